@@ -1,0 +1,2 @@
+export * from './fridge.js';
+export * from './inverter.js';

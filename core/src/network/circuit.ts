@@ -1,0 +1,46 @@
+import { z } from 'zod';
+
+const ohm = z.number().positive({ message: 'a resistance above 0 ohm' });
+const node = z.string().min(1);
+
+export const resistorSchema = z.object({ id: z.string(), a: node, b: node, ohm });
+export const sourceSchema = z.object({ id: z.string(), plus: node, minus: node, volt: z.number(), ohm });
+export const circuitLoadSchema = z.object({
+  id: z.string(),
+  plus: node,
+  minus: node,
+  kind: z.enum(['power', 'current', 'resistance']),
+  value: z.number(),
+  minVolt: z.number().optional(),
+});
+
+/** A DC circuit. Node volts are relative to `ground`; a load draws positive current from plus to minus. */
+export const circuitSchema = z.object({
+  ground: node,
+  nodes: z.array(node),
+  resistors: z.array(resistorSchema),
+  sources: z.array(sourceSchema),
+  loads: z.array(circuitLoadSchema).default([]),
+});
+
+export type Circuit = z.infer<typeof circuitSchema>;
+export type Resistor = z.infer<typeof resistorSchema>;
+export type Source = z.infer<typeof sourceSchema>;
+export type CircuitLoad = z.infer<typeof circuitLoadSchema>;
+
+export interface Solved {
+  readonly ok: true;
+  readonly nodeVolt: Readonly<Record<string, number>>;
+  /** Amps of every resistor (a to b) and source (delivering). */
+  readonly branchAmp: Readonly<Record<string, number>>;
+  readonly iterations: number;
+  /** Largest current that fails to balance at a node, A. */
+  readonly residualA: number;
+}
+
+export type SolveError =
+  | { readonly ok: false; readonly error: 'no-operating-point'; readonly at: readonly string[] }
+  | { readonly ok: false; readonly error: 'floating-node'; readonly at: readonly string[] }
+  | { readonly ok: false; readonly error: 'unknown-node'; readonly at: readonly string[] };
+
+export type SolveResult = Solved | SolveError;

@@ -1,0 +1,31 @@
+import type { Circuit } from './circuit.js';
+
+/** Names used by an element that the circuit does not list as nodes. */
+export function unknownNodes(circuit: Circuit): string[] {
+  const known = new Set(circuit.nodes).add(circuit.ground);
+  const strange = new Set<string>();
+  const look = (n: string): void => void (known.has(n) || strange.add(n));
+  for (const r of circuit.resistors) (look(r.a), look(r.b));
+  for (const s of circuit.sources) (look(s.plus), look(s.minus));
+  for (const l of circuit.loads) (look(l.plus), look(l.minus));
+  return [...strange];
+}
+
+/**
+ * Nodes that no conductor joins to ground. A load of constant current or power is no conductor: it cannot fix the
+ * volts of what hangs on it.
+ */
+export function floatingNodes(circuit: Circuit): string[] {
+  const parent = new Map<string, string>([...circuit.nodes, circuit.ground].map((n) => [n, n]));
+  const root = (n: string): string => {
+    let r = n;
+    while (parent.get(r) !== r) r = parent.get(r)!;
+    parent.set(n, r);
+    return r;
+  };
+  const join = (a: string, b: string): void => void parent.set(root(a), root(b));
+  for (const r of circuit.resistors) join(r.a, r.b);
+  for (const s of circuit.sources) join(s.plus, s.minus);
+  for (const l of circuit.loads) if (l.kind === 'resistance') join(l.plus, l.minus);
+  return circuit.nodes.filter((n) => root(n) !== root(circuit.ground));
+}

@@ -1,0 +1,3 @@
+export * from './circuit.js';
+export { shortCurrents, type Short } from './shorts.js';
+export { solveCircuit } from './solve.js';

@@ -1,0 +1,3 @@
+export * from './constants.js';
+export * from './format.js';
+export * from './typed-number.js';

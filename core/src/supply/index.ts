@@ -1,0 +1,3 @@
+export * from './battery.js';
+export * from './charger.js';
+export * from './sun.js';

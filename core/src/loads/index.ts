@@ -1,2 +1,4 @@
+export * from './day.js';
 export * from './fridge.js';
 export * from './inverter.js';
+export * from './use.js';

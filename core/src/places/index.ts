@@ -1,1 +1,2 @@
+export * from './gear.js';
 export * from './heat.js';

@@ -1,0 +1,1 @@
+export { answer, QUESTIONS, type Answer, type Question } from './answer.js';

@@ -1,0 +1,76 @@
+import { lugOhm, resistanceOhmPerM } from '../cable/index.js';
+import { batterySource, type BatteryState } from '../catalogue/index.js';
+import type { Design } from '../design/index.js';
+import type { Circuit, Contact, Source, Wire } from '../network/index.js';
+import { wiringCircuit } from '../network/index.js';
+import { fuseOhm } from '../protection/index.js';
+import type { SizedRun } from '../routes/index.js';
+import { stringSource, type Bank } from '../supply/index.js';
+
+/** Cold and stiff for the largest short, hot and weak for the smallest, or as met on the day. */
+export type Extreme = 'largest' | 'smallest' | 'typical';
+
+/** Contacts when they are at their worst, against new. */
+const WORN_CONTACTS = 2;
+const ISOLATOR_OHM = 0.5e-3;
+/** Inner resistance of a running alternator behind its regulated volts, ohm. */
+const ALTERNATOR_OHM = 0.03;
+const BATTERY_STATE: Readonly<Record<Extreme, BatteryState>> = { largest: 'stiffest', smallest: 'weakest', typical: 'typical' };
+
+export type Fitted = Extract<SizedRun, { ok: true }>;
+
+function conductorAtC(run: Fitted, design: Design, extreme: Extreme): number {
+  if (extreme === 'largest') return 20;
+  return extreme === 'smallest' ? design.settings.insulationC : run.spec.ambientC;
+}
+
+/** A run as a wire of the network, in one of the extremes. */
+export function wireOf(run: Fitted, design: Design, extreme: Extreme): Wire {
+  const { spec, figures } = run;
+  const perM = resistanceOhmPerM(figures.areaMm2, design.settings.tinned, conductorAtC(run, design, extreme));
+  const wear = extreme === 'smallest' ? WORN_CONTACTS : 1;
+  const lug = lugOhm(figures.areaMm2) * wear;
+  const fuse = fuseOhm(figures.fuseType, figures.fuseA);
+  const fused = (at: 'from' | 'to'): number => (spec.ends.some((e) => e.at === at) ? fuse : 0);
+  return {
+    id: spec.id,
+    from: spec.from,
+    to: spec.to,
+    feedOhm: Math.max(1e-6, spec.outM * perM + (spec.plugOhm / 2) * wear),
+    backOhm: Math.max(1e-6, spec.backM * perM + (spec.plugOhm / 2) * wear + 2 * lug),
+    fromEndOhm: lug + fused('from'),
+    toEndOhm: lug + fused('to'),
+  };
+}
+
+export interface Sourcing {
+  readonly extreme: Extreme;
+  /** Strings of the house bank that take part, from 1. */
+  readonly strings: readonly number[];
+  readonly startingBattery: boolean;
+  readonly alternatorV: number | null;
+  readonly isolatorClosed: boolean;
+}
+
+function sources(design: Design, bank: Bank, s: Sourcing): Source[] {
+  const state = BATTERY_STATE[s.extreme];
+  const many = bank.strings > 1;
+  const house = s.strings.map((k): Source => {
+    const node = many ? `house.${k}` : 'house';
+    return { id: `battery${k}`, plus: `${node}+`, minus: `${node}-`, ...stringSource(bank, state) };
+  });
+  if (!s.startingBattery) return house;
+  const inSeries = design.brief.vehicleV / 12;
+  const one = batterySource('flooded', design.supply.startingAh, state);
+  const starting: Source = { id: 'starting', plus: 'starting+', minus: 'starting-', volt: one.volt * inSeries, ohm: one.ohm * inSeries };
+  const alternator: Source[] = s.alternatorV === null ? [] : [{ id: 'alternator', plus: 'starting+', minus: 'starting-', volt: s.alternatorV, ohm: ALTERNATOR_OHM }];
+  return [...house, starting, ...alternator];
+}
+
+/** The fitted runs as a circuit: batteries behind their leads, the isolator as asked, no loads. */
+export function designCircuit(runs: readonly Fitted[], design: Design, bank: Bank, s: Sourcing): Circuit {
+  const isolator = runs.find((r) => r.spec.id === 'isolator-bus');
+  const contacts: Contact[] = isolator ? [{ id: 'isolator', a: 'charger.in+', b: 'charger.out+', ohm: s.isolatorClosed ? ISOLATOR_OHM : 1e7 }] : [];
+  const wires = runs.filter((r) => r.spec.group !== 'sun' || r.spec.id === 'controller-bus').map((r) => wireOf(r, design, s.extreme));
+  return wiringCircuit({ ground: 'bus-', wires, sources: sources(design, bank, s), contacts });
+}

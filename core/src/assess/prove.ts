@@ -1,0 +1,31 @@
+import { restV, type Catalogue } from '../catalogue/index.js';
+import type { Design } from '../design/index.js';
+import { BATTERY_ROW, proveRows, type ProveRow } from '../prove/index.js';
+import type { SizedRun } from '../routes/index.js';
+import { bankOf } from '../supply/index.js';
+import { designCircuit, type Fitted } from './fault-circuit.js';
+
+/** State of charge that a bank is taken to have while nobody has measured it. */
+const TAKEN_SOC = 0.8;
+
+/**
+ * Readings to take, with their expected values. `readings` are the latest by row id: the battery's own, once typed,
+ * moves all the others.
+ */
+export function provePlan(design: Design, catalogue: Catalogue, runs: readonly SizedRun[], readings: Readonly<Record<string, number>>): ProveRow[] {
+  const bank = bankOf(design, catalogue);
+  const fitted = runs.filter((r): r is Fitted => r.ok);
+  if (!bank || !fitted.some((r) => /^house\d*-bus$/.test(r.spec.id))) return [];
+  const typed = readings[BATTERY_ROW];
+  const usual = restV(bank.part.chemistry, TAKEN_SOC) * bank.inSeries;
+  const sensible = typed !== undefined && typed > 0.8 * usual && typed < 1.25 * usual;
+  const rest = sensible ? typed : usual;
+  const house = fitted.filter((r) => r.spec.group === 'house' || r.spec.group === 'loads');
+  const ids = new Set(house.map((r) => r.spec.id));
+  const joined = house.filter((r) => r.spec.from.gear !== 'block' || ids.has('bus-block'));
+  const strings = Array.from({ length: bank.strings }, (_, i) => i + 1);
+  const circuit = designCircuit(joined, design, bank, { extreme: 'typical', strings, startingBattery: false, alternatorV: null, isolatorClosed: false });
+  const sources = circuit.sources.map((s) => ({ ...s, volt: rest }));
+  const node = bank.strings > 1 ? 'house.1' : 'house';
+  return proveRows(joined, { circuit: { ...circuit, sources }, restV: rest, plus: `${node}+`, minus: `${node}-` }, sensible);
+}

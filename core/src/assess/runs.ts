@@ -1,0 +1,75 @@
+import { cableSeries } from '../cable/index.js';
+import type { Design } from '../design/index.js';
+import type { RunSpec, SizedRun } from '../routes/index.js';
+import type { Bank } from '../supply/index.js';
+import type { Fitted } from './fault-circuit.js';
+import { judgeRuns } from './faults.js';
+import { sizeOne, type RunChoice, type Upstream } from './size-one.js';
+
+/** Rounds of sizing and short-circuit checks before what is left becomes a finding. */
+const MOST_ROUNDS = 8;
+const NONE: Upstream = { dropPercent: 0, dropV: 0 };
+
+function sizeAll(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>): SizedRun[] {
+  const done = new Map<string, SizedRun>();
+  for (const spec of specs) {
+    const parent = spec.parent ? done.get(spec.parent) : undefined;
+    const up = parent?.ok ? { dropPercent: parent.figures.pathDropPercent, dropV: parent.spec.sourceV - parent.figures.arrivesV } : NONE;
+    done.set(spec.id, sizeOne(spec, design, choices.get(spec.id)!, up));
+  }
+  return [...done.values()];
+}
+
+/**
+ * Sizes all runs. Where a stronger kind of fuse, called for by a short, comes in no rating that fits, the run goes back
+ * to the last kind that did: a sized run with a finding says more than no run.
+ */
+function keepSized(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>): SizedRun[] {
+  const before = new Map([...choices].map(([id, c]) => [id, c.kindIndex]));
+  const sized = sizeAll(specs, design, choices);
+  const lost = sized.filter((r) => !r.ok && before.get(r.spec.id)! > 0);
+  for (const { spec } of lost) {
+    const choice = choices.get(spec.id)!;
+    choice.kindIndex = choice.lastKind = before.get(spec.id)! - 1;
+  }
+  return lost.length ? keepSized(specs, design, choices) : sized;
+}
+
+/** Changes what a short proved wrong: a stronger kind of fuse, or a thicker cable. True when something changed. */
+function learn(run: Fitted, design: Design, choice: RunChoice): boolean {
+  const { fuses, areaMm2 } = run.figures;
+  if (fuses.some((f) => f.maxA > f.breakingA) && choice.kindIndex < choice.lastKind) {
+    choice.kindIndex++;
+    return true;
+  }
+  const weak = fuses.some((f) => f.fault && (!f.fault.cableSurvives || !f.fault.clearsIn5s));
+  const next = cableSeries(design.settings.series).find((s) => s.areaMm2 > areaMm2 + 1e-9);
+  if (!weak || run.spec.edit.areaMm2 || !next) return false;
+  choice.faultAreaMm2 = next.areaMm2;
+  return true;
+}
+
+/**
+ * Sizes every run, shorts every run, and goes round again with a stronger fuse or thicker cable where the short showed
+ * it wanting; what stays wanting is left for the rules to find.
+ */
+export function sizeRuns(specs: readonly RunSpec[], design: Design, bank: Bank | null): SizedRun[] {
+  const choices = new Map(specs.map((s): [string, RunChoice] => [s.id, { kindIndex: 0, lastKind: s.fuseKinds.length - 1, faultAreaMm2: 0 }]));
+  for (let round = 1; ; round++) {
+    const sized = keepSized(specs, design, choices);
+    const fitted = sized.filter((r): r is Fitted => r.ok);
+    if (!bank || !fitted.some((r) => /^house\d*-bus$/.test(r.spec.id))) return sized;
+    const judged = judgeRuns(reachable(fitted), design, bank);
+    const withFuses = sized.map((r) => (r.ok ? { ...r, figures: { ...r.figures, fuses: judged.get(r.spec.id) ?? [] } } : r));
+    if (round === MOST_ROUNDS) return withFuses;
+    const changed = withFuses.filter((r) => r.ok && learn(r, design, choices.get(r.spec.id)!)).length;
+    if (changed === 0) return withFuses;
+  }
+}
+
+/** Fitted runs whose way to the bus bars is fitted too: a gap would leave the rest floating. */
+function reachable(runs: readonly Fitted[]): Fitted[] {
+  const ids = new Set(runs.map((r) => r.spec.id));
+  const blockFed = ids.has('bus-block');
+  return runs.filter((r) => (r.spec.from.gear === 'block' ? blockFed : true) && (r.spec.id !== 'start-charger' || ids.has('charger-bus')) && (r.spec.id !== 'start-isolator' || ids.has('isolator-bus')));
+}

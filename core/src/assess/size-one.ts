@@ -1,0 +1,116 @@
+import { cableSeries, lugOhm } from '../cable/index.js';
+import type { Design } from '../design/index.js';
+import { FUSE_KINDS, fuseOhm, fuseWindow, sizeRun, trySize, type FuseType, type SizingInput, type SizingResult } from '../protection/index.js';
+import type { RunFigures, RunSpec, SizedRun } from '../routes/index.js';
+
+/** What earlier rounds found out about a run. */
+export interface RunChoice {
+  /** Place in the run's list of fuse kinds. */
+  kindIndex: number;
+  /** Last place in the list that still opens a window. */
+  lastKind: number;
+  /** Smallest area after a short proved the smaller ones too thin, mm²; 0: nothing found. */
+  faultAreaMm2: number;
+}
+
+/** What runs nearer to the source cost. */
+export interface Upstream {
+  readonly dropPercent: number;
+  readonly dropV: number;
+}
+
+const LEAST_SHARE_PERCENT = 0.2;
+
+function contactsMilliohm(spec: RunSpec, type: FuseType, fuseA: number, areaMm2: number): number {
+  const ohm = 4 * lugOhm(areaMm2) + spec.ends.length * fuseOhm(type, fuseA) + spec.plugOhm;
+  return ohm * 1000;
+}
+
+function sizingInput(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice, up: Upstream, contacts: number): SizingInput {
+  const weakest = Math.min(...spec.weak.map((w) => w.ratingA), Infinity);
+  const demand = 'powerW' in spec.demand ? { powerW: spec.demand.powerW, sourceV: spec.sourceV - up.dropV } : spec.demand;
+  return {
+    ...demand,
+    outM: spec.outM,
+    backM: spec.backM,
+    insulationC: design.settings.insulationC,
+    ambientC: spec.ambientC,
+    grouped: spec.grouped,
+    laid: spec.laid,
+    tinned: design.settings.tinned,
+    contactsMilliohm: contacts,
+    dropLimitPercent: Math.max(LEAST_SHARE_PERCENT, spec.pathLimitPercent - up.dropPercent),
+    nominalV: spec.nominalV,
+    series: design.settings.series,
+    fuseType: type,
+    minAreaMm2: Math.max(spec.minAreaMm2, choice.faultAreaMm2),
+    connectorA: Number.isFinite(weakest) ? weakest : null,
+  };
+}
+
+/** A size and fuse that a person fixed, computed as they are. */
+function asTyped(spec: RunSpec, input: SizingInput, areaMm2: number): SizingResult {
+  const series = cableSeries(input.series);
+  const named = series.find((s) => Math.abs(s.areaMm2 - areaMm2) < 0.005) ?? { size: `${areaMm2} mm²`, areaMm2 };
+  const t = trySize(named, input);
+  const lower = [...series].reverse().find((s) => s.areaMm2 < areaMm2 - 0.005);
+  const fuseA = spec.edit.fuseA ?? t.fuseA;
+  if (!t.point.ok) return { ok: false, error: t.point.error, tried: [t] };
+  if (fuseA === null) return { ok: false, error: 'window-closed', tried: [t] };
+  return { ...t.point, size: named.size, areaMm2, fuseA, boundBy: 'minimum', dropPercent: t.dropPercent!, below: lower ? trySize(lower, input) : null };
+}
+
+/** Sizes with the contacts of the fuse that comes out, until fuse and contacts agree. */
+function settle(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice, up: Upstream): SizingResult {
+  const roughA = 'powerW' in spec.demand ? spec.demand.powerW / spec.sourceV : spec.demand.currentA;
+  const kind = FUSE_KINDS[type];
+  let fuseA = spec.edit.fuseA ?? kind.sizesA.find((a) => roughA <= kind.continuous * a) ?? kind.sizesA[kind.sizesA.length - 1]!;
+  let areaMm2 = spec.edit.areaMm2 ?? 16;
+  let result: SizingResult | undefined;
+  for (let round = 0; round < 4; round++) {
+    const input = sizingInput(spec, design, type, choice, up, contactsMilliohm(spec, type, fuseA, areaMm2));
+    result = spec.edit.areaMm2 ? asTyped(spec, input, spec.edit.areaMm2) : sizeRun(input);
+    if (!result.ok) return result;
+    const chosenA = spec.edit.fuseA ?? result.fuseA;
+    const settled = chosenA === fuseA && lugOhm(result.areaMm2) === lugOhm(areaMm2);
+    fuseA = chosenA;
+    areaMm2 = result.areaMm2;
+    if (settled) break;
+  }
+  return result!;
+}
+
+function figuresOf(spec: RunSpec, type: FuseType, choice: RunChoice, up: Upstream, r: Extract<SizingResult, { ok: true }>): RunFigures {
+  const fuseA = spec.edit.fuseA ?? r.fuseA;
+  const parts = [{ what: 'cable', ratingA: r.ampacityA }, ...spec.weak];
+  const byFault = choice.faultAreaMm2 > spec.minAreaMm2 && r.boundBy === 'minimum';
+  return {
+    size: /^\d+(\/0)?$/.test(r.size) ? `${r.size} B&S` : r.size,
+    areaMm2: r.areaMm2,
+    fuseType: type,
+    fuseA,
+    currentA: r.currentA,
+    ampacityA: r.ampacityA,
+    conductorC: r.conductorC,
+    ohm: r.ohm,
+    dropV: r.dropV,
+    dropPercent: r.dropPercent,
+    pathDropPercent: up.dropPercent + r.dropPercent,
+    arrivesV: spec.sourceV - up.dropV - r.dropV,
+    boundBy: spec.edit.areaMm2 ? 'typed' : byFault ? 'fault' : r.boundBy,
+    below: r.below,
+    window: fuseWindow(type, r.currentA, parts),
+    fuses: [],
+  };
+}
+
+/** One run with the plainest fuse kind that opens a window for it. */
+export function sizeOne(spec: RunSpec, design: Design, choice: RunChoice, up: Upstream): SizedRun {
+  for (;;) {
+    const type = spec.fuseKinds[choice.kindIndex]!;
+    const result = settle(spec, design, type, choice, up);
+    if (result.ok) return { spec, ok: true, figures: figuresOf(spec, type, choice, up, result) };
+    if (choice.kindIndex >= choice.lastKind) return { spec, ok: false, error: result.error, tried: result.tried };
+    choice.kindIndex++;
+  }
+}

@@ -1,0 +1,63 @@
+import { z } from 'zod';
+import { BATTERY_PARTS } from './kinds/battery/parts.js';
+import { batterySchema } from './kinds/battery/schema.js';
+import { DCDC_PARTS } from './kinds/dcdc/parts.js';
+import { dcdcSchema } from './kinds/dcdc/schema.js';
+import { FUSE_BLOCK_PARTS } from './kinds/fuse-block/parts.js';
+import { fuseBlockSchema } from './kinds/fuse-block/schema.js';
+import { INVERTER_PARTS } from './kinds/inverter/parts.js';
+import { inverterSchema } from './kinds/inverter/schema.js';
+import { ISOLATOR_PARTS } from './kinds/isolator/parts.js';
+import { isolatorSchema } from './kinds/isolator/schema.js';
+import { MAINS_CHARGER_PARTS } from './kinds/mains-charger/parts.js';
+import { mainsChargerSchema } from './kinds/mains-charger/schema.js';
+import { PANEL_PARTS } from './kinds/panel/parts.js';
+import { panelSchema } from './kinds/panel/schema.js';
+import { SOLAR_CONTROLLER_PARTS } from './kinds/solar-controller/parts.js';
+import { solarControllerSchema } from './kinds/solar-controller/schema.js';
+
+/** A part of any kind, told apart by `kind`. */
+export const partSchema = z.discriminatedUnion('kind', [
+  batterySchema,
+  dcdcSchema,
+  isolatorSchema,
+  panelSchema,
+  solarControllerSchema,
+  mainsChargerSchema,
+  inverterSchema,
+  fuseBlockSchema,
+]);
+export type Part = z.infer<typeof partSchema>;
+export type PartKind = Part['kind'];
+export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>;
+
+/** The parts a workshop can choose from. */
+export class Catalogue {
+  private readonly byId: ReadonlyMap<string, Part>;
+
+  constructor(readonly parts: readonly Part[]) {
+    this.byId = new Map(parts.map((p) => [p.id, p]));
+  }
+
+  /** The part of this kind with this id; null when there is none, or it is of another kind. */
+  find<K extends PartKind>(kind: K, id: string | null): PartOf<K> | null {
+    const part = id === null ? undefined : this.byId.get(id);
+    return part?.kind === kind ? (part as PartOf<K>) : null;
+  }
+
+  ofKind<K extends PartKind>(kind: K): PartOf<K>[] {
+    return this.parts.filter((p): p is PartOf<K> => p.kind === kind);
+  }
+}
+
+/** The shipped catalogue: generic, made-up parts with realistic figures. */
+export const SHIPPED_CATALOGUE = new Catalogue([
+  ...BATTERY_PARTS,
+  ...DCDC_PARTS,
+  ...ISOLATOR_PARTS,
+  ...PANEL_PARTS,
+  ...SOLAR_CONTROLLER_PARTS,
+  ...MAINS_CHARGER_PARTS,
+  ...INVERTER_PARTS,
+  ...FUSE_BLOCK_PARTS,
+]);

@@ -1,0 +1,13 @@
+import { z } from 'zod';
+import { partBase } from '../common.js';
+import { CHEMISTRIES } from './chemistry.js';
+
+export const batterySchema = partBase.extend({
+  kind: z.literal('battery'),
+  chemistry: z.enum(CHEMISTRIES),
+  capacityAh: z.number().positive(),
+  /** Discharge limits of one battery, A: steady, and for some seconds. */
+  continuousA: z.number().positive(),
+  peakA: z.number().positive(),
+});
+export type BatteryPart = z.infer<typeof batterySchema>;

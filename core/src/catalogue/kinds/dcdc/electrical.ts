@@ -1,0 +1,6 @@
+import type { DcdcPart } from './schema.js';
+
+/** Power a charger takes at full output, W, into a bank at `chargeV`. @example chargerInputW(part40, 14.4) // 654.5 */
+export function chargerInputW(part: DcdcPart, chargeV: number): number {
+  return (chargeV * part.outputA) / part.efficiency;
+}

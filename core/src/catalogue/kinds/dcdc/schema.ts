@@ -1,0 +1,20 @@
+import { z } from 'zod';
+import { CHEMISTRIES } from '../battery/chemistry.js';
+import { partBase } from '../common.js';
+
+export const dcdcSchema = partBase.extend({
+  kind: z.literal('dcdc'),
+  outputA: z.number().positive(),
+  /** Volts of the vehicle it charges from, and of the bank it charges. */
+  inputV: z.union([z.literal(12), z.literal(24)]),
+  outputV: z.union([z.literal(12), z.literal(24)]),
+  efficiency: z.number().gt(0).lte(1),
+  cutOutV: z.number().positive(),
+  /** A second input for panels: it takes the sun first and tops up from the vehicle. */
+  sunInput: z.object({ maxV: z.number(), maxA: z.number() }).nullable(),
+  trigger: z.enum(['wire', 'volts']),
+  profiles: z.array(z.enum(CHEMISTRIES)),
+  /** Largest input fuse the maker allows, A; null: not stated. */
+  maxFuseA: z.number().nullable(),
+});
+export type DcdcPart = z.infer<typeof dcdcSchema>;

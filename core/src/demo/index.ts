@@ -1,0 +1,1 @@
+export { DEMO_JOBS, type DemoJob } from './jobs.js';

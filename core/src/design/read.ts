@@ -1,0 +1,20 @@
+import { firstComplaint } from './edit.js';
+import { designSchema, SCHEMA_VERSION, type Design } from './schema.js';
+
+export type ReadDesign = { readonly ok: true; readonly design: Design } | { readonly ok: false; readonly message: string };
+
+/** Steps from each older version to the next; version 1 is the first, so there are none yet. */
+const STEPS: Readonly<Record<number, (old: Record<string, unknown>) => Record<string, unknown>>> = {};
+
+/** Reads a stored or received document of any known version. */
+export function readDesign(raw: unknown): ReadDesign {
+  if (typeof raw !== 'object' || raw === null) return { ok: false, message: 'the document: an object with schemaVersion is accepted' };
+  let document = raw as Record<string, unknown>;
+  for (let version = document['schemaVersion']; typeof version === 'number' && version < SCHEMA_VERSION; version++) {
+    const step = STEPS[version];
+    if (!step) return { ok: false, message: `schemaVersion: ${version} is not known; ${SCHEMA_VERSION} is accepted` };
+    document = step(document);
+  }
+  const parsed = designSchema.safeParse(document);
+  return parsed.success ? { ok: true, design: parsed.data } : { ok: false, message: firstComplaint(parsed.error) };
+}

@@ -1,0 +1,128 @@
+import type { RunEnd, RunSpec } from '../routes/index.js';
+import { chargerInputW } from '../catalogue/index.js';
+import { figure } from '../quantity/index.js';
+import { alternatorBudget } from '../supply/index.js';
+import { endOf, makeRun, SMALLEST_MM2, type DraftContext } from './context.js';
+import { supplyLimit } from './limits.js';
+
+/** Kinds that bolt on beside a battery or bus bar, the plainest first; a higher short calls up the next. */
+export const BOLTED = ['small-bolt-in', 'terminal-post', 'large-bolt-in', 'class-t'] as const;
+
+const COUPLED: readonly string[] = ['caravan', 'camper'];
+
+/** Rating of the plug that a trailer's feed passes: the smaller kind when it carries the fuse. */
+function couplingA(c: DraftContext, currentA: number): number | undefined {
+  if (!COUPLED.includes(c.design.brief.vehicleKind)) return undefined;
+  return currentA / 0.8 <= 50 ? 50 : 175;
+}
+
+/** Feed from the starting side into a DC-DC charger and on to the bus bars. */
+function dcdcRuns(c: DraftContext, next: () => number): RunSpec[] {
+  const part = c.catalogue.find('dcdc', c.design.supply.dcdc);
+  const [starting, charger, bus] = [c.gear.get('starting'), c.gear.get('charger'), c.gear.get('bus')];
+  if (!part || !starting || !charger || !c.bank || !bus) return [];
+  const inputW = chargerInputW(part, c.bank.absorptionV);
+  const currentA = inputW / part.cutOutV;
+  const plugA = couplingA(c, currentA);
+  return [
+    makeRun(c, next(), {
+      id: 'start-charger',
+      name: 'Starting battery → charger',
+      group: 'charging',
+      from: endOf(starting),
+      to: endOf(charger, 'in'),
+      demand: { currentA },
+      demandWhy: `${figure(inputW, 0)} W in at the charger’s cut-out of ${part.cutOutV} V, where it draws most`,
+      sourceV: part.cutOutV,
+      nominalV: c.design.brief.vehicleV,
+      limit: supplyLimit(c.design, 'dcdcInput', 'input of a DC-DC charger'),
+      fuseKinds: BOLTED,
+      ends: [
+        { at: 'from', source: 'starting battery' },
+        { at: 'to', source: 'charger' },
+      ],
+      weak: part.maxFuseA ? [{ what: 'charger’s largest fuse', ratingA: part.maxFuseA }] : [],
+      minAreaMm2: SMALLEST_MM2.batteryFeed,
+      ...(plugA ? { plugA } : {}),
+      reason: 'brings the alternator’s current to the charger; fused at both ends, since a failed charger can pass the house battery back',
+    }),
+    outputRun(c, next, endOf(charger, 'out'), part.outputA, 'Charger → bus bars', 'charger-bus', 'charger'),
+  ];
+}
+
+function outputRun(c: DraftContext, next: () => number, from: RunEnd, outputA: number, name: string, id: string, source: 'charger' | 'mains charger'): RunSpec {
+  return makeRun(c, next(), {
+    id,
+    name,
+    group: 'charging',
+    from,
+    to: endOf(c.gear.get('bus')!),
+    demand: { currentA: outputA },
+    demandWhy: `the ${source}’s full output`,
+    sourceV: c.bank!.absorptionV,
+    nominalV: c.design.supply.houseV,
+    limit: supplyLimit(c.design, source === 'charger' ? 'chargerOutput' : 'mains', 'output of a charger: it must see the battery’s own volts'),
+    fuseKinds: BOLTED,
+    ends: [
+      { at: 'from', source },
+      { at: 'to', source: 'house battery' },
+    ],
+    reason: 'carries the charge to the house side; the house battery can feed a fault on it from the other end',
+  });
+}
+
+/** Each fuse of a sensing link takes about this share of its allowed drop; the cable's share goes by length. */
+const LINK_FUSE_SHARE = 1 / 6;
+
+function isolatorRuns(c: DraftContext, next: () => number): RunSpec[] {
+  const part = c.catalogue.find('isolator', c.design.supply.isolator);
+  const [starting, isolator, bus] = [c.gear.get('starting'), c.gear.get('charger'), c.gear.get('bus')];
+  if (!part || !starting || !isolator || !c.bank || !bus) return [];
+  const { leftA } = alternatorBudget(c.design.brief.alternator.ratedA, 0);
+  const currentA = Math.min(0.8 * part.ratedA, c.bank.maxChargeA, Math.max(leftA, 10));
+  const plugA = couplingA(c, currentA);
+  const limit = supplyLimit(c.design, 'isolatorLink', 'link through a sensing isolator, both halves together');
+  const common = {
+    group: 'charging',
+    demand: { currentA },
+    demandWhy: 'the least of the battery’s charge limit, 0.8 of the isolator and what the alternator has left',
+    sourceV: part.closeV,
+    nominalV: c.design.supply.houseV,
+    fuseKinds: BOLTED,
+    weak: [{ what: 'isolator', ratingA: part.ratedA }],
+    minAreaMm2: SMALLEST_MM2.batteryFeed,
+    limit,
+  } as const;
+  const near = makeRun(c, next(), {
+    ...common,
+    id: 'start-isolator',
+    name: 'Starting battery → isolator',
+    from: endOf(starting),
+    to: endOf(isolator, 'in'),
+    ends: [{ at: 'from', source: 'starting battery' }],
+    ...(plugA ? { plugA } : {}),
+    reason: 'ties the two batteries together while the engine charges',
+  });
+  const far = makeRun(c, next(), {
+    ...common,
+    id: 'isolator-bus',
+    parent: 'start-isolator',
+    name: 'Isolator → bus bars',
+    from: endOf(isolator, 'out'),
+    to: endOf(bus),
+    ends: [{ at: 'to', source: 'house battery' }],
+    reason: 'the far half of the link: with the isolator closed each battery can feed a fault on it, so it is fused at both ends',
+  });
+  const byLength = near.outM / Math.max(0.1, near.outM + far.outM);
+  const nearPercent = limit.percent * (LINK_FUSE_SHARE + (1 - 2 * LINK_FUSE_SHARE) * byLength);
+  return [{ ...near, pathLimitPercent: Math.round(nearPercent * 100) / 100, limitWhy: 'its share, by length, of the link’s limit' }, far];
+}
+
+/** Runs that bring charge from the vehicle and from the mains. */
+export function chargingRuns(c: DraftContext, next: () => number): RunSpec[] {
+  const vehicle = c.design.supply.isolation === 'dcdc' ? dcdcRuns(c, next) : c.design.supply.isolation === 'isolator' ? isolatorRuns(c, next) : [];
+  const mainsPart = c.catalogue.find('mains-charger', c.design.supply.mains.charger);
+  const mains = c.gear.get('mains');
+  const fromMains = mainsPart && mains && c.bank && c.gear.get('bus') ? [outputRun(c, next, endOf(mains, 'out'), mainsPart.outputA, 'Mains charger → bus bars', 'mains-bus', 'mains charger')] : [];
+  return [...vehicle, ...fromMains];
+}

@@ -1,0 +1,136 @@
+import type { DayLoad } from '../loads/index.js';
+import { inverterInputW } from '../loads/index.js';
+import { figure } from '../quantity/index.js';
+import type { RunSpec } from '../routes/index.js';
+import { BOLTED } from './charging-runs.js';
+import { endOf, makeRun, type DraftContext } from './context.js';
+import { loadLimit, supplyLimit } from './limits.js';
+
+/** Share of a way's rating that a load may take before it gets its own fuse at the bus bars. */
+const WAY_SHARE = 0.8;
+
+/** Amps a load draws at the lowest house volts. */
+function lowestVoltsA(load: DayLoad, openV: number): number {
+  return load.kind === 'current' ? load.runningA : load.runningW / openV;
+}
+
+/** Loads wired at house volts, apart into those on the fuse block and those too big for one of its ways. */
+export function splitLoads(c: DraftContext): { readonly onBlock: readonly DayLoad[]; readonly direct: readonly DayLoad[] } {
+  const block = c.catalogue.find('fuse-block', c.design.supply.fuseBlock);
+  const dc = c.day.loads.filter((l) => !l.mains);
+  const openV = c.bank?.openV ?? c.design.supply.houseV;
+  const fits = (l: DayLoad): boolean => block !== null && lowestVoltsA(l, openV) <= WAY_SHARE * block.wayA;
+  return { onBlock: dc.filter(fits), direct: dc.filter((l) => !fits(l)) };
+}
+
+const sumA = (loads: readonly DayLoad[], openV: number): number => loads.reduce((sum, l) => sum + lowestVoltsA(l, openV), 0);
+
+function mainRuns(c: DraftContext, next: () => number, currentA: number, why: string): RunSpec[] {
+  const bank = c.bank!;
+  const house = c.gear.get('house')!;
+  return Array.from({ length: bank.strings }, (_, i) => {
+    const many = bank.strings > 1;
+    const terminal = many ? String(i + 1) : '';
+    return makeRun(c, next(), {
+      id: many ? `house${i + 1}-bus` : 'house-bus',
+      name: many ? `House battery ${i + 1} → bus bars` : 'House battery → bus bars',
+      group: 'house',
+      from: { ...endOf(house, terminal), minus: many ? `house.${terminal}-` : 'house-' },
+      to: endOf(c.gear.get('bus')!),
+      demand: { currentA: currentA / bank.strings },
+      demandWhy: many ? `${why}, shared by ${bank.strings} equal leads` : why,
+      sourceV: bank.openV,
+      nominalV: bank.nominalV,
+      limit: supplyLimit(c.design, 'houseMain', 'short main run, counted in every path behind it'),
+      fuseKinds: BOLTED,
+      ends: [{ at: 'from', source: 'house battery' }],
+      minAreaMm2: 4,
+      closeByM: 0.5,
+      reason: many ? 'its own fuse: the neighbouring batteries can feed a fault in this one' : 'the house battery’s own main fuse, within 200 mm of its post',
+    });
+  });
+}
+
+function loadRun(c: DraftContext, next: () => number, load: DayLoad, from: 'block' | 'bus'): RunSpec {
+  const bank = c.bank!;
+  const { purpose } = c.design.loads[load.id]!;
+  const block = c.catalogue.find('fuse-block', c.design.supply.fuseBlock);
+  const name = c.gear.get(`load:${load.id}`)!.name;
+  return makeRun(c, next(), {
+    id: `load-${load.id}`,
+    parent: from === 'block' ? 'bus-block' : bank.strings > 1 ? 'house1-bus' : 'house-bus',
+    name: `${from === 'block' ? 'Fuse block' : 'Bus bars'} → ${name}`,
+    group: 'loads',
+    from: endOf(c.gear.get(from)!),
+    to: endOf(c.gear.get(`load:${load.id}`)!),
+    demand: load.kind === 'current' ? { currentA: load.runningA } : { powerW: load.runningW },
+    demandWhy: load.kind === 'current' ? 'constant current, as entered' : `${figure(load.runningW, 0)} W of constant power: it draws more as volts fall`,
+    sourceV: bank.openV,
+    nominalV: bank.nominalV,
+    limit: loadLimit(c.design, purpose),
+    fuseKinds: from === 'block' ? ['blade'] : BOLTED,
+    ends: [{ at: 'from', source: 'house battery' }],
+    weak: from === 'block' ? [{ what: 'way of the fuse block', ratingA: block!.wayA }] : [],
+    reason: from === 'block' ? 'a way of its own on the fuse block' : 'too much for a way of the fuse block, so it has its own fuse at the bus bars',
+  });
+}
+
+/** Runs on the house side: main, distribution, inverter and each load wired at house volts. */
+export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
+  const { bank, gear } = c;
+  const bus = gear.get('bus');
+  if (!bank || !bus) return [];
+  const { onBlock, direct } = splitLoads(c);
+  const inverterPart = c.catalogue.find('inverter', c.design.supply.inverter);
+  const inverterW = inverterPart ? inverterInputW(inverterPart.ratedW, inverterPart.ratedW) : 0;
+  const blockA = sumA(onBlock, bank.openV);
+  const totalA = Math.max(1, blockA + sumA(direct, bank.openV) + inverterW / bank.openV);
+  const main = bank.strings > 1 ? 'house1-bus' : 'house-bus';
+  const runs = mainRuns(c, next, totalA, `everything behind it at the disconnect’s ${figure(bank.openV, 1)} V`);
+  const inverter = gear.get('inverter');
+  if (inverterPart && inverter) {
+    runs.push(
+      makeRun(c, next(), {
+        id: 'bus-inverter',
+        parent: main,
+        name: 'Bus bars → inverter',
+        group: 'house',
+        from: endOf(bus),
+        to: endOf(inverter),
+        demand: { powerW: inverterW },
+        demandWhy: `${figure(inverterW, 0)} W in at its rated ${inverterPart.ratedW} W out; it draws more as volts fall`,
+        sourceV: bank.openV,
+        nominalV: bank.nominalV,
+        limit: supplyLimit(c.design, 'inverter', 'input of an inverter'),
+        fuseKinds: BOLTED,
+        ends: [{ at: 'from', source: 'house battery' }],
+        reason: 'the inverter draws too much for the fuse block; short and thick, with its own fuse',
+      }),
+    );
+  }
+  const block = gear.get('block');
+  const blockPart = c.catalogue.find('fuse-block', c.design.supply.fuseBlock);
+  if (block && blockPart && onBlock.length) {
+    runs.push(
+      makeRun(c, next(), {
+        id: 'bus-block',
+        parent: main,
+        name: 'Bus bars → fuse block',
+        group: 'house',
+        from: endOf(bus),
+        to: endOf(block),
+        demand: { currentA: Math.max(1, blockA) },
+        demandWhy: 'all loads on the block at once, at the lowest house volts',
+        sourceV: bank.openV,
+        nominalV: bank.nominalV,
+        limit: supplyLimit(c.design, 'blockFeed', 'feed of the fuse block, counted in every path behind it'),
+        fuseKinds: BOLTED,
+        ends: [{ at: 'from', source: 'house battery' }],
+        weak: [{ what: 'fuse block', ratingA: blockPart.totalA }],
+        minAreaMm2: 4,
+        reason: 'feeds the fuse block; its fuse protects the feed, the block’s own fuses protect the loads’ wires',
+      }),
+    );
+  }
+  return [...runs, ...direct.map((l) => loadRun(c, next, l, 'bus')), ...(block ? onBlock.map((l) => loadRun(c, next, l, 'block')) : [])];
+}

@@ -1,0 +1,3 @@
+export type { DraftContext } from './context.js';
+export { splitLoads } from './house-runs.js';
+export { draftRuns } from './runs.js';

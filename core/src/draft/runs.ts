@@ -1,0 +1,15 @@
+import type { RunSpec } from '../routes/index.js';
+import { chargingRuns } from './charging-runs.js';
+import type { DraftContext } from './context.js';
+import { houseRuns } from './house-runs.js';
+import { sunRuns } from './sun-runs.js';
+
+/**
+ * Drafts every run that the supply and the loads call for, numbered in the order of the current's way. The same design
+ * gives the same runs; what a person typed of a run is kept with it.
+ */
+export function draftRuns(c: DraftContext): RunSpec[] {
+  let number = 0;
+  const next = (): number => ++number;
+  return [...chargingRuns(c, next), ...houseRuns(c, next), ...sunRuns(c, next)];
+}

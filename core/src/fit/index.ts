@@ -1,0 +1,2 @@
+export * from './steps.js';
+export * from './torque.js';

@@ -1,0 +1,76 @@
+import type { Gear } from '../places/index.js';
+import { studOf } from '../order/index.js';
+import { FUSE_KINDS } from '../protection/index.js';
+import { figure, rating } from '../quantity/index.js';
+import type { SizedRun } from '../routes/index.js';
+import { TORQUE_NM } from './torque.js';
+
+export interface FitStep {
+  /** Stays the same while the step means the same, so that its tick stays. */
+  readonly id: string;
+  readonly section: 'make safe' | 'place the gear' | 'pull and cut' | 'join and tighten' | 'first power';
+  readonly text: string;
+  readonly detail?: string;
+  readonly caution?: string;
+}
+
+type Fitted = Extract<SizedRun, { ok: true }>;
+
+const SAFE: readonly FitStep[] = [
+  { id: 'safe-negative', section: 'make safe', text: 'Disconnect the starting battery’s negative first', caution: 'A spanner across a battery melts. Rings off, tools insulated.' },
+  { id: 'safe-panels', section: 'make safe', text: 'Cover the panels and open their breaker', caution: 'Panels are live whenever there is light.' },
+  { id: 'safe-check', section: 'make safe', text: 'Check behind every place before drilling', caution: 'Fuel, brake and factory wiring run behind trim and floor.' },
+];
+
+const POWER: readonly FitStep[] = [
+  { id: 'power-look', section: 'first power', text: 'Look over every joint: polarity, covers, labels, nothing loose' },
+  { id: 'power-main', section: 'first power', text: 'Put the main fuse in last, with every branch off', caution: 'Stand clear of the battery, eyes protected.' },
+  { id: 'power-branch', section: 'first power', text: 'Switch on branch by branch; measure volts and polarity at each before the load' },
+  { id: 'power-negative', section: 'first power', text: 'Reconnect the starting battery’s negative last' },
+];
+
+function lug(run: Fitted): string {
+  const stud = studOf(run.figures.areaMm2);
+  return `${stud}, ${TORQUE_NM[stud]} N·m unless the maker says`;
+}
+
+function joinSteps(run: Fitted): FitStep[] {
+  const { spec, figures: f } = run;
+  const fuseAt = spec.ends.map((e) => (e.at === 'from' ? spec.from.name : spec.to.name)).join(' and at the ');
+  return [
+    {
+      id: `join-${spec.id}`,
+      section: 'join and tighten',
+      text: `Run ${spec.number}: ${spec.name}, crimp and tighten`,
+      detail: `Heat-shrink on first; strip the barrel’s depth + 1 mm; ${lug(run)}`,
+    },
+    {
+      id: `fuse-${spec.id}`,
+      section: 'join and tighten',
+      text: `Run ${spec.number}: ${FUSE_KINDS[f.fuseType].name} ${rating(f.fuseA)} A at the ${fuseAt}`,
+      detail: 'Within 200 mm of the source; holder now, fuse itself at first power',
+    },
+  ];
+}
+
+function pullStep(run: Fitted): FitStep {
+  const { spec, figures: f } = run;
+  const conduit = spec.laid === 'conduit' ? ', in conduit, clipped every 450 mm' : ', clipped every 300 mm';
+  return {
+    id: `pull-${spec.id}`,
+    section: 'pull and cut',
+    text: `Run ${spec.number}: pull ${f.size} from ${spec.from.name} to ${spec.to.name}`,
+    detail: `red ${figure(spec.outM, 1)} m, black ${figure(spec.backM, 1)} m${conduit}; label ${spec.number}+ and ${spec.number}− at both ends`,
+    ...(spec.from.gear === 'starting' ? { caution: 'Keep 150 mm from the exhaust, clear of steering and suspension travel.' } : {}),
+  };
+}
+
+/** The build in an order that works at the vehicle: safe, place, pull, join, power. */
+export function fitSteps(gear: readonly Gear[], runs: readonly SizedRun[], licensed: boolean): FitStep[] {
+  const fitted = runs.filter((r): r is Fitted => r.ok);
+  const place = gear
+    .filter((g) => g.role !== 'starting')
+    .map((g): FitStep => ({ id: `place-${g.id}`, section: 'place the gear', text: `Fix ${g.name} in the ${g.zoneName}`, ...(g.role === 'house' ? { detail: 'Restraint: 10 g forward, 6 g sideways, 5 g up as planning figures', caution: 'Batteries burn and vent gas: sealed and vented where people sit or sleep.' } : {}) }));
+  const mains: FitStep[] = licensed ? [{ id: 'power-licensed', section: 'first power', text: 'Have the 230 V side done and signed by the licensed electrician', caution: '230 V is not part of this list.' }] : [];
+  return [...SAFE, ...place, ...fitted.map(pullStep), ...fitted.flatMap(joinSteps), ...POWER, ...mains];
+}

@@ -1,0 +1,2 @@
+export * from './csv.js';
+export * from './pasted-loads.js';

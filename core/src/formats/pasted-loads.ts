@@ -1,0 +1,80 @@
+import type { Load } from '../design/index.js';
+import { readTypedNumber } from '../quantity/index.js';
+
+export interface PastedLoads {
+  readonly loads: readonly Load[];
+  /** Lines that were not taken, with what is wrong, in words. */
+  readonly refused: readonly string[];
+}
+
+const MAINS = /\b(230|240|ac|mains|inverter)\b/i;
+const WHEN: readonly (readonly [RegExp, 'all day' | 'daytime' | 'evening' | 'night' | 'driving'])[] = [
+  [/evening/i, 'evening'],
+  [/night/i, 'night'],
+  [/driv/i, 'driving'],
+  [/day ?time|^day$/i, 'daytime'],
+];
+const PURPOSE: readonly (readonly [RegExp, Load['purpose']])[] = [
+  [/fridge|freezer/i, 'fridge'],
+  [/light|lamp|led/i, 'lights'],
+  [/radio|modem|computer|laptop|recorder|screen/i, 'electronics'],
+  [/socket|usb|charg/i, 'sockets'],
+  [/pump/i, 'pump'],
+  [/heat/i, 'heater'],
+  [/motor|compressor|winch|tool/i, 'tools'],
+];
+
+/** The purpose that a load's name suggests; "other" when it suggests none. */
+export function purposeOf(name: string): Load['purpose'] {
+  return PURPOSE.find(([re]) => re.test(name))?.[1] ?? 'other';
+}
+
+/** Reads "55 W", "4,5 A" or "1.4 kW"; a bare number is watts. */
+export function readDraw(text: string): { readonly ok: true; readonly draw: Load['draw'] } | { readonly ok: false; readonly message: string } {
+  const unit = /\d\s*m?a(mps?)?$/i.test(text.trim()) ? 'A' : 'W';
+  const read = readTypedNumber(text, { name: 'Draw', unit, min: 0, max: 100000 });
+  return read.ok ? { ok: true, draw: { unit, value: read.value } } : { ok: false, message: `Draw: “${text.trim() || 'nothing'}” is not taken; type watts or amps, such as 55 W or 4.5 A.` };
+}
+
+/** Reads how much of its hours a load runs: "35 %" or a share such as 0.35 is duty, "2 h" or "30 min" is hours a day. */
+export function readUse(text: string): { readonly ok: true; readonly use: Load['use'] } | { readonly ok: false; readonly message: string } {
+  const came = text.trim();
+  const refuse = { ok: false, message: `Runs: “${came || 'nothing'}” is not taken; type a duty from 0 to 100 %, or hours a day from 0 to 24 such as 2 h.` } as const;
+  if (/h|min/i.test(came)) {
+    const hours = readTypedNumber(came, { name: 'Runs', unit: 'h', min: 0, max: 24 });
+    return hours.ok ? { ok: true, use: { by: 'hours', hours: hours.value } } : refuse;
+  }
+  const percent = readTypedNumber(came, { name: 'Runs', unit: '%', min: 0, max: 100 });
+  if (!percent.ok) return refuse;
+  const share = came.includes('%') || percent.value > 1 ? percent.value / 100 : percent.value;
+  return { ok: true, use: { by: 'duty', duty: share } };
+}
+
+function readLine(line: string, order: number): Load | string | null {
+  const cells = line.split(line.includes('\t') ? '\t' : /;|,(?!\d)/).map((c) => c.trim());
+  const [name, drawText, useText = '100 %', ...rest] = cells;
+  if (!name || (order === 1 && /^(name|load|appliance)/i.test(name))) return null;
+  if (drawText === undefined) return `“${line.trim()}”: a name and a draw are needed, such as “fridge, 55 W, 35 %”.`;
+  const draw = readDraw(drawText);
+  if (!draw.ok) return `“${name}”: ${draw.message}`;
+  const use = readUse(useText);
+  if (!use.ok) return `“${name}”: ${use.message}`;
+  const tail = rest.join(' ');
+  const when = WHEN.find(([re]) => rest.some((c) => re.test(c)))?.[1] ?? 'all day';
+  return { order, name: name.slice(0, 80), purpose: purposeOf(name), supply: MAINS.test(tail) ? 'mains' : 'dc', draw: draw.draw, use: use.use, when: { at: when }, critical: /critical|must/i.test(tail) };
+}
+
+/**
+ * Reads a load list pasted from a spreadsheet: name, draw, runs, when, supply; tabs, semicolons or commas between.
+ * @example readPastedLoads('fridge\t55 W\t35 %\tall day').loads[0].name // 'fridge'
+ */
+export function readPastedLoads(text: string, firstOrder = 1): PastedLoads {
+  const loads: Load[] = [];
+  const refused: string[] = [];
+  for (const line of text.split(/\r?\n/).filter((l) => l.trim())) {
+    const read = readLine(line, firstOrder + loads.length);
+    if (typeof read === 'string') refused.push(read);
+    else if (read) loads.push(read);
+  }
+  return { loads, refused };
+}

@@ -1,0 +1,97 @@
+import type { Assessment } from '../assess/index.js';
+import type { Design } from '../design/index.js';
+import { judgeReading } from '../prove/index.js';
+import { FUSE_KINDS } from '../protection/index.js';
+import { amps, figure, rating } from '../quantity/index.js';
+import { inWords } from '../rules/index.js';
+
+/** A table of the pack: rows of text under headings. */
+export interface PackTable {
+  readonly title: string;
+  readonly headings: readonly string[];
+  readonly rows: readonly (readonly string[])[];
+  /** Columns that hold figures and stand to the right. */
+  readonly right: readonly number[];
+}
+
+export interface PackReading {
+  readonly value: number;
+  readonly at: string;
+  readonly by: string;
+}
+
+/** What is handed over with the vehicle. */
+export interface Pack {
+  readonly title: string;
+  readonly vehicle: string;
+  readonly summary: readonly (readonly [name: string, value: string])[];
+  readonly tables: readonly PackTable[];
+  readonly openFindings: readonly string[];
+  readonly accepted: readonly string[];
+  readonly cautions: readonly string[];
+}
+
+export const CAUTIONS: readonly string[] = [
+  'This pack plans and records. It does not replace the makers’ instructions, the local rules in force, or a licensed person, and it is no declaration of compliance.',
+  'All 230 V work is for a licensed electrician and is signed for by name.',
+  'Batteries can burn and vent gas. Disconnect before working: negative first, reconnect last.',
+  'Panels are live whenever there is light: cover them before joining or parting them.',
+  'Replace a fuse only by one of the same kind and rating. One that blows again means a fault: have it found.',
+  'Sizes follow representative tables and the defaults named in the plan; a maker or a standard that says otherwise wins.',
+];
+
+function circuits(a: Assessment): PackTable {
+  const rows = a.runs.map((r) =>
+    r.ok
+      ? [String(r.spec.number), r.spec.name, amps(r.figures.currentA), r.figures.size, figure(r.spec.outM, 1), figure(r.figures.dropV, 2), figure(r.figures.pathDropPercent, 1)]
+      : [String(r.spec.number), r.spec.name, '–', 'no size', figure(r.spec.outM, 1), '–', '–'],
+  );
+  return { title: 'Circuits', headings: ['No.', 'Run', 'Load A', 'Cable', 'Length m', 'V lost', 'Path %'], rows, right: [2, 4, 5, 6] };
+}
+
+function fuses(a: Assessment): PackTable {
+  const rows = a.runs.flatMap((r) =>
+    r.ok
+      ? r.spec.ends.map((e) => [`${r.spec.number}${r.spec.ends.length > 1 ? (e.at === 'from' ? 'a' : 'b') : ''}`, e.at === 'from' ? r.spec.from.name : r.spec.to.name, `${FUSE_KINDS[r.figures.fuseType].name} ${rating(r.figures.fuseA)} A`, r.spec.to.name])
+      : [],
+  );
+  return { title: 'Fuse map', headings: ['No.', 'Where', 'Fuse', 'Feeds'], rows, right: [] };
+}
+
+function readings(a: Assessment, taken: Readonly<Record<string, PackReading>>): PackTable {
+  const rows = a.prove.map((row) => {
+    const got = taken[row.id];
+    const expected = `${figure(row.expected, 2)} ± ${figure(row.tolerance, 2)} ${row.unit}`;
+    return [row.where, row.state, expected, got ? `${figure(got.value, 2)} ${row.unit}` : 'not read', got ? judgeReading(row, got.value).verdict : '–', got ? got.at.slice(0, 10) : ''];
+  });
+  return { title: 'Readings as left', headings: ['Where', 'State', 'Expected', 'Read', 'Verdict', 'Day'], rows, right: [2, 3] };
+}
+
+function loads(a: Assessment): PackTable {
+  return {
+    title: 'What it runs',
+    headings: ['Load', 'W', 'Ah a day'],
+    rows: a.day.loads.map((l) => [l.name, figure(l.ownW, 0), figure(l.ahDay, 1)]),
+    right: [1, 2],
+  };
+}
+
+/** The content of the hand-over pack, ready to be set on paper. */
+export function handOverPack(design: Design, a: Assessment, vehicleName: string, taken: Readonly<Record<string, PackReading>>): Pack {
+  const { supply, day } = a;
+  const bank = supply.bank;
+  return {
+    title: design.brief.customer,
+    vehicle: `${vehicleName}${design.brief.plate ? ` · ${design.brief.plate}` : ''}`,
+    summary: [
+      ['House battery', bank ? `${bank.capacityAh} Ah at ${bank.nominalV} V, of which ${figure(bank.usableAh, 0)} Ah usable (${figure(100 * bank.usableShare, 0)} %, ${bank.usableFrom})` : 'none'],
+      ['Draws', `${figure(day.ahDay, 1)} Ah a day, ${figure(day.whDay, 0)} Wh; peak ${amps(day.peakA)} A`],
+      ['Lasts without sun or driving', Number.isFinite(supply.daysAlone) ? `${figure(supply.daysAlone, 1)} days` : 'no loads'],
+      ...supply.charging.map((c): [string, string] => [`To full while ${c.from === 'mains' ? 'on mains' : 'driving'}`, `${figure(c.hours, 1)} h at ${c.chargerA} A`]),
+    ],
+    tables: [loads(a), circuits(a), fuses(a), readings(a, taken)],
+    openFindings: a.open.map((f) => `${f.severity === 'stop' ? 'Stop' : 'Look'}: ${inWords(f).say} ${inWords(f).fix}`),
+    accepted: a.findings.filter((f) => design.accepted[f.key]).map((f) => `${inWords(f).say} Accepted by ${design.accepted[f.key]!.by}: ${design.accepted[f.key]!.reason}`),
+    cautions: CAUTIONS,
+  };
+}

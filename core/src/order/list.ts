@@ -1,0 +1,136 @@
+import { copperKgPerM } from '../cable/index.js';
+import type { Catalogue, Part } from '../catalogue/index.js';
+import type { Design } from '../design/index.js';
+import { FUSE_KINDS, fuseWindow } from '../protection/index.js';
+import { rating } from '../quantity/index.js';
+import type { SizedRun } from '../routes/index.js';
+import type { SolarArray } from '../supply/index.js';
+import { CUTTING, PLANNING_PRICES as PRICE } from './prices.js';
+
+export interface OrderLine {
+  readonly key: string;
+  readonly group: 'devices' | 'protection' | 'cable' | 'joints' | 'sundries';
+  readonly what: string;
+  readonly quantity: number;
+  readonly unit: 'pc' | 'm';
+  readonly priceEach: number;
+  readonly kg: number;
+  /** What it is for, by run or device. */
+  readonly uses: readonly string[];
+}
+
+/** One piece of cable to cut. */
+export interface Cut {
+  readonly run: number;
+  readonly name: string;
+  readonly size: string;
+  readonly lead: 'feed' | 'return';
+  readonly colour: 'red' | 'black';
+  readonly lengthM: number;
+  readonly lugs: string;
+  readonly label: string;
+}
+
+export interface Order {
+  readonly lines: readonly OrderLine[];
+  readonly cuts: readonly Cut[];
+  readonly total: number;
+  readonly kg: number;
+}
+
+class Basket {
+  private readonly lines = new Map<string, OrderLine>();
+
+  add(line: Omit<OrderLine, 'uses'>, use: string): void {
+    const there = this.lines.get(line.key);
+    this.lines.set(line.key, there ? { ...there, quantity: there.quantity + line.quantity, kg: there.kg + line.kg, uses: [...new Set([...there.uses, use])] } : { ...line, uses: [use] });
+  }
+
+  all(): OrderLine[] {
+    return [...this.lines.values()].map((l) => (l.unit === 'm' ? { ...l, quantity: Math.ceil((l.quantity * (1 + CUTTING.waste)) / CUTTING.stepM) * CUTTING.stepM } : l));
+  }
+}
+
+type Fitted = Extract<SizedRun, { ok: true }>;
+
+/** Stud at the end of a cable of this area, for choosing its lug. */
+export function studOf(areaMm2: number): 'M6' | 'M8' | 'M10' {
+  if (areaMm2 < 16) return 'M6';
+  return areaMm2 <= 70 ? 'M8' : 'M10';
+}
+
+function lugText(run: Fitted): string {
+  return `${run.figures.areaMm2 >= 10 ? 'lug' : 'crimp terminal'} ${run.figures.size} ${studOf(run.figures.areaMm2)}`;
+}
+
+function addDevices(basket: Basket, design: Design, catalogue: Catalogue): void {
+  const { supply } = design;
+  const device = (part: Part | null, quantity: number): void => {
+    if (part) basket.add({ key: part.id, group: 'devices', what: part.name, quantity, unit: 'pc', priceEach: part.price, kg: part.kg * quantity }, 'supply');
+  };
+  const battery = catalogue.find('battery', supply.battery.part);
+  device(battery, supply.battery.count);
+  if (supply.isolation === 'dcdc') device(catalogue.find('dcdc', supply.dcdc), 1);
+  if (supply.isolation === 'isolator') device(catalogue.find('isolator', supply.isolator), 1);
+  const panel = catalogue.find('panel', supply.sun.panel);
+  device(panel, supply.sun.count);
+  if (panel) device(catalogue.find('solar-controller', supply.sun.controller), 1);
+  device(catalogue.find('mains-charger', supply.mains.charger), 1);
+  device(catalogue.find('inverter', supply.inverter), 1);
+  device(catalogue.find('fuse-block', supply.fuseBlock), 1);
+  if (battery) basket.add({ key: 'bus-bars', group: 'devices', what: 'bus bar pair with cover', quantity: 1, unit: 'pc', priceEach: PRICE.busBars, kg: PRICE.busBarsKg }, 'distribution');
+}
+
+function addRun(basket: Basket, run: Fitted): void {
+  const { spec, figures: f } = run;
+  const use = `run ${spec.number}`;
+  for (const end of spec.ends) {
+    const kind = FUSE_KINDS[f.fuseType];
+    const noun = f.fuseType === 'breaker' ? '' : ' fuse';
+    basket.add({ key: `fuse-${f.fuseType}-${f.fuseA}`, group: 'protection', what: `${kind.name}${noun} ${rating(f.fuseA)} A`, quantity: 1, unit: 'pc', priceEach: PRICE.fuse[f.fuseType], kg: 0.02 }, use);
+    const held = f.fuseType === 'breaker' || (spec.from.gear === 'block' && end.at === 'from');
+    if (!held) basket.add({ key: `holder-${f.fuseType}`, group: 'protection', what: `holder for ${kind.name} fuse, with cover`, quantity: 1, unit: 'pc', priceEach: PRICE.holder[f.fuseType] || 9, kg: 0.1 }, use);
+  }
+  const perM = PRICE.cableBase + PRICE.cablePerMm2 * f.areaMm2;
+  for (const [colour, lengthM] of [['red', spec.outM], ['black', spec.backM]] as const) {
+    basket.add({ key: `cable-${f.size}-${colour}`, group: 'cable', what: `cable ${f.size} ${colour}`, quantity: lengthM, unit: 'm', priceEach: perM, kg: lengthM * copperKgPerM(f.areaMm2) * 1.25 }, use);
+  }
+  const large = f.areaMm2 >= 10;
+  basket.add({ key: lugText(run), group: 'joints', what: lugText(run), quantity: 4, unit: 'pc', priceEach: large ? PRICE.lugLarge : PRICE.lugSmall, kg: 0.02 }, use);
+  basket.add({ key: `shrink-${f.size}`, group: 'joints', what: `heat-shrink for ${f.size}, with glue`, quantity: 4, unit: 'pc', priceEach: 0.5, kg: 0 }, use);
+  for (const plug of spec.weak.filter((w) => w.what.endsWith('A plug'))) {
+    basket.add({ key: `plug-${plug.ratingA}`, group: 'joints', what: `Anderson plug pair ${plug.ratingA} A, with cover`, quantity: 1, unit: 'pc', priceEach: plug.ratingA > 50 ? PRICE.plugPair[175] : PRICE.plugPair[50], kg: 0.2 }, use);
+  }
+  basket.add({ key: 'label', group: 'sundries', what: 'cable label, printed', quantity: 4, unit: 'pc', priceEach: PRICE.label, kg: 0 }, use);
+}
+
+function addPanelFuses(basket: Basket, array: SolarArray | null): void {
+  if (!array?.panelFuseFromA) return;
+  const fits = fuseWindow('blade', array.panelFuseFromA * 0.8, [{ what: 'panel', ratingA: array.panel.maxFuseA }]).fitsA[0];
+  if (fits) basket.add({ key: `panel-fuse-${fits}`, group: 'protection', what: `in-line panel fuse ${rating(fits)} A, weatherproof`, quantity: array.count, unit: 'pc', priceEach: 14, kg: 0.05 }, 'panels');
+}
+
+function cutsOf(run: Fitted): Cut[] {
+  const { spec, figures } = run;
+  const common = { run: spec.number, name: spec.name, size: figures.size, lugs: `2 × ${lugText(run)}` };
+  return [
+    { ...common, lead: 'feed', colour: 'red', lengthM: spec.outM, label: `${spec.number}+` },
+    { ...common, lead: 'return', colour: 'black', lengthM: spec.backM, label: `${spec.number}−` },
+  ];
+}
+
+/** The complete list of parts and cuts for the runs that have a size. */
+export function orderOf(design: Design, catalogue: Catalogue, runs: readonly SizedRun[], array: SolarArray | null): Order {
+  const fitted = runs.filter((r): r is Fitted => r.ok);
+  const basket = new Basket();
+  addDevices(basket, design, catalogue);
+  for (const run of fitted) addRun(basket, run);
+  addPanelFuses(basket, array);
+  const lines = basket.all();
+  return {
+    lines,
+    cuts: fitted.flatMap(cutsOf),
+    total: lines.reduce((sum, l) => sum + l.quantity * l.priceEach, 0),
+    kg: lines.reduce((sum, l) => sum + l.kg, 0),
+  };
+}

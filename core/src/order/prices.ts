@@ -1,0 +1,17 @@
+/** Planning prices and sundries, tax included; the workshop's own price list replaces them. */
+export const PLANNING_PRICES = {
+  /** Per metre of single-core cable: a base and a part that grows with the copper. */
+  cableBase: 0.6,
+  cablePerMm2: 0.24,
+  lugSmall: 0.9,
+  lugLarge: 3.2,
+  fuse: { blade: 1, 'large-blade': 4, 'small-bolt-in': 7, 'large-bolt-in': 12, 'class-t': 48, 'terminal-post': 22, breaker: 38 },
+  holder: { blade: 0, 'large-blade': 14, 'small-bolt-in': 18, 'large-bolt-in': 32, 'class-t': 55, 'terminal-post': 26, breaker: 0 },
+  busBars: 68,
+  busBarsKg: 0.8,
+  plugPair: { 50: 24, 175: 58 },
+  label: 0.4,
+} as const;
+
+/** Share of a cable that is lost in cutting, and the step in which it is bought, m. */
+export const CUTTING = { waste: 0.05, stepM: 0.5 } as const;

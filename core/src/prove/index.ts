@@ -1,0 +1,3 @@
+export * from './meters.js';
+export * from './rows.js';
+export * from './verdict.js';

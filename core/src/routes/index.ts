@@ -1,0 +1,2 @@
+export * from './sized.js';
+export * from './spec.js';

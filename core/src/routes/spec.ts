@@ -1,0 +1,58 @@
+import type { Laid } from '../cable/index.js';
+import type { RunEdit } from '../design/index.js';
+import type { FuseType, WeakPart } from '../protection/index.js';
+
+export type RunGroup = 'charging' | 'house' | 'loads' | 'sun';
+
+/** An end of a run from which current can come, and why. */
+export interface FuseEnd {
+  readonly at: 'from' | 'to';
+  readonly source: 'starting battery' | 'house battery' | 'charger' | 'panels' | 'mains charger';
+}
+
+/** Where a run starts or ends: a piece of gear and the pair of terminals there. */
+export interface RunEnd {
+  readonly gear: string;
+  readonly name: string;
+  readonly plus: string;
+  readonly minus: string;
+}
+
+/** A run before it is sized: what it joins, what it carries, and the ways it may be protected. */
+export interface RunSpec {
+  readonly id: string;
+  readonly number: number;
+  readonly name: string;
+  readonly group: RunGroup;
+  readonly from: RunEnd;
+  readonly to: RunEnd;
+  /** Largest continuous demand: a current, or a constant power at the lowest house volts. */
+  readonly demand: { readonly currentA: number } | { readonly powerW: number };
+  /** How the demand came about, for "why?". */
+  readonly demandWhy: string;
+  /** Lowest volts at the start of the run's path, V. */
+  readonly sourceV: number;
+  readonly nominalV: number;
+  /** Run nearer to the source, whose drop counts towards this run's limit. */
+  readonly parent: string | null;
+  /** Limit of the whole path from the source, per cent of nominal volts, and what set it. */
+  readonly pathLimitPercent: number;
+  readonly limitWhy: string;
+  /** Kinds of fuse that suit the place, the plainest first. */
+  readonly fuseKinds: readonly FuseType[];
+  readonly ends: readonly FuseEnd[];
+  readonly weak: readonly WeakPart[];
+  readonly minAreaMm2: number;
+  readonly outM: number;
+  readonly backM: number;
+  readonly lengthFrom: 'typed' | 'estimated';
+  readonly ambientC: number;
+  readonly ambientWhy: string;
+  readonly grouped: number;
+  readonly laid: Laid;
+  /** Poles of plugs in feed and return together, ohm. */
+  readonly plugOhm: number;
+  readonly edit: RunEdit;
+  /** Why this run is there. */
+  readonly reason: string;
+}

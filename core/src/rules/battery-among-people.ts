@@ -1,0 +1,11 @@
+import type { Rule } from './rule.js';
+
+export const batteryAmongPeople: Rule = {
+  id: 'battery-among-people',
+  severity: 'look',
+  basis: 'enclosure of batteries in a space where people sleep or sit; check the edition in force',
+  why: 'A battery can vent gas or burn.',
+  test: ({ gear }) => gear.filter((g) => g.role === 'house' && g.people).map((g) => ({ at: { stage: 'places' as const, about: 'house' }, values: { zone: g.zoneName } })),
+  say: (v) => `The house battery is in a space for people (${v['zone']}).`,
+  fix: () => 'A sealed box with a lid that needs a tool, cable through glands, vented to the outside, isolator outside the box; or place it outside.',
+};

@@ -1,0 +1,16 @@
+import type { Rule } from './rule.js';
+
+export const chargeOverLimit: Rule = {
+  id: 'charge-over-limit',
+  severity: 'look',
+  basis: 'charge limit by chemistry as a share of the capacity, unless the maker says otherwise',
+  why: 'Charged faster than it can take, a battery heats, gasses and ages.',
+  test: ({ supply: { bank, charging } }) => {
+    if (!bank) return [];
+    return charging
+      .filter((c) => c.chargerA > bank.maxChargeA + 1e-9)
+      .map((c) => ({ at: { stage: 'supply' as const, about: c.from === 'mains' ? 'mains' : 'charger' }, values: { amps: c.chargerA, limit: Math.round(bank.maxChargeA), from: c.from } }));
+  },
+  say: (v) => `Charging while ${v['from'] === 'mains' ? 'on mains' : 'driving'}: ${v['amps']} A into a bank that takes ${v['limit']} A.`,
+  fix: () => 'A smaller charger, its half-power setting, or a bigger bank.',
+};

@@ -1,0 +1,3 @@
+export { RULES } from './all.js';
+export * from './judge.js';
+export * from './rule.js';

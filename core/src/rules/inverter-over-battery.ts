@@ -1,0 +1,18 @@
+import type { Rule } from './rule.js';
+
+export const inverterOverBattery: Rule = {
+  id: 'inverter-over-battery',
+  severity: 'stop',
+  basis: 'discharge limit of the battery’s data sheet, times the batteries in parallel with equal leads',
+  why: 'Above its limit the battery’s protection board opens and everything goes dark, or the battery overheats.',
+  test: ({ supply: { inverter } }) => {
+    if (!inverter || (inverter.holds && inverter.surgeHolds)) return [];
+    const at = { stage: 'supply' as const, about: 'inverter' };
+    const amps = (a: number): number => Math.round(a);
+    return inverter.holds
+      ? [{ at, severity: 'look' as const, values: { amps: amps(inverter.surgeA), limit: inverter.peakLimitA, watts: inverter.surgeW, what: 'at surge' } }]
+      : [{ at, values: { amps: amps(inverter.currentA), limit: inverter.limitA, watts: inverter.ratedW, what: 'steadily' } }];
+  },
+  say: (v) => `The inverter draws ${v['amps']} A ${v['what']} (${v['watts']} W at the lowest volts); the battery gives ${v['limit']} A.`,
+  fix: () => 'More batteries in parallel, a battery with a higher limit, or a smaller inverter.',
+};

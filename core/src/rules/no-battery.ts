@@ -1,0 +1,15 @@
+import type { Rule } from './rule.js';
+
+export const noBattery: Rule = {
+  id: 'no-battery',
+  severity: 'stop',
+  basis: 'completeness of the supply',
+  why: 'Without a house battery there is nothing to size against.',
+  test: ({ supply, design }) => {
+    if (!supply.bank) return [{ at: { stage: 'supply', about: 'house' }, values: { odd: 0 } }];
+    const odd = design.supply.battery.count % supply.bank.inSeries !== 0;
+    return odd ? [{ at: { stage: 'supply', about: 'house' }, values: { odd: design.supply.battery.count } }] : [];
+  },
+  say: (v) => (v['odd'] ? `${v['odd']} batteries of 12 V do not make full 24 V pairs.` : 'No house battery is chosen.'),
+  fix: (v) => (v['odd'] ? 'Take an even number.' : 'Choose a battery from the catalogue.'),
+};

@@ -1,0 +1,14 @@
+import type { Rule } from './rule.js';
+
+export const noDistribution: Rule = {
+  id: 'no-distribution',
+  severity: 'look',
+  basis: 'completeness of the supply',
+  why: 'Every load then needs its own bolted fuse at the bus bars.',
+  test: ({ runs, design, catalogue }) => {
+    const loads = runs.filter((r) => r.spec.group === 'loads').length;
+    return loads > 1 && !catalogue.find('fuse-block', design.supply.fuseBlock) ? [{ at: { stage: 'supply', about: 'block' }, values: { loads } }] : [];
+  },
+  say: (v) => `${v['loads']} loads and no fuse block.`,
+  fix: () => 'Choose a fuse block.',
+};

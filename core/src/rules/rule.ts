@@ -1,0 +1,61 @@
+import type { Catalogue } from '../catalogue/index.js';
+import type { Design } from '../design/index.js';
+import type { DayFigures } from '../loads/index.js';
+import type { Gear } from '../places/index.js';
+import type { SizedRun } from '../routes/index.js';
+import type { SupplyFigures } from '../supply/index.js';
+import type { TripResult } from '../trip/index.js';
+
+export const STAGES = ['brief', 'loads', 'supply', 'places', 'runs', 'protection', 'checks', 'order', 'fit', 'prove', 'hand-over', 'look-after'] as const;
+export type Stage = (typeof STAGES)[number];
+
+/** Everything that the rules look at. */
+export interface Facts {
+  readonly design: Design;
+  readonly catalogue: Catalogue;
+  readonly gear: readonly Gear[];
+  readonly day: DayFigures;
+  readonly supply: SupplyFigures;
+  readonly trip: TripResult | null;
+  readonly runs: readonly SizedRun[];
+}
+
+/** Stop: not to be built so. Look: to be looked at and decided. */
+export type Severity = 'stop' | 'look';
+export type Values = Readonly<Record<string, string | number>>;
+
+/** Where a finding is: the stage that mends it, and what it is about (a run's, load's or gear's id). */
+export interface Place {
+  readonly stage: Stage;
+  readonly about?: string;
+}
+
+/** A finding is data; its words are rendered from its rule. */
+export interface Finding {
+  /** Stays the same while the cause stays, so that it can be accepted. */
+  readonly key: string;
+  readonly rule: string;
+  readonly severity: Severity;
+  readonly at: Place;
+  readonly values: Values;
+}
+
+export interface Found {
+  readonly at: Place;
+  readonly values: Values;
+  readonly severity?: Severity;
+}
+
+export interface Rule {
+  readonly id: string;
+  readonly severity: Severity;
+  /** What it rests on: a standard, a table, or the trade's practice. */
+  readonly basis: string;
+  /** Why it matters, in a sentence. */
+  readonly why: string;
+  test(facts: Facts): readonly Found[];
+  /** What is wrong and by how much. */
+  say(v: Values): string;
+  /** What to do. */
+  fix(v: Values): string;
+}

@@ -1,0 +1,26 @@
+import type { Design } from '../design/index.js';
+import type { Bank } from './bank.js';
+
+export interface IsolationDecision {
+  readonly advised: 'dcdc' | 'isolator';
+  /** Why, in the order in which the reasons weigh. */
+  readonly reasons: readonly string[];
+  readonly chosen: Design['supply']['isolation'];
+  readonly agrees: boolean;
+}
+
+const TRAILERS: readonly string[] = ['caravan', 'camper'];
+
+/** How the starting battery should be kept apart from the house, and why. Both schools stay open; this is the advice. */
+export function decideIsolation(design: Design, bank: Bank | null): IsolationDecision {
+  const { brief, supply } = design;
+  const reasons: string[] = [];
+  if (brief.vehicleV !== supply.houseV) reasons.push(`the vehicle has ${brief.vehicleV} V and the house side ${supply.houseV} V: only a converting charger joins them`);
+  if (brief.alternator.voltage === 'variable') reasons.push('the alternator varies its volts: a sensing isolator may never close, and would drop out on every trip');
+  if (bank?.part.chemistry === 'lfp') reasons.push('a lithium bank needs its current limited and its own profile');
+  if (bank && bank.part.chemistry === 'gel') reasons.push('gel wants 14.2 V and no more; a starting circuit does not hold to that');
+  if (TRAILERS.includes(brief.vehicleKind)) reasons.push('the feed to a trailer is long: a charger at its far end makes up for the drop');
+  const advised = reasons.length ? 'dcdc' : 'isolator';
+  if (!reasons.length) reasons.push('fixed alternator volts, lead-acid on both sides and a short run: a sensing isolator does it simply and cheaply');
+  return { advised, reasons, chosen: supply.isolation, agrees: supply.isolation === advised };
+}

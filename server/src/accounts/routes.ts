@@ -1,0 +1,32 @@
+import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
+import { z } from 'zod';
+import type { Database } from '../db/client.js';
+import { COOKIE, personOf, signedIn } from '../http/guard.js';
+import { SESSION_DAYS, signIn, signOut, type Person } from './store.js';
+
+const personSchema = z.object({ name: z.string(), email: z.string(), role: z.string(), workshop: z.string() });
+const message = z.object({ message: z.string() });
+const shown = ({ name, email, role, workshop }: Person): z.infer<typeof personSchema> => ({ name, email, role, workshop });
+
+export const accountRoutes =
+  (db: Database): FastifyPluginAsyncZod =>
+  async (app) => {
+    app.post(
+      '/api/session',
+      {
+        config: { rateLimit: { max: 20, timeWindow: '1 minute' } },
+        schema: { body: z.object({ email: z.string().max(200), password: z.string().max(200) }), response: { 200: personSchema, 401: message } },
+      },
+      async (request, reply) => {
+        const done = await signIn(db, request.body.email, request.body.password);
+        if (!done) return reply.code(401).send({ message: 'Address and password do not belong together.' });
+        void reply.setCookie(COOKIE, done.token, { path: '/', httpOnly: true, sameSite: 'strict', maxAge: SESSION_DAYS * 86400 });
+        return shown(done.person);
+      },
+    );
+    app.get('/api/session', { preHandler: signedIn(db), schema: { response: { 200: personSchema, 401: message } } }, async (request) => shown(personOf(request)));
+    app.delete('/api/session', { preHandler: signedIn(db), schema: { response: { 204: z.null(), 401: message } } }, async (request, reply) => {
+      await signOut(db, personOf(request), request.cookies[COOKIE]!);
+      return reply.clearCookie(COOKIE, { path: '/' }).code(204).send(null);
+    });
+  };

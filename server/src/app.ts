@@ -1,0 +1,57 @@
+import cookie from '@fastify/cookie';
+import helmet from '@fastify/helmet';
+import rateLimit from '@fastify/rate-limit';
+import Fastify, { type FastifyInstance } from 'fastify';
+import { serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';
+import { z } from 'zod';
+import { accountRoutes } from './accounts/routes.js';
+import type { Database } from './db/client.js';
+import { designRoutes } from './designs/routes.js';
+import { sayErrors } from './http/errors.js';
+import { serveWeb } from './http/web.js';
+import { jobRoutes } from './jobs/routes.js';
+import { packRoutes } from './pack/routes.js';
+import { readingRoutes } from './readings/routes.js';
+import { tickRoutes } from './ticks/routes.js';
+
+export interface AppOptions {
+  readonly db: Database;
+  readonly webRoot: string | null;
+  readonly log?: boolean;
+}
+
+const SELF = ["'self'"];
+
+/** The whole server, not yet listening. */
+export async function buildApp({ db, webRoot, log = false }: AppOptions): Promise<FastifyInstance> {
+  const app = Fastify({ logger: log ? { level: 'warn' } : false, bodyLimit: 2 * 1024 * 1024 });
+  app.setValidatorCompiler(validatorCompiler);
+  app.setSerializerCompiler(serializerCompiler);
+  sayErrors(app);
+  app.decorateRequest('person', null);
+  await app.register(helmet, {
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: SELF,
+        scriptSrc: SELF,
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        fontSrc: SELF,
+        connectSrc: SELF,
+        workerSrc: SELF,
+        manifestSrc: SELF,
+        objectSrc: ["'none'"],
+        baseUri: SELF,
+        formAction: SELF,
+        frameAncestors: ["'none'"],
+      },
+    },
+  });
+  await app.register(cookie);
+  await app.register(rateLimit, { global: false });
+  app.get('/api/health', { schema: { response: { 200: z.object({ ok: z.boolean() }) } } }, () => ({ ok: true }));
+  for (const routes of [accountRoutes, jobRoutes, designRoutes, tickRoutes, readingRoutes, packRoutes]) await app.register(routes(db));
+  if (webRoot) await serveWeb(app, webRoot);
+  return app;
+}

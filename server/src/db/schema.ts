@@ -1,0 +1,108 @@
+import type { Design, Patch } from '@meridex/core';
+import { boolean, date, doublePrecision, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
+
+const id = () => uuid('id').primaryKey().defaultRandom();
+const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' }).notNull().defaultNow();
+
+export const workshops = pgTable('workshops', { id: id(), name: text('name').notNull(), createdAt: at('created_at') });
+
+const workshopId = () =>
+  uuid('workshop_id')
+    .notNull()
+    .references(() => workshops.id);
+
+export const accounts = pgTable('accounts', {
+  id: id(),
+  workshopId: workshopId(),
+  email: text('email').notNull().unique(),
+  name: text('name').notNull(),
+  role: text('role').notNull(),
+  passwordHash: text('password_hash').notNull(),
+  createdAt: at('created_at'),
+});
+
+/** A signed-in browser; only the hash of its token is kept. */
+export const sessions = pgTable('sessions', {
+  tokenHash: text('token_hash').primaryKey(),
+  workshopId: workshopId(),
+  accountId: uuid('account_id')
+    .notNull()
+    .references(() => accounts.id),
+  expiresAt: timestamp('expires_at', { withTimezone: true, mode: 'string' }).notNull(),
+});
+
+export const customers = pgTable('customers', { id: id(), workshopId: workshopId(), name: text('name').notNull(), createdAt: at('created_at') }, (t) => [unique('customers_by_name').on(t.workshopId, t.name)]);
+
+export const vehicles = pgTable('vehicles', {
+  id: id(),
+  workshopId: workshopId(),
+  customerId: uuid('customer_id')
+    .notNull()
+    .references(() => customers.id),
+  kind: text('kind').notNull(),
+  plate: text('plate').notNull(),
+  createdAt: at('created_at'),
+});
+
+export const jobs = pgTable('jobs', {
+  id: id(),
+  workshopId: workshopId(),
+  customerId: uuid('customer_id')
+    .notNull()
+    .references(() => customers.id),
+  vehicleId: uuid('vehicle_id')
+    .notNull()
+    .references(() => vehicles.id),
+  promisedOn: date('promised_on', { mode: 'string' }),
+  state: text('state').notNull().default('planning'),
+  note: text('note').notNull().default(''),
+  createdAt: at('created_at'),
+});
+
+const jobId = () =>
+  uuid('job_id')
+    .notNull()
+    .references(() => jobs.id);
+
+/** Append-only: the patch, on what it was based, and the document that came of it. */
+export const designRevisions = pgTable(
+  'design_revisions',
+  {
+    jobId: jobId(),
+    number: integer('number').notNull(),
+    workshopId: workshopId(),
+    base: integer('base').notNull(),
+    patch: jsonb('patch').$type<Patch>().notNull(),
+    document: jsonb('document').$type<Design>().notNull(),
+    /** Made by the client, so that sending twice stores once. */
+    clientId: uuid('client_id').notNull().unique(),
+    author: text('author').notNull(),
+    createdAt: at('created_at'),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.number] })],
+);
+
+/** Append-only: a step was ticked or its tick taken back. */
+export const ticks = pgTable('ticks', {
+  id: uuid('id').primaryKey(),
+  workshopId: workshopId(),
+  jobId: jobId(),
+  stepId: text('step_id').notNull(),
+  done: boolean('done').notNull(),
+  author: text('author').notNull(),
+  createdAt: at('created_at'),
+});
+
+/** Append-only: what a meter showed. */
+export const readings = pgTable('readings', {
+  id: uuid('id').primaryKey(),
+  workshopId: workshopId(),
+  jobId: jobId(),
+  rowId: text('row_id').notNull(),
+  value: doublePrecision('value').notNull(),
+  unit: text('unit').notNull(),
+  /** Revision of the design that the reading was judged by. */
+  revision: integer('revision').notNull(),
+  author: text('author').notNull(),
+  createdAt: at('created_at'),
+});

@@ -1,0 +1,52 @@
+import { assess, DEMO_JOBS, SHIPPED_CATALOGUE, type DemoJob } from '@meridex/core';
+import { drizzle } from 'drizzle-orm/node-postgres';
+import { eq, sql } from 'drizzle-orm';
+import pg from 'pg';
+import { hashPassword } from '../accounts/password.js';
+import type { Tx } from '../db/client.js';
+import * as schema from '../db/schema.js';
+import { createJob } from '../jobs/store.js';
+import { keepReading } from '../readings/store.js';
+import { keepTick } from '../ticks/store.js';
+
+/** The made-up workshop's owner, shown on the sign-in page. */
+export const DEMO = { workshop: 'Tallowgum Auto Electrics', email: 'owner@tallowgum.example', password: 'wirrabel', name: 'owner' } as const;
+const DAY_MS = 86_400_000;
+
+/** A made-up reading: what the model expects, a little off as meters are, or far off where the story wants a fault. */
+function madeUp(expected: number, index: number, faulty: boolean): number {
+  const wobble = [0.01, -0.02, 0.015, -0.01][index % 4]!;
+  return Math.round((expected + wobble - (faulty ? 0.71 : 0)) * 100) / 100;
+}
+
+async function loadJob(tx: Tx, workshopId: string, demo: DemoJob): Promise<void> {
+  const promisedOn = new Date(Date.now() + demo.promisedInDays * DAY_MS).toISOString().slice(0, 10);
+  const jobId = await createJob(tx, workshopId, DEMO.name, { customer: demo.design.brief.customer, promisedOn, design: demo.design, state: demo.state, note: demo.note });
+  const a = assess(demo.design, SHIPPED_CATALOGUE);
+  for (const step of a.fit.slice(0, Math.floor(demo.tickedShare * a.fit.length))) await keepTick(tx, workshopId, jobId, { id: crypto.randomUUID(), stepId: step.id, done: true, author: DEMO.name });
+  if (demo.readings === 'none') return;
+  const faultyAt = demo.readings === 'one off' ? a.prove.findIndex((r) => /pump/.test(r.where)) : -1;
+  for (const [i, row] of a.prove.entries()) {
+    await keepReading(tx, workshopId, jobId, { id: crypto.randomUUID(), rowId: row.id, value: madeUp(row.expected, i, i === faultyAt), unit: row.unit, revision: 1, author: DEMO.name });
+  }
+}
+
+/** Loads the demo workshop once; a second call finds it there and changes nothing. True when it was loaded. */
+export async function loadDemo(ownerUrl: string): Promise<boolean> {
+  const client = new pg.Client({ connectionString: ownerUrl });
+  await client.connect();
+  try {
+    return await drizzle(client, { schema }).transaction(async (tx) => {
+      const there = await tx.select().from(schema.accounts).where(eq(schema.accounts.email, DEMO.email));
+      if (there.length) return false;
+      const [workshop] = await tx.insert(schema.workshops).values({ name: DEMO.workshop }).returning();
+      const workshopId = workshop!.id;
+      await tx.execute(sql`select set_config('app.workshop_id', ${workshopId}, true)`);
+      await tx.insert(schema.accounts).values({ workshopId, email: DEMO.email, name: DEMO.name, role: 'owner', passwordHash: await hashPassword(DEMO.password) });
+      for (const demo of DEMO_JOBS) await loadJob(tx, workshopId, demo);
+      return true;
+    });
+  } finally {
+    await client.end();
+  }
+}

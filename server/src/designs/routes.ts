@@ -1,0 +1,50 @@
+import { patchSchema, type Patch } from '@meridex/core';
+import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
+import { z } from 'zod';
+import type { Database } from '../db/client.js';
+import { personOf, signedIn } from '../http/guard.js';
+import { history, newestRevision, saveRevision } from './store.js';
+
+const params = z.object({ jobId: z.uuid() });
+const message = z.object({ message: z.string() });
+const revision = z.object({ number: z.number(), design: z.unknown(), author: z.string(), at: z.string() });
+const clash = z.object({ path: z.string(), mine: z.unknown(), theirs: z.unknown() });
+const refused = message.extend({ clashes: z.array(clash).optional(), newest: revision.optional() });
+
+export const designRoutes =
+  (db: Database): FastifyPluginAsyncZod =>
+  async (app) => {
+    app.addHook('preHandler', signedIn(db));
+
+    app.get('/api/jobs/:jobId/design', { schema: { params, response: { 200: revision, 404: message } } }, async (request, reply) => {
+      const found = await db.inWorkshop(personOf(request).workshopId, (tx) => newestRevision(tx, request.params.jobId));
+      return found ?? reply.code(404).send({ message: 'This job is not in your workshop.' });
+    });
+
+    app.post(
+      '/api/jobs/:jobId/revisions',
+      {
+        schema: {
+          params,
+          body: z.object({ base: z.number().int().min(1), patch: patchSchema, clientId: z.uuid() }),
+          response: { 200: z.object({ number: z.number(), at: z.string(), merged: z.boolean(), design: z.unknown() }), 404: refused, 409: refused, 422: refused },
+        },
+      },
+      async (request, reply) => {
+        const person = personOf(request);
+        const { base, patch, clientId } = request.body;
+        const saved = await db.inWorkshop(person.workshopId, (tx) => saveRevision(tx, person.workshopId, request.params.jobId, { base, patch: patch as Patch, clientId, author: person.name }));
+        if (!saved.ok) return reply.code(saved.status).send({ message: saved.message, clashes: saved.clashes ? [...saved.clashes] : undefined, newest: saved.newest });
+        return { number: saved.revision.number, at: saved.revision.at, merged: saved.merged, design: saved.revision.design };
+      },
+    );
+
+    app.get(
+      '/api/jobs/:jobId/history',
+      { schema: { params, response: { 200: z.array(z.object({ number: z.number(), author: z.string(), at: z.string(), paths: z.array(z.string()) })) } } },
+      async (request) => {
+        const rows = await db.inWorkshop(personOf(request).workshopId, (tx) => history(tx, request.params.jobId));
+        return rows.map((r) => ({ ...r, paths: [...r.paths] }));
+      },
+    );
+  };

@@ -1,0 +1,107 @@
+import { clashes, editDesign, readDesign, valueAt, type Design, type Patch } from '@meridex/core';
+import { and, asc, desc, eq, gt, sql } from 'drizzle-orm';
+import type { Tx } from '../db/client.js';
+import { designRevisions, jobs } from '../db/schema.js';
+import { keepRegister } from '../jobs/register.js';
+
+export interface Revision {
+  readonly number: number;
+  readonly design: Design;
+  readonly author: string;
+  readonly at: string;
+}
+
+/** A value that two people changed: what each of them has. */
+export interface Clash {
+  readonly path: string;
+  readonly mine: unknown;
+  readonly theirs: unknown;
+}
+
+export type Saved =
+  | { readonly ok: true; readonly revision: Revision; readonly merged: boolean }
+  | { readonly ok: false; readonly status: 404 | 409 | 422; readonly message: string; readonly clashes?: readonly Clash[]; readonly newest?: Revision };
+
+export interface Save {
+  readonly base: number;
+  readonly patch: Patch;
+  readonly clientId: string;
+  readonly author: string;
+}
+
+function asRevision(row: typeof designRevisions.$inferSelect): Revision {
+  const read = readDesign(row.document);
+  if (!read.ok) throw new Error(`revision ${row.number} of job ${row.jobId}: ${read.message}`);
+  return { number: row.number, design: read.design, author: row.author, at: row.createdAt };
+}
+
+/** The newest revision of a job; null when the job is not this workshop's. */
+export async function newestRevision(tx: Tx, jobId: string): Promise<Revision | null> {
+  const [row] = await tx.select().from(designRevisions).where(eq(designRevisions.jobId, jobId)).orderBy(desc(designRevisions.number)).limit(1);
+  return row ? asRevision(row) : null;
+}
+
+/** Writes the first revision of a new job. */
+export async function firstRevision(tx: Tx, workshopId: string, jobId: string, design: Design, author: string): Promise<void> {
+  await tx.insert(designRevisions).values({ jobId, workshopId, number: 1, base: 0, patch: [], document: design, clientId: crypto.randomUUID(), author });
+}
+
+function clashesOf(mine: Patch, since: readonly { readonly patch: Patch }[], newest: Design): Clash[] {
+  const theirs = since.flatMap((r) => r.patch);
+  return clashes(mine, theirs).map((path) => {
+    const op = mine.find((o) => o.path === path)!;
+    return { path, mine: 'value' in op ? op.value : null, theirs: valueAt(newest, path) ?? null };
+  });
+}
+
+/**
+ * Keeps an edit. It names the revision it was made on: when others have saved since, edits of different things merge,
+ * and edits of the same thing come back with both values. Sent twice, it is kept once.
+ */
+export async function saveRevision(tx: Tx, workshopId: string, jobId: string, save: Save): Promise<Saved> {
+  // The job's row is the queue in which savers of one job wait for each other.
+  const [job] = await tx.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, jobId)).for('update');
+  const newest = job ? await newestRevision(tx, jobId) : null;
+  if (!newest) return { ok: false, status: 404, message: 'This job is not in your workshop.' };
+  const [again] = await tx.select().from(designRevisions).where(and(eq(designRevisions.clientId, save.clientId), eq(designRevisions.jobId, jobId)));
+  if (again) return { ok: true, revision: asRevision(again), merged: false };
+  if (save.base > newest.number) return { ok: false, status: 422, message: `base: got ${save.base}; the newest revision is ${newest.number}` };
+  const since = save.base < newest.number ? await tx.select({ patch: designRevisions.patch }).from(designRevisions).where(and(eq(designRevisions.jobId, jobId), gt(designRevisions.number, save.base))) : [];
+  const both = clashesOf(save.patch, since, newest.design);
+  if (both.length) return { ok: false, status: 409, message: 'Someone changed the same thing meanwhile.', clashes: both, newest };
+  const edited = editDesign(newest.design, save.patch);
+  if (!edited.ok) return { ok: false, status: 422, message: edited.message };
+  const [row] = await tx
+    .insert(designRevisions)
+    .values({ jobId, workshopId, number: newest.number + 1, base: save.base, patch: save.patch, document: edited.design, clientId: save.clientId, author: save.author })
+    .returning();
+  await keepRegister(tx, jobId, edited.design);
+  return { ok: true, revision: asRevision(row!), merged: since.length > 0 };
+}
+
+export interface HistoryEntry {
+  readonly number: number;
+  readonly author: string;
+  readonly at: string;
+  readonly paths: readonly string[];
+}
+
+/** Who changed what and when, newest first. */
+export async function history(tx: Tx, jobId: string): Promise<HistoryEntry[]> {
+  const rows = await tx
+    .select({ number: designRevisions.number, author: designRevisions.author, at: designRevisions.createdAt, patch: designRevisions.patch })
+    .from(designRevisions)
+    .where(eq(designRevisions.jobId, jobId))
+    .orderBy(desc(designRevisions.number))
+    .limit(100);
+  return rows.map((r) => ({ number: r.number, author: r.author, at: r.at, paths: r.patch.map((o) => o.path) }));
+}
+
+/** Documents of all jobs that the transaction sees, newest revision each. */
+export async function newestOfAll(tx: Tx): Promise<ReadonlyMap<string, Revision>> {
+  const rows = await tx
+    .selectDistinctOn([designRevisions.jobId])
+    .from(designRevisions)
+    .orderBy(asc(designRevisions.jobId), sql`${designRevisions.number} desc`);
+  return new Map(rows.map((r) => [r.jobId, asRevision(r)]));
+}

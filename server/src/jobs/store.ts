@@ -1,0 +1,134 @@
+import { assess, blankDesign, inWords, SHIPPED_CATALOGUE, STAGES, VEHICLE_TEMPLATES, type Assessment, type Design, type Stage } from '@meridex/core';
+import { asc, eq, sql } from 'drizzle-orm';
+import type { Tx } from '../db/client.js';
+import { jobs, readings, ticks, vehicles } from '../db/schema.js';
+import { firstRevision, newestOfAll, type Revision } from '../designs/store.js';
+import { customerId } from './register.js';
+
+/** How far a stage is: untouched, under way, complete. */
+export type Progress = 'hollow' | 'half' | 'solid';
+
+/** A line of the bay sheet. */
+export interface JobLine {
+  readonly id: string;
+  readonly customer: string;
+  readonly vehicle: string;
+  readonly plate: string;
+  readonly promisedOn: string | null;
+  readonly state: string;
+  readonly note: string;
+  readonly stages: readonly Progress[];
+  /** What holds it up, with its weight. */
+  readonly hold: { readonly mark: 'stop' | 'look' | 'holds' | 'waits'; readonly say: string };
+  readonly next: { readonly stage: Stage; readonly say: string };
+}
+
+export async function jobExists(tx: Tx, jobId: string): Promise<boolean> {
+  return (await tx.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, jobId))).length === 1;
+}
+
+export interface NewJob {
+  readonly customer: string;
+  readonly promisedOn: string | null;
+  readonly design?: Design;
+  readonly state?: string;
+  readonly note?: string;
+}
+
+/** Opens a job with its first revision; the id. */
+export async function createJob(tx: Tx, workshopId: string, author: string, n: NewJob): Promise<string> {
+  const design = n.design ?? blankDesign(n.customer);
+  const owner = await customerId(tx, workshopId, n.customer);
+  const [vehicle] = await tx.insert(vehicles).values({ workshopId, customerId: owner, kind: design.brief.vehicleKind, plate: design.brief.plate }).returning({ id: vehicles.id });
+  const [job] = await tx
+    .insert(jobs)
+    .values({ workshopId, customerId: owner, vehicleId: vehicle!.id, promisedOn: n.promisedOn, state: n.state ?? 'planning', note: n.note ?? '' })
+    .returning({ id: jobs.id });
+  await firstRevision(tx, workshopId, job!.id, design, author);
+  return job!.id;
+}
+
+interface Done {
+  readonly ticked: ReadonlySet<string>;
+  readonly read: number;
+}
+
+const share = (part: number, whole: number): Progress => (whole > 0 && part >= whole ? 'solid' : part > 0 ? 'half' : 'hollow');
+
+/** Progress of the twelve stages, from the design's own content, the ticks and the readings. */
+export function stagesOf(design: Design, a: Assessment, done: Done, state: string): Progress[] {
+  const ticked = a.fit.filter((s) => done.ticked.has(s.id)).length;
+  const typedRuns = a.runs.filter((r) => r.spec.lengthFrom === 'typed').length;
+  const handed = state === 'handed over' || state === 'in service';
+  const stops = (stage: Stage): boolean => a.open.some((f) => f.severity === 'stop' && f.at.stage === stage);
+  const by: Record<Stage, Progress> = {
+    brief: design.brief.plate ? 'solid' : 'half',
+    loads: share(a.day.loads.length ? 1 : 0, 1),
+    supply: !a.supply.bank ? 'hollow' : stops('supply') ? 'half' : 'solid',
+    places: Object.keys(design.places).length ? 'solid' : a.gear.length > 1 ? 'half' : 'hollow',
+    runs: share(typedRuns, a.runs.length),
+    protection: a.runs.length === 0 ? 'hollow' : stops('protection') || stops('runs') ? 'half' : 'solid',
+    checks: a.open.length === 0 ? 'solid' : Object.keys(design.accepted).length ? 'half' : 'hollow',
+    order: ticked || state === 'quoted' || handed ? 'solid' : 'hollow',
+    fit: share(ticked, a.fit.length),
+    prove: share(done.read, a.prove.length),
+    'hand-over': handed ? 'solid' : 'hollow',
+    'look-after': state === 'in service' ? 'half' : 'hollow',
+  };
+  return STAGES.map((s) => by[s]);
+}
+
+function hold(a: Assessment, state: string, note: string): JobLine['hold'] {
+  const stop = a.open.find((f) => f.severity === 'stop');
+  if (state === 'handed over') return { mark: 'holds', say: 'handed over' };
+  if (state === 'in service') return { mark: 'look', say: note || 'in service' };
+  if (state === 'sign-off') return { mark: 'stop', say: note };
+  if (stop) return { mark: 'stop', say: inWords(stop).say };
+  if (state === 'quoted') return { mark: 'waits', say: `waiting: ${note}` };
+  return a.open.length ? { mark: 'look', say: `${a.open.length} to look at` } : { mark: 'holds', say: 'nothing' };
+}
+
+function next(a: Assessment, done: Done, state: string, note: string): JobLine['next'] {
+  const stop = a.open.find((f) => f.severity === 'stop');
+  if (!a.day.loads.length) return { stage: 'loads', say: 'Type what must run' };
+  if (state === 'handed over') return { stage: 'look-after', say: `First service: re-tighten ${a.runs.length * 4} joints` };
+  if (state === 'in service') return { stage: 'prove', say: 'Measure at the load that fails, circuit on' };
+  if (state === 'sign-off') return { stage: 'checks', say: 'Sign-off by the licensed electrician' };
+  if (stop) return { stage: stop.at.stage, say: inWords(stop).fix };
+  if (state === 'quoted') return { stage: 'order', say: 'Ask for an answer' };
+  const index = a.fit.findIndex((s) => !done.ticked.has(s.id));
+  if (done.ticked.size && index >= 0) return { stage: 'fit', say: `Fit, step ${index + 1} of ${a.fit.length}: ${a.fit[index]!.text}` };
+  const look = a.open[0];
+  return look ? { stage: look.at.stage, say: inWords(look).fix } : { stage: 'order', say: note || 'Order the parts' };
+}
+
+function line(job: typeof jobs.$inferSelect, revision: Revision, done: Done): JobLine {
+  const { design } = revision;
+  const a = assess(design, SHIPPED_CATALOGUE);
+  return {
+    id: job.id,
+    customer: design.brief.customer,
+    vehicle: VEHICLE_TEMPLATES[design.brief.vehicleKind].name,
+    plate: design.brief.plate,
+    promisedOn: job.promisedOn,
+    state: job.state,
+    note: job.note,
+    stages: stagesOf(design, a, done, job.state),
+    hold: hold(a, job.state, job.note),
+    next: next(a, done, job.state, job.note),
+  };
+}
+
+/** The bay sheet: all jobs by promised day, those without one last. */
+export async function baySheet(tx: Tx): Promise<JobLine[]> {
+  const rows = await tx.select().from(jobs).orderBy(sql`${jobs.promisedOn} nulls last`, asc(jobs.createdAt));
+  const newest = await newestOfAll(tx);
+  const lastTicks = await tx.selectDistinctOn([ticks.jobId, ticks.stepId]).from(ticks).orderBy(asc(ticks.jobId), asc(ticks.stepId), sql`${ticks.createdAt} desc`);
+  const readRows = await tx.selectDistinct({ jobId: readings.jobId, rowId: readings.rowId }).from(readings);
+  return rows.flatMap((job) => {
+    const revision = newest.get(job.id);
+    if (!revision) return [];
+    const ticked = new Set(lastTicks.filter((t) => t.jobId === job.id && t.done).map((t) => t.stepId));
+    return [line(job, revision, { ticked, read: readRows.filter((r) => r.jobId === job.id).length })];
+  });
+}

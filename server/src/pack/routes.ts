@@ -1,0 +1,30 @@
+import { assess, handOverPack, SHIPPED_CATALOGUE, VEHICLE_TEMPLATES } from '@meridex/core';
+import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
+import { z } from 'zod';
+import type { Database } from '../db/client.js';
+import { newestRevision } from '../designs/store.js';
+import { personOf, signedIn } from '../http/guard.js';
+import { latest, readingsOf } from '../readings/store.js';
+import { packPdf } from './paper.js';
+
+export const packRoutes =
+  (db: Database): FastifyPluginAsyncZod =>
+  async (app) => {
+    app.addHook('preHandler', signedIn(db));
+    app.get('/api/jobs/:jobId/pack.pdf', { schema: { params: z.object({ jobId: z.uuid() }) } }, async (request, reply) => {
+      const person = personOf(request);
+      const { jobId } = request.params;
+      const found = await db.inWorkshop(person.workshopId, async (tx) => {
+        const revision = await newestRevision(tx, jobId);
+        return revision && { revision, readings: latest(await readingsOf(tx, jobId)) };
+      });
+      if (!found) return reply.code(404).send({ message: 'This job is not in your workshop.' });
+      const { design, number } = found.revision;
+      const values = Object.fromEntries(Object.entries(found.readings).map(([row, r]) => [row, r.value]));
+      const taken = Object.fromEntries(Object.entries(found.readings).map(([row, r]) => [row, { value: r.value, at: r.at, by: r.author }]));
+      const pack = handOverPack(design, assess(design, SHIPPED_CATALOGUE, { readings: values }), VEHICLE_TEMPLATES[design.brief.vehicleKind].name, taken);
+      const pdf = await packPdf(pack, person.workshop, number, new Date().toISOString().slice(0, 10));
+      const name = `${pack.title.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-pack.pdf`;
+      return reply.header('content-disposition', `inline; filename="${name}"`).type('application/pdf').send(pdf);
+    });
+  };

@@ -40,7 +40,9 @@ const STAMP = join(ROOT, 'node_modules/.meridex-lock');
 
 /** Installs the npm packages when the lock file is not the one they were installed by. */
 export function needModules() {
-  const lock = createHash('sha256').update(readFileSync(join(ROOT, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(ROOT, 'package-lock.json')))
+    .digest('hex');
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lock) return;
   say('installing npm packages …');
   if (runShown('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']) !== 0) giveUp('npm ci did not finish; its own words are above');

@@ -47,11 +47,13 @@ export async function startServer(pg, { name, wishedPort, database = 'meridex' }
     env: { ...process.env, MERIDEX_DATABASE_URL: pg.url('meridex_app', database), MERIDEX_PORT: String(port), MERIDEX_WEB: join(ROOT, 'web/dist/browser') },
   });
   writeFileSync(pidFile, String(child.pid));
+  let started = false;
   const ended = new Promise((resolve) => child.once('exit', resolve));
   await Promise.race([
     new Promise((resolve) => child.stdout.on('data', (data) => String(data).includes('listening') && resolve())),
-    ended.then(() => giveUp('the server ended while starting; its words are above')),
+    ended.then(() => started || giveUp('the server ended while starting; its words are above')),
   ]);
+  started = true;
   return {
     address: `http://127.0.0.1:${port}`,
     pid: child.pid,

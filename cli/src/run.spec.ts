@@ -6,7 +6,12 @@ const vectors = fileURLToPath(new URL('../../core/vectors/', import.meta.url));
 const read = (name: string): string => readFileSync(vectors + name, 'utf8');
 
 describe('the command line', () => {
-  for (const [command, file] of [['size', 'run-sizing.json'], ['fuse', 'fuse-clearing.json'], ['formula', 'formulas.json'], ['trip', 'trips.json']] as const) {
+  for (const [command, file] of [
+    ['size', 'run-sizing.json'],
+    ['fuse', 'fuse-clearing.json'],
+    ['formula', 'formulas.json'],
+    ['trip', 'trips.json'],
+  ] as const) {
     it(`answers every case of ${file} under its name`, () => {
       const cases = (JSON.parse(read(file)) as { cases: { name: string }[] }).cases;
       const outcome = run(command, read(file));

@@ -42,7 +42,11 @@ function onJob(command: 'assess' | 'order', document: unknown): Outcome {
   if (!read.ok) return bad(read.message);
   const a = assess(read.design, SHIPPED_CATALOGUE);
   if (command === 'order') return { code: 0, out: orderCsv(a.order), err: '' };
-  return good({ tellTales: a.tellTales, runs: a.runs.map((r) => (r.ok ? { run: r.spec.name, ...r.figures, below: undefined, window: undefined } : { run: r.spec.name, error: r.error })), findings: a.open.map((f) => ({ ...f, ...inWords(f) })) });
+  return good({
+    tellTales: a.tellTales,
+    runs: a.runs.map((r) => (r.ok ? { run: r.spec.name, ...r.figures, below: undefined, window: undefined } : { run: r.spec.name, error: r.error })),
+    findings: a.open.map((f) => ({ ...f, ...inWords(f) })),
+  });
 }
 
 /** Runs one command on the text of a file. */

@@ -52,7 +52,10 @@ export function judgeRuns(runs: readonly Fitted[], design: Design, bank: Bank): 
     alternatorV: design.brief.vehicleV * 1.2,
     isolatorClosed: true,
   };
-  const most = shortCurrents(designCircuit(runs, design, bank, all), inCircuit.map((f) => shortAt(f, false)));
+  const most = shortCurrents(
+    designCircuit(runs, design, bank, all),
+    inCircuit.map((f) => shortAt(f, false)),
+  );
   const least = smallest(runs, design, bank, inCircuit, starting);
   const out = new Map<string, RunFuse[]>(runs.map((r) => [r.spec.id, []]));
   for (const f of fuses) {

@@ -71,5 +71,7 @@ export function sizeRuns(specs: readonly RunSpec[], design: Design, bank: Bank |
 function reachable(runs: readonly Fitted[]): Fitted[] {
   const ids = new Set(runs.map((r) => r.spec.id));
   const blockFed = ids.has('bus-block');
-  return runs.filter((r) => (r.spec.from.gear === 'block' ? blockFed : true) && (r.spec.id !== 'start-charger' || ids.has('charger-bus')) && (r.spec.id !== 'start-isolator' || ids.has('isolator-bus')));
+  return runs.filter(
+    (r) => (r.spec.from.gear === 'block' ? blockFed : true) && (r.spec.id !== 'start-charger' || ids.has('charger-bus')) && (r.spec.id !== 'start-isolator' || ids.has('isolator-bus')),
+  );
 }

@@ -96,7 +96,7 @@ function figuresOf(spec: RunSpec, type: FuseType, choice: RunChoice, up: Upstrea
     dropV: r.dropV,
     dropPercent: r.dropPercent,
     pathDropPercent: up.dropPercent + r.dropPercent,
-    arrivesV: spec.sourceV - up.dropV - r.dropV,
+    arrivesV: spec.terminalV ?? spec.sourceV - up.dropV - r.dropV,
     boundBy: spec.edit.areaMm2 ? 'typed' : byFault ? 'fault' : r.boundBy,
     below: r.below,
     window: fuseWindow(type, r.currentA, parts),

@@ -17,16 +17,7 @@ import { SOLAR_CONTROLLER_PARTS } from './kinds/solar-controller/parts.js';
 import { solarControllerSchema } from './kinds/solar-controller/schema.js';
 
 /** A part of any kind, told apart by `kind`. */
-export const partSchema = z.discriminatedUnion('kind', [
-  batterySchema,
-  dcdcSchema,
-  isolatorSchema,
-  panelSchema,
-  solarControllerSchema,
-  mainsChargerSchema,
-  inverterSchema,
-  fuseBlockSchema,
-]);
+export const partSchema = z.discriminatedUnion('kind', [batterySchema, dcdcSchema, isolatorSchema, panelSchema, solarControllerSchema, mainsChargerSchema, inverterSchema, fuseBlockSchema]);
 export type Part = z.infer<typeof partSchema>;
 export type PartKind = Part['kind'];
 export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>;

@@ -1,6 +1,13 @@
 import { blankDesign, type Design, type Load } from '../design/index.js';
 
-type Row = readonly [name: string, draw: string, use: string, when: Load['when']['at'] | readonly (readonly [number, number])[], purpose: Load['purpose'], extra?: Partial<Pick<Load, 'supply' | 'critical'>>];
+type Row = readonly [
+  name: string,
+  draw: string,
+  use: string,
+  when: Load['when']['at'] | readonly (readonly [number, number])[],
+  purpose: Load['purpose'],
+  extra?: Partial<Pick<Load, 'supply' | 'critical'>>,
+];
 
 /** Loads from rows as short as a load list on paper: `['lights', '18 W', '100 %', 'evening', 'lights']`. */
 export function loadsFrom(rows: readonly Row[]): Design['loads'] {

@@ -24,7 +24,14 @@ const vet: DemoJob = {
   tickedShare: 0.35,
   readings: 'none',
   design: designWith('Bellbird Ranges Mobile Vet', {
-    brief: { vehicleKind: 'canopy-ute', plate: 'BRV 27', alternator: { ratedA: 180, voltage: 'variable' }, trip: { days: 4, drivingH: 3, month: 1, latitudeDeg: -34, ambientC: 32 }, payloadLeftKg: 420, notes: 'The vaccine fridge must not go off. Steriliser twice a day, ten minutes each.' },
+    brief: {
+      vehicleKind: 'canopy-ute',
+      plate: 'BRV 27',
+      alternator: { ratedA: 180, voltage: 'variable' },
+      trip: { days: 4, drivingH: 3, month: 1, latitudeDeg: -34, ambientC: 32 },
+      payloadLeftKg: 420,
+      notes: 'The vaccine fridge must not go off. Steriliser twice a day, ten minutes each.',
+    },
     supply: { battery: { part: 'bat-lfp-200', count: 1 }, dcdc: 'dcdc-40-dual', sun: { panel: 'pv-200', count: 1, controller: null }, inverter: 'inv-1600', fuseBlock: 'fb-12', startingAh: 90 },
     loads: [
       ['vaccine fridge', '55 W', '45 %', 'all day', 'fridge', { critical: true }],
@@ -32,7 +39,17 @@ const vet: DemoJob = {
       ['examination light', '18 W', '2 h', 'daytime', 'lights'],
       ['tablet and phone sockets', '30 W', '4 h', 'daytime', 'sockets'],
       ['water pump', '60 W', '0.3 h', 'daytime', 'pump'],
-      ['instrument steriliser', '1400 W', '0.3 h', [[7, 8], [17, 18]], 'other', { supply: 'mains' }],
+      [
+        'instrument steriliser',
+        '1400 W',
+        '0.3 h',
+        [
+          [7, 8],
+          [17, 18],
+        ],
+        'other',
+        { supply: 'mains' },
+      ],
     ],
     runs: { 'start-charger': { outM: 6.4 }, 'charger-bus': { outM: 0.9 }, 'bus-inverter': { outM: 0.7 }, 'bus-block': { outM: 1.1 }, 'load-l1': { outM: 2.3 } },
   }),
@@ -46,8 +63,22 @@ const bookmobile: DemoJob = {
   tickedShare: 0.97,
   readings: 'good',
   design: designWith('Two Creeks Bookmobile', {
-    brief: { vehicleKind: 'caravan', plate: 'TCB 08', alternator: { ratedA: 180, voltage: 'variable' }, trip: { days: 5, drivingH: 1, month: 10, latitudeDeg: -35, ambientC: 26 }, payloadLeftKg: 260, notes: 'Reading lights on a timer, lift motor for the ramp, heat pump only on mains.' },
-    supply: { battery: { part: 'bat-lfp-120', count: 2 }, dcdc: 'dcdc-40', sun: { panel: 'pv-160', count: 3, controller: 'mppt-40' }, mains: { charger: 'mc-25', hoursADay: 0 }, inverter: 'inv-1000', fuseBlock: 'fb-12' },
+    brief: {
+      vehicleKind: 'caravan',
+      plate: 'TCB 08',
+      alternator: { ratedA: 180, voltage: 'variable' },
+      trip: { days: 5, drivingH: 1, month: 10, latitudeDeg: -35, ambientC: 26 },
+      payloadLeftKg: 260,
+      notes: 'Reading lights on a timer, lift motor for the ramp, heat pump only on mains.',
+    },
+    supply: {
+      battery: { part: 'bat-lfp-120', count: 2 },
+      dcdc: 'dcdc-40',
+      sun: { panel: 'pv-160', count: 3, controller: 'mppt-40' },
+      mains: { charger: 'mc-25', hoursADay: 0 },
+      inverter: 'inv-1000',
+      fuseBlock: 'fb-12',
+    },
     loads: [
       ['reading lights', '40 W', '5 h', [[9, 19]], 'lights'],
       ['step light', '5 W', '100 %', 'evening', 'lights'],
@@ -70,8 +101,22 @@ const survey: DemoJob = {
   tickedShare: 0,
   readings: 'none',
   design: designWith('Stonefly Catchment Survey', {
-    brief: { vehicleKind: 'wagon', plate: 'SCS 11', alternator: { ratedA: 150, voltage: 'variable' }, trip: { days: 6, drivingH: 2, month: 7, latitudeDeg: -38, ambientC: 9 }, payloadLeftKg: 310, notes: 'Samples below −20 °C. Winter trips with little sun; the kept starting battery is two years old.' },
-    supply: { battery: { part: 'bat-lfp-280', count: 1 }, dcdc: 'dcdc-40-dual', sun: { panel: 'pv-110', count: 2, controller: null }, mains: { charger: 'mc-40', hoursADay: 0 }, fuseBlock: 'fb-12', startingAh: 95 },
+    brief: {
+      vehicleKind: 'wagon',
+      plate: 'SCS 11',
+      alternator: { ratedA: 150, voltage: 'variable' },
+      trip: { days: 6, drivingH: 2, month: 7, latitudeDeg: -38, ambientC: 9 },
+      payloadLeftKg: 310,
+      notes: 'Samples below −20 °C. Winter trips with little sun; the kept starting battery is two years old.',
+    },
+    supply: {
+      battery: { part: 'bat-lfp-280', count: 1 },
+      dcdc: 'dcdc-40-dual',
+      sun: { panel: 'pv-110', count: 2, controller: null },
+      mains: { charger: 'mc-40', hoursADay: 0 },
+      fuseBlock: 'fb-12',
+      startingAh: 95,
+    },
     loads: [
       ['sample freezer', '75 W', '50 %', 'all day', 'fridge', { critical: true }],
       ['water recorders', '20 W', '10 h', 'daytime', 'electronics'],
@@ -92,7 +137,14 @@ const bees: DemoJob = {
   tickedShare: 1,
   readings: 'good',
   design: designWith('Cinderbush Orchard Bees', {
-    brief: { vehicleKind: 'tray-back', plate: 'COB 05', alternator: { ratedA: 140, voltage: 'fixed' }, trip: { days: 2, drivingH: 3, month: 11, latitudeDeg: -36, ambientC: 24 }, payloadLeftKg: 650, notes: 'Simple and cheap, done right: red lights for the hives, a pump, a small fridge for lunch and queens.' },
+    brief: {
+      vehicleKind: 'tray-back',
+      plate: 'COB 05',
+      alternator: { ratedA: 140, voltage: 'fixed' },
+      trip: { days: 2, drivingH: 3, month: 11, latitudeDeg: -36, ambientC: 24 },
+      payloadLeftKg: 650,
+      notes: 'Simple and cheap, done right: red lights for the hives, a pump, a small fridge for lunch and queens.',
+    },
     supply: { battery: { part: 'bat-agm-120', count: 1 }, isolation: 'isolator', dcdc: null, isolator: 'iso-140', sun: { panel: null, count: 1, controller: null }, fuseBlock: 'fb-6' },
     loads: [
       ['small fridge', '38 W', '35 %', 'all day', 'fridge'],
@@ -121,8 +173,25 @@ const cinema: DemoJob = {
   tickedShare: 0,
   readings: 'none',
   design: designWith('Lantern Street Cinema', {
-    brief: { vehicleKind: 'light-truck', plate: 'LSC 24', vehicleV: 24, alternator: { ratedA: 110, voltage: 'fixed' }, trip: { days: 3, drivingH: 0, month: 2, latitudeDeg: -33, ambientC: 26 }, payloadLeftKg: 900, notes: 'Runs still: no driving on show nights. Projector and sound together for three hours; mains at the hall overnight.' },
-    supply: { houseV: 24, battery: { part: 'bat-lfp-280', count: 4 }, dcdc: 'dcdc-24-24-25', mains: { charger: 'mc-24-25', hoursADay: 9 }, inverter: 'inv-24-2400', fuseBlock: 'fb-6', sun: { panel: null, count: 1, controller: null }, startingAh: 120 },
+    brief: {
+      vehicleKind: 'light-truck',
+      plate: 'LSC 24',
+      vehicleV: 24,
+      alternator: { ratedA: 110, voltage: 'fixed' },
+      trip: { days: 3, drivingH: 0, month: 2, latitudeDeg: -33, ambientC: 26 },
+      payloadLeftKg: 900,
+      notes: 'Runs still: no driving on show nights. Projector and sound together for three hours; mains at the hall overnight.',
+    },
+    supply: {
+      houseV: 24,
+      battery: { part: 'bat-lfp-280', count: 4 },
+      dcdc: 'dcdc-24-24-25',
+      mains: { charger: 'mc-24-25', hoursADay: 9 },
+      inverter: 'inv-24-2400',
+      fuseBlock: 'fb-6',
+      sun: { panel: null, count: 1, controller: null },
+      startingAh: 120,
+    },
     loads: [
       ['projector', '650 W', '3 h', [[19, 23]], 'other', { supply: 'mains', critical: true }],
       ['sound desk and amplifiers', '900 W', '3 h', [[19, 23]], 'other', { supply: 'mains' }],
@@ -141,8 +210,22 @@ const playgroup: DemoJob = {
   tickedShare: 1,
   readings: 'one off',
   design: designWith('Gumnut Travelling Playgroup', {
-    brief: { vehicleKind: 'camper', plate: 'GTP 03', alternator: { ratedA: 130, voltage: 'variable' }, trip: { days: 3, drivingH: 2, month: 9, latitudeDeg: -33, ambientC: 22 }, payloadLeftKg: 180, notes: 'Behind a loaned van. Mains at halls; pump and urn.' },
-    supply: { battery: { part: 'bat-gel-100', count: 2 }, dcdc: 'dcdc-25-dual', sun: { panel: 'pv-120-fold', count: 1, controller: null }, mains: { charger: 'mc-25', hoursADay: 8 }, inverter: 'inv-600', fuseBlock: 'fb-6' },
+    brief: {
+      vehicleKind: 'camper',
+      plate: 'GTP 03',
+      alternator: { ratedA: 130, voltage: 'variable' },
+      trip: { days: 3, drivingH: 2, month: 9, latitudeDeg: -33, ambientC: 22 },
+      payloadLeftKg: 180,
+      notes: 'Behind a loaned van. Mains at halls; pump and urn.',
+    },
+    supply: {
+      battery: { part: 'bat-gel-100', count: 2 },
+      dcdc: 'dcdc-25-dual',
+      sun: { panel: 'pv-120-fold', count: 1, controller: null },
+      mains: { charger: 'mc-25', hoursADay: 8 },
+      inverter: 'inv-600',
+      fuseBlock: 'fb-6',
+    },
     loads: [
       ['water pump', '60 W', '1 h', 'daytime', 'pump'],
       ['awning lights', '20 W', '3 h', 'evening', 'lights'],

@@ -43,14 +43,8 @@ export const loadSchema = z.object({
   supply: z.enum(['dc', 'mains']),
   draw: z.object({ unit: z.enum(['W', 'A']), value: z.number().min(0).max(100000) }),
   /** How much of its hours it runs: a share of them, or so many hours a day. */
-  use: z.discriminatedUnion('by', [
-    z.object({ by: z.literal('duty'), duty: z.number().min(0).max(1) }),
-    z.object({ by: z.literal('hours'), hours: hour }),
-  ]),
-  when: z.discriminatedUnion('at', [
-    z.object({ at: z.enum(['all day', 'daytime', 'evening', 'night', 'driving']) }),
-    z.object({ at: z.literal('hours'), spans: z.array(spanSchema).max(12) }),
-  ]),
+  use: z.discriminatedUnion('by', [z.object({ by: z.literal('duty'), duty: z.number().min(0).max(1) }), z.object({ by: z.literal('hours'), hours: hour })]),
+  when: z.discriminatedUnion('at', [z.object({ at: z.enum(['all day', 'daytime', 'evening', 'night', 'driving']) }), z.object({ at: z.literal('hours'), spans: z.array(spanSchema).max(12) })]),
   critical: z.boolean(),
 });
 

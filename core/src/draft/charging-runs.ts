@@ -34,6 +34,7 @@ function dcdcRuns(c: DraftContext, next: () => number): RunSpec[] {
       demand: { currentA },
       demandWhy: `${figure(inputW, 0)} W in at the charger’s cut-out of ${part.cutOutV} V, where it draws most`,
       sourceV: part.cutOutV,
+      terminalV: part.cutOutV,
       nominalV: c.design.brief.vehicleV,
       limit: supplyLimit(c.design, 'dcdcInput', 'input of a DC-DC charger'),
       fuseKinds: BOLTED,

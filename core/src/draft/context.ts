@@ -25,6 +25,7 @@ type Given = Pick<RunSpec, 'id' | 'name' | 'group' | 'from' | 'to' | 'demand' | 
   readonly minAreaMm2?: number;
   /** A coupling on the way: its rating, A. */
   readonly plugA?: number;
+  readonly terminalV?: number;
   /** Length where the picture cannot tell, m. */
   readonly closeByM?: number;
 };
@@ -45,17 +46,14 @@ export function makeRun(c: DraftContext, number: number, given: Given): RunSpec 
   const estimateM = given.closeByM ?? pathLengthM(runPath(template, from, to, 0));
   const outM = edit.outM ?? estimateM;
   const crossesFloor = from.zone !== to.zone && from.zone !== 'roof' && to.zone !== 'roof';
-  const zones = [
-    { name: from.zoneName, ambientC: from.ambientC },
-    { name: to.zoneName, ambientC: to.ambientC },
-    ...(crossesFloor ? [{ name: 'under the floor', ambientC: 50 }] : []),
-  ];
+  const zones = [{ name: from.zoneName, ambientC: from.ambientC }, { name: to.zoneName, ambientC: to.ambientC }, ...(crossesFloor ? [{ name: 'under the floor', ambientC: 50 }] : [])];
   const hottest = zones.reduce((hot, z) => (z.ambientC > hot.ambientC ? z : hot));
   const plug = given.plugA ? [{ what: `${given.plugA} A plug`, ratingA: given.plugA }] : [];
   return {
     ...given,
     number,
     parent: given.parent ?? null,
+    terminalV: given.terminalV ?? null,
     pathLimitPercent: given.limit.percent,
     limitWhy: given.limit.why,
     weak: [...(given.weak ?? []), ...plug],

@@ -27,7 +27,8 @@ export interface Why {
 const typedOr = (typed: unknown, other: Origin): Origin => (typed === undefined ? other : 'typed');
 
 function whyCurrent(spec: RunSpec, f: RunFigures): Why {
-  const demand: WhyInput = 'powerW' in spec.demand ? { name: 'power', value: `${figure(spec.demand.powerW, 0)} W`, origin: 'computed' } : { name: 'current', value: `${amps(spec.demand.currentA)} A`, origin: 'computed' };
+  const demand: WhyInput =
+    'powerW' in spec.demand ? { name: 'power', value: `${figure(spec.demand.powerW, 0)} W`, origin: 'computed' } : { name: 'current', value: `${amps(spec.demand.currentA)} A`, origin: 'computed' };
   const power = 'powerW' in spec.demand;
   return {
     figure: 'current',

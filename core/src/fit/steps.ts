@@ -70,7 +70,16 @@ export function fitSteps(gear: readonly Gear[], runs: readonly SizedRun[], licen
   const fitted = runs.filter((r): r is Fitted => r.ok);
   const place = gear
     .filter((g) => g.role !== 'starting')
-    .map((g): FitStep => ({ id: `place-${g.id}`, section: 'place the gear', text: `Fix ${g.name} in the ${g.zoneName}`, ...(g.role === 'house' ? { detail: 'Restraint: 10 g forward, 6 g sideways, 5 g up as planning figures', caution: 'Batteries burn and vent gas: sealed and vented where people sit or sleep.' } : {}) }));
-  const mains: FitStep[] = licensed ? [{ id: 'power-licensed', section: 'first power', text: 'Have the 230 V side done and signed by the licensed electrician', caution: '230 V is not part of this list.' }] : [];
+    .map((g): FitStep => ({
+      id: `place-${g.id}`,
+      section: 'place the gear',
+      text: `Fix ${g.name} in the ${g.zoneName}`,
+      ...(g.role === 'house'
+        ? { detail: 'Restraint: 10 g forward, 6 g sideways, 5 g up as planning figures', caution: 'Batteries burn and vent gas: sealed and vented where people sit or sleep.' }
+        : {}),
+    }));
+  const mains: FitStep[] = licensed
+    ? [{ id: 'power-licensed', section: 'first power', text: 'Have the 230 V side done and signed by the licensed electrician', caution: '230 V is not part of this list.' }]
+    : [];
   return [...SAFE, ...place, ...fitted.map(pullStep), ...fitted.flatMap(joinSteps), ...POWER, ...mains];
 }

@@ -51,7 +51,7 @@ export function readUse(text: string): { readonly ok: true; readonly use: Load['
 }
 
 function readLine(line: string, order: number): Load | string | null {
-  const cells = line.split(line.includes('\t') ? '\t' : /;|,(?!\d)/).map((c) => c.trim());
+  const cells = line.split(line.includes('\t') ? '\t' : /;|(?<!\d),|,(?!\d)/).map((c) => c.trim());
   const [name, drawText, useText = '100 %', ...rest] = cells;
   if (!name || (order === 1 && /^(name|load|appliance)/i.test(name))) return null;
   if (drawText === undefined) return `“${line.trim()}”: a name and a draw are needed, such as “fridge, 55 W, 35 %”.`;
@@ -61,7 +61,16 @@ function readLine(line: string, order: number): Load | string | null {
   if (!use.ok) return `“${name}”: ${use.message}`;
   const tail = rest.join(' ');
   const when = WHEN.find(([re]) => rest.some((c) => re.test(c)))?.[1] ?? 'all day';
-  return { order, name: name.slice(0, 80), purpose: purposeOf(name), supply: MAINS.test(tail) ? 'mains' : 'dc', draw: draw.draw, use: use.use, when: { at: when }, critical: /critical|must/i.test(tail) };
+  return {
+    order,
+    name: name.slice(0, 80),
+    purpose: purposeOf(name),
+    supply: MAINS.test(tail) ? 'mains' : 'dc',
+    draw: draw.draw,
+    use: use.use,
+    when: { at: when },
+    critical: /critical|must/i.test(tail),
+  };
 }
 
 /**

@@ -52,7 +52,12 @@ function circuits(a: Assessment): PackTable {
 function fuses(a: Assessment): PackTable {
   const rows = a.runs.flatMap((r) =>
     r.ok
-      ? r.spec.ends.map((e) => [`${r.spec.number}${r.spec.ends.length > 1 ? (e.at === 'from' ? 'a' : 'b') : ''}`, e.at === 'from' ? r.spec.from.name : r.spec.to.name, `${FUSE_KINDS[r.figures.fuseType].name} ${rating(r.figures.fuseA)} A`, r.spec.to.name])
+      ? r.spec.ends.map((e) => [
+          `${r.spec.number}${r.spec.ends.length > 1 ? (e.at === 'from' ? 'a' : 'b') : ''}`,
+          e.at === 'from' ? r.spec.from.name : r.spec.to.name,
+          `${FUSE_KINDS[r.figures.fuseType].name} ${rating(r.figures.fuseA)} A`,
+          r.spec.to.name,
+        ])
       : [],
   );
   return { title: 'Fuse map', headings: ['No.', 'Where', 'Fuse', 'Feeds'], rows, right: [] };

@@ -4,10 +4,13 @@ import type { Circuit } from './circuit.js';
 export function unknownNodes(circuit: Circuit): string[] {
   const known = new Set(circuit.nodes).add(circuit.ground);
   const strange = new Set<string>();
-  const look = (n: string): void => void (known.has(n) || strange.add(n));
-  for (const r of circuit.resistors) (look(r.a), look(r.b));
-  for (const s of circuit.sources) (look(s.plus), look(s.minus));
-  for (const l of circuit.loads) (look(l.plus), look(l.minus));
+  const look = (a: string, b: string): void => {
+    if (!known.has(a)) strange.add(a);
+    if (!known.has(b)) strange.add(b);
+  };
+  for (const r of circuit.resistors) look(r.a, r.b);
+  for (const s of circuit.sources) look(s.plus, s.minus);
+  for (const l of circuit.loads) look(l.plus, l.minus);
   return [...strange];
 }
 

@@ -30,7 +30,7 @@ export function eliminate(size: number, from: Int32Array, to: Int32Array): Elimi
   const order = new Int32Array(size);
   const place = new Int32Array(size).fill(-1);
   const touched: number[][] = [];
-  for (let position = 0, degree = 0; position < size; ) {
+  for (let position = 0, degree = 0; position < size;) {
     const bucket = buckets[degree];
     const u = bucket?.pop();
     if (u === undefined) {

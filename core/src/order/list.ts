@@ -87,19 +87,43 @@ function addRun(basket: Basket, run: Fitted): void {
   for (const end of spec.ends) {
     const kind = FUSE_KINDS[f.fuseType];
     const noun = f.fuseType === 'breaker' ? '' : ' fuse';
-    basket.add({ key: `fuse-${f.fuseType}-${f.fuseA}`, group: 'protection', what: `${kind.name}${noun} ${rating(f.fuseA)} A`, quantity: 1, unit: 'pc', priceEach: PRICE.fuse[f.fuseType], kg: 0.02 }, use);
+    basket.add(
+      { key: `fuse-${f.fuseType}-${f.fuseA}`, group: 'protection', what: `${kind.name}${noun} ${rating(f.fuseA)} A`, quantity: 1, unit: 'pc', priceEach: PRICE.fuse[f.fuseType], kg: 0.02 },
+      use,
+    );
     const held = f.fuseType === 'breaker' || (spec.from.gear === 'block' && end.at === 'from');
-    if (!held) basket.add({ key: `holder-${f.fuseType}`, group: 'protection', what: `holder for ${kind.name} fuse, with cover`, quantity: 1, unit: 'pc', priceEach: PRICE.holder[f.fuseType] || 9, kg: 0.1 }, use);
+    if (!held)
+      basket.add(
+        { key: `holder-${f.fuseType}`, group: 'protection', what: `holder for ${kind.name} fuse, with cover`, quantity: 1, unit: 'pc', priceEach: PRICE.holder[f.fuseType] || 9, kg: 0.1 },
+        use,
+      );
   }
   const perM = PRICE.cableBase + PRICE.cablePerMm2 * f.areaMm2;
-  for (const [colour, lengthM] of [['red', spec.outM], ['black', spec.backM]] as const) {
-    basket.add({ key: `cable-${f.size}-${colour}`, group: 'cable', what: `cable ${f.size} ${colour}`, quantity: lengthM, unit: 'm', priceEach: perM, kg: lengthM * copperKgPerM(f.areaMm2) * 1.25 }, use);
+  for (const [colour, lengthM] of [
+    ['red', spec.outM],
+    ['black', spec.backM],
+  ] as const) {
+    basket.add(
+      { key: `cable-${f.size}-${colour}`, group: 'cable', what: `cable ${f.size} ${colour}`, quantity: lengthM, unit: 'm', priceEach: perM, kg: lengthM * copperKgPerM(f.areaMm2) * 1.25 },
+      use,
+    );
   }
   const large = f.areaMm2 >= 10;
   basket.add({ key: lugText(run), group: 'joints', what: lugText(run), quantity: 4, unit: 'pc', priceEach: large ? PRICE.lugLarge : PRICE.lugSmall, kg: 0.02 }, use);
   basket.add({ key: `shrink-${f.size}`, group: 'joints', what: `heat-shrink for ${f.size}, with glue`, quantity: 4, unit: 'pc', priceEach: 0.5, kg: 0 }, use);
   for (const plug of spec.weak.filter((w) => w.what.endsWith('A plug'))) {
-    basket.add({ key: `plug-${plug.ratingA}`, group: 'joints', what: `Anderson plug pair ${plug.ratingA} A, with cover`, quantity: 1, unit: 'pc', priceEach: plug.ratingA > 50 ? PRICE.plugPair[175] : PRICE.plugPair[50], kg: 0.2 }, use);
+    basket.add(
+      {
+        key: `plug-${plug.ratingA}`,
+        group: 'joints',
+        what: `Anderson plug pair ${plug.ratingA} A, with cover`,
+        quantity: 1,
+        unit: 'pc',
+        priceEach: plug.ratingA > 50 ? PRICE.plugPair[175] : PRICE.plugPair[50],
+        kg: 0.2,
+      },
+      use,
+    );
   }
   basket.add({ key: 'label', group: 'sundries', what: 'cable label, printed', quantity: 4, unit: 'pc', priceEach: PRICE.label, kg: 0 }, use);
 }
@@ -107,7 +131,8 @@ function addRun(basket: Basket, run: Fitted): void {
 function addPanelFuses(basket: Basket, array: SolarArray | null): void {
   if (!array?.panelFuseFromA) return;
   const fits = fuseWindow('blade', array.panelFuseFromA * 0.8, [{ what: 'panel', ratingA: array.panel.maxFuseA }]).fitsA[0];
-  if (fits) basket.add({ key: `panel-fuse-${fits}`, group: 'protection', what: `in-line panel fuse ${rating(fits)} A, weatherproof`, quantity: array.count, unit: 'pc', priceEach: 14, kg: 0.05 }, 'panels');
+  if (fits)
+    basket.add({ key: `panel-fuse-${fits}`, group: 'protection', what: `in-line panel fuse ${rating(fits)} A, weatherproof`, quantity: array.count, unit: 'pc', priceEach: 14, kg: 0.05 }, 'panels');
 }
 
 function cutsOf(run: Fitted): Cut[] {

@@ -28,7 +28,8 @@ export function judgeReading(e: Expected, read: number): Judged {
   const difference = read - e.expected;
   const size = Math.abs(difference);
   const by = `${figure(size, 2)} ${e.unit}`;
-  if (e.mostV !== null && read > e.mostV) return { verdict: 'impossible', difference, say: `More volts than the battery itself has (${figure(e.mostV, 2)} V with both tolerances): check the meter, and read the battery’s posts again.` };
+  if (e.mostV !== null && read > e.mostV)
+    return { verdict: 'impossible', difference, say: `More volts than the battery itself has (${figure(e.mostV, 2)} V with both tolerances): check the meter, and read the battery’s posts again.` };
   if (size <= e.tolerance) return { verdict: 'agrees', difference, say: `Agrees within ± ${figure(e.tolerance, 2)} ${e.unit}.` };
   if (size <= 2 * e.tolerance) return { verdict: 'near', difference, say: `Near: ${by} ${difference < 0 ? 'low' : 'high'}. Read it again with the load settled.` };
   if (e.run === null) return { verdict: 'off', difference, say: `Off by ${by}: is the battery rested, charged and alone?` };

@@ -36,5 +36,4 @@ export interface RunFigures {
 
 /** A run with its figures, or with what keeps it from having any. */
 export type SizedRun =
-  | { readonly spec: RunSpec; readonly ok: true; readonly figures: RunFigures }
-  | { readonly spec: RunSpec; readonly ok: false; readonly error: SizingError; readonly tried: readonly SizeTried[] };
+  { readonly spec: RunSpec; readonly ok: true; readonly figures: RunFigures } | { readonly spec: RunSpec; readonly ok: false; readonly error: SizingError; readonly tried: readonly SizeTried[] };

@@ -32,6 +32,8 @@ export interface RunSpec {
   readonly demandWhy: string;
   /** Lowest volts at the start of the run's path, V. */
   readonly sourceV: number;
+  /** Volts that are known at the run's end, where they, not the source's, set the demand; null otherwise. */
+  readonly terminalV: number | null;
   readonly nominalV: number;
   /** Run nearer to the source, whose drop counts towards this run's limit. */
   readonly parent: string | null;

@@ -12,7 +12,10 @@ export const fuseCannotBreak: Rule = {
       r.ok
         ? r.figures.fuses
             .filter((f) => f.maxA > f.breakingA)
-            .map((f) => ({ at: { stage: 'protection' as const, about: r.spec.id }, values: { run: r.spec.name, kind: FUSE_KINDS[f.type].name, fuse: rating(f.ratingA), short: faultCurrent(f.maxA), breaks: faultCurrent(f.breakingA) } }))
+            .map((f) => ({
+              at: { stage: 'protection' as const, about: r.spec.id },
+              values: { run: r.spec.name, kind: FUSE_KINDS[f.type].name, fuse: rating(f.ratingA), short: faultCurrent(f.maxA), breaks: faultCurrent(f.breakingA) },
+            }))
         : [],
     ),
   say: (v) => `${v['run']}: a short gives ${v['short']}; the ${v['kind']} fuse of ${v['fuse']} A breaks ${v['breaks']}.`,

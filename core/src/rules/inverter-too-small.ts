@@ -6,9 +6,7 @@ export const inverterTooSmall: Rule = {
   basis: 'rated output of the inverter’s data sheet',
   why: 'An overloaded inverter shuts off, and takes every mains load with it.',
   test: ({ day, supply }) =>
-    supply.inverter && day.mainsPeakW > supply.inverter.ratedW
-      ? [{ at: { stage: 'supply', about: 'inverter' }, values: { wants: Math.round(day.mainsPeakW), gives: supply.inverter.ratedW } }]
-      : [],
+    supply.inverter && day.mainsPeakW > supply.inverter.ratedW ? [{ at: { stage: 'supply', about: 'inverter' }, values: { wants: Math.round(day.mainsPeakW), gives: supply.inverter.ratedW } }] : [],
   say: (v) => `Mains loads want ${v['wants']} W at once; the inverter gives ${v['gives']} W.`,
   fix: () => 'Choose a bigger inverter, or keep the loads apart in their hours.',
 };

@@ -8,7 +8,9 @@ export const isolationAdvice: Rule = {
   basis: 'the schools differ; the advice says why',
   why: 'How the two batteries are kept apart decides whether either of them lasts.',
   test: ({ supply: { isolation } }) =>
-    isolation.agrees || isolation.chosen === 'none' ? [] : [{ at: { stage: 'supply', about: 'charger' }, values: { advised: isolation.advised, chosen: isolation.chosen, reason: isolation.reasons[0]! } }],
+    isolation.agrees || isolation.chosen === 'none'
+      ? []
+      : [{ at: { stage: 'supply', about: 'charger' }, values: { advised: isolation.advised, chosen: isolation.chosen, reason: isolation.reasons[0]! } }],
   say: (v) => `${NAME[String(v['chosen'])]} is chosen; advised is ${NAME[String(v['advised'])]}: ${v['reason']}.`,
   fix: () => 'Change it under Supply, or accept it with the reason.',
 };

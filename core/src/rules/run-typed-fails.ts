@@ -9,7 +9,8 @@ function wrong(run: SizedRun): Found[] {
   const at = { stage: 'runs' as const, about: spec.id };
   const base = { run: spec.name, size: areaInWords(f.areaMm2) };
   const out: Found[] = [];
-  if (f.pathDropPercent > spec.pathLimitPercent + 1e-9) out.push({ at, severity: 'look', values: { ...base, what: 'drop', percent: figure(f.pathDropPercent, 1), limit: spec.pathLimitPercent, volts: figure(f.dropV, 2) } });
+  if (f.pathDropPercent > spec.pathLimitPercent + 1e-9)
+    out.push({ at, severity: 'look', values: { ...base, what: 'drop', percent: figure(f.pathDropPercent, 1), limit: spec.pathLimitPercent, volts: figure(f.dropV, 2) } });
   if (f.fuseA > f.window.to.ratingA + 1e-9) out.push({ at, values: { ...base, what: 'fuse', fuse: rating(f.fuseA), weak: f.window.to.what, limit: figure(f.window.to.ratingA, 0) } });
   if (f.fuseA < f.window.fromA - 1e-9) out.push({ at, severity: 'look', values: { ...base, what: 'small', fuse: rating(f.fuseA), wants: figure(f.window.fromA, 1) } });
   return out;
@@ -26,5 +27,6 @@ export const runTypedFails: Rule = {
     if (v['what'] === 'small') return `${v['run']}: a ${v['fuse']} A fuse carries less than the ${v['wants']} A it needs all day.`;
     return `${v['run']}: a ${v['fuse']} A fuse does not protect the ${v['weak']} of ${v['limit']} A.`;
   },
-  fix: (v) => (v['what'] === 'drop' ? 'A thicker cable, a shorter run, or accept it with a reason.' : v['what'] === 'small' ? 'A bigger fuse, with the cable for it.' : 'A smaller fuse or a thicker cable.'),
+  fix: (v) =>
+    v['what'] === 'drop' ? 'A thicker cable, a shorter run, or accept it with a reason.' : v['what'] === 'small' ? 'A bigger fuse, with the cable for it.' : 'A smaller fuse or a thicker cable.',
 };

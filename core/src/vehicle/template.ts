@@ -8,6 +8,8 @@ export interface Zone {
   readonly ambientC: number;
   /** People sit or sleep here: a battery needs a sealed, vented enclosure. */
   readonly people: boolean;
+  /** Its name stands inside the box, where a body line passes above it. */
+  readonly nameInside?: boolean;
   readonly x: number;
   readonly y: number;
   readonly w: number;

@@ -1,7 +1,7 @@
 import { ZONE_C, type VehicleTemplate, type Zone } from './template.js';
 
-const engine = (x: number, y: number, w: number, h: number): Zone => ({ id: 'engine', name: 'engine bay', ambientC: ZONE_C.engine, people: false, x, y, w, h });
-const cab = (x: number, y: number, w: number, h: number): Zone => ({ id: 'cab', name: 'cab', ambientC: ZONE_C.cab, people: true, x, y, w, h });
+const engine = (x: number, y: number, w: number, h: number): Zone => ({ id: 'engine', name: 'engine bay', ambientC: ZONE_C.engine, people: false, nameInside: true, x, y, w, h });
+const cab = (x: number, y: number, w: number, h: number): Zone => ({ id: 'cab', name: 'cab', ambientC: ZONE_C.cab, people: true, nameInside: true, x, y, w, h });
 
 export const CANOPY_UTE: VehicleTemplate = {
   kind: 'canopy-ute',
@@ -39,7 +39,15 @@ export const TRAY_BACK: VehicleTemplate = {
     'M2620 1260 L3420 1260 L3420 1560 L2620 1560 Z',
   ],
   glass: ['M1390 900 L1750 575 Q1775 555 1820 555 L2290 555 Q2350 555 2352 610 L2360 900 Z'],
-  lines: ['M2560 1130 L2560 560 L2640 560 L2640 1130', 'M2560 700 L2640 700', 'M3400 1130 L3400 880 M4260 1130 L4260 880 M5110 1130 L5110 880', 'M2560 880 L5120 880', 'M1980 1010 L2120 1010', 'M80 1220 L210 1200 L220 1290 L85 1300 Z', 'M2500 1300 L5050 1300'],
+  lines: [
+    'M2560 1130 L2560 560 L2640 560 L2640 1130',
+    'M2560 700 L2640 700',
+    'M3400 1130 L3400 880 M4260 1130 L4260 880 M5110 1130 L5110 880',
+    'M2560 880 L5120 880',
+    'M1980 1010 L2120 1010',
+    'M80 1220 L210 1200 L220 1290 L85 1300 Z',
+    'M2500 1300 L5050 1300',
+  ],
   wheels: [
     { x: 960, y: 1600, r: 385 },
     { x: 4100, y: 1600, r: 385 },
@@ -59,7 +67,9 @@ export const WAGON: VehicleTemplate = {
   name: '4x4 wagon',
   w: 4950,
   h: 2000,
-  body: ['M70 1560 L60 1180 Q62 1070 170 1040 L1150 930 L1680 450 Q1730 405 1830 405 L4560 405 Q4660 405 4690 500 L4830 1000 Q4860 1090 4860 1200 L4850 1560 L4320 1560 Q4310 1110 3880 1110 Q3450 1110 3440 1560 L1400 1560 Q1390 1110 960 1110 Q530 1110 520 1560 Z'],
+  body: [
+    'M70 1560 L60 1180 Q62 1070 170 1040 L1150 930 L1680 450 Q1730 405 1830 405 L4560 405 Q4660 405 4690 500 L4830 1000 Q4860 1090 4860 1200 L4850 1560 L4320 1560 Q4310 1110 3880 1110 Q3450 1110 3440 1560 L1400 1560 Q1390 1110 960 1110 Q530 1110 520 1560 Z',
+  ],
   glass: ['M1370 880 L1740 535 Q1765 510 1810 510 L2330 510 L2330 880 Z', 'M2420 510 L3250 510 L3250 880 L2420 880 Z', 'M3340 510 L4500 510 Q4560 510 4580 570 L4660 880 L3340 880 Z'],
   lines: ['M2375 480 L2375 1500', 'M3295 480 L3295 1400', 'M1310 940 L1310 1400', 'M2480 1010 L2620 1010', 'M80 1200 L210 1180 L220 1270 L85 1280 Z', 'M1750 370 L4500 370'],
   wheels: [
@@ -69,7 +79,7 @@ export const WAGON: VehicleTemplate = {
   zones: [
     engine(230, 1060, 900, 340),
     cab(1420, 940, 1830, 540),
-    { id: 'cargo', name: 'cargo space', ambientC: ZONE_C.cab, people: true, x: 3330, y: 560, w: 1270, h: 520 },
+    { id: 'cargo', name: 'cargo space', ambientC: ZONE_C.cab, people: true, nameInside: true, x: 3330, y: 560, w: 1270, h: 520 },
     { id: 'roof', name: 'roof', ambientC: ZONE_C.roof, people: false, x: 1900, y: 300, w: 2500, h: 60 },
   ],
   chassisY: 1640,

@@ -43,7 +43,17 @@ export async function signIn(db: Database, email: string, password: string): Pro
 /** The person behind a token; null when it is unknown or has run out. */
 export async function personByToken(db: Database, token: string): Promise<Person | null> {
   const tokenHash = hashToken(token);
-  const session = await db.withSetting('app.session_hash', tokenHash, async (tx) => (await tx.select().from(sessions).where(and(eq(sessions.tokenHash, tokenHash), gt(sessions.expiresAt, sql`now()`))))[0]);
+  const session = await db.withSetting(
+    'app.session_hash',
+    tokenHash,
+    async (tx) =>
+      (
+        await tx
+          .select()
+          .from(sessions)
+          .where(and(eq(sessions.tokenHash, tokenHash), gt(sessions.expiresAt, sql`now()`)))
+      )[0],
+  );
   return session ? personOf(db, session.workshopId, session.accountId) : null;
 }
 

@@ -31,7 +31,9 @@ export const sessions = pgTable('sessions', {
   expiresAt: timestamp('expires_at', { withTimezone: true, mode: 'string' }).notNull(),
 });
 
-export const customers = pgTable('customers', { id: id(), workshopId: workshopId(), name: text('name').notNull(), createdAt: at('created_at') }, (t) => [unique('customers_by_name').on(t.workshopId, t.name)]);
+export const customers = pgTable('customers', { id: id(), workshopId: workshopId(), name: text('name').notNull(), createdAt: at('created_at') }, (t) => [
+  unique('customers_by_name').on(t.workshopId, t.name),
+]);
 
 export const vehicles = pgTable('vehicles', {
   id: id(),

@@ -63,10 +63,19 @@ export async function saveRevision(tx: Tx, workshopId: string, jobId: string, sa
   const [job] = await tx.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, jobId)).for('update');
   const newest = job ? await newestRevision(tx, jobId) : null;
   if (!newest) return { ok: false, status: 404, message: 'This job is not in your workshop.' };
-  const [again] = await tx.select().from(designRevisions).where(and(eq(designRevisions.clientId, save.clientId), eq(designRevisions.jobId, jobId)));
+  const [again] = await tx
+    .select()
+    .from(designRevisions)
+    .where(and(eq(designRevisions.clientId, save.clientId), eq(designRevisions.jobId, jobId)));
   if (again) return { ok: true, revision: asRevision(again), merged: false };
   if (save.base > newest.number) return { ok: false, status: 422, message: `base: got ${save.base}; the newest revision is ${newest.number}` };
-  const since = save.base < newest.number ? await tx.select({ patch: designRevisions.patch }).from(designRevisions).where(and(eq(designRevisions.jobId, jobId), gt(designRevisions.number, save.base))) : [];
+  const since =
+    save.base < newest.number
+      ? await tx
+          .select({ patch: designRevisions.patch })
+          .from(designRevisions)
+          .where(and(eq(designRevisions.jobId, jobId), gt(designRevisions.number, save.base)))
+      : [];
   const both = clashesOf(save.patch, since, newest.design);
   if (both.length) return { ok: false, status: 409, message: 'Someone changed the same thing meanwhile.', clashes: both, newest };
   const edited = editDesign(newest.design, save.patch);

@@ -5,7 +5,11 @@ import { customers, jobs, vehicles } from '../db/schema.js';
 
 /** A customer of the workshop by name, entered in the register when new. */
 export async function customerId(tx: Tx, workshopId: string, name: string): Promise<string> {
-  const [row] = await tx.insert(customers).values({ workshopId, name }).onConflictDoUpdate({ target: [customers.workshopId, customers.name], set: { name } }).returning({ id: customers.id });
+  const [row] = await tx
+    .insert(customers)
+    .values({ workshopId, name })
+    .onConflictDoUpdate({ target: [customers.workshopId, customers.name], set: { name } })
+    .returning({ id: customers.id });
   return row!.id;
 }
 

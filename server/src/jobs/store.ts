@@ -121,9 +121,15 @@ function line(job: typeof jobs.$inferSelect, revision: Revision, done: Done): Jo
 
 /** The bay sheet: all jobs by promised day, those without one last. */
 export async function baySheet(tx: Tx): Promise<JobLine[]> {
-  const rows = await tx.select().from(jobs).orderBy(sql`${jobs.promisedOn} nulls last`, asc(jobs.createdAt));
+  const rows = await tx
+    .select()
+    .from(jobs)
+    .orderBy(sql`${jobs.promisedOn} nulls last`, asc(jobs.createdAt));
   const newest = await newestOfAll(tx);
-  const lastTicks = await tx.selectDistinctOn([ticks.jobId, ticks.stepId]).from(ticks).orderBy(asc(ticks.jobId), asc(ticks.stepId), sql`${ticks.createdAt} desc`);
+  const lastTicks = await tx
+    .selectDistinctOn([ticks.jobId, ticks.stepId])
+    .from(ticks)
+    .orderBy(asc(ticks.jobId), asc(ticks.stepId), sql`${ticks.createdAt} desc`);
   const readRows = await tx.selectDistinct({ jobId: readings.jobId, rowId: readings.rowId }).from(readings);
   return rows.flatMap((job) => {
     const revision = newest.get(job.id);

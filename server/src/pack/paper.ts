@@ -55,7 +55,13 @@ export function packPdf(pack: Pack, workshop: string, revision: number, day: str
     pageMargins: [48, 56, 48, 56],
     defaultStyle: { font: 'Archivo', fontSize: 9, color: INK, lineHeight: 1.15 },
     styles: { h1: { fontSize: 20, bold: true }, h2: { fontSize: 12, bold: true, margin: [0, 16, 0, 5] }, muted: { color: MUTED } },
-    footer: (page: number, pages: number): Content => ({ text: `${workshop} · revision ${revision} · ${day} · page ${page} of ${pages}`, alignment: 'center', color: MUTED, fontSize: 8, margin: [0, 20, 0, 0] }),
+    footer: (page: number, pages: number): Content => ({
+      text: `${workshop} · revision ${revision} · ${day} · page ${page} of ${pages}`,
+      alignment: 'center',
+      color: MUTED,
+      fontSize: 8,
+      margin: [0, 20, 0, 0],
+    }),
     content: [
       { text: pack.title, style: 'h1' },
       { text: `${pack.vehicle} · hand-over pack of ${day}`, style: 'muted', margin: [0, 2, 0, 12] },
@@ -65,7 +71,15 @@ export function packPdf(pack: Pack, workshop: string, revision: number, day: str
       ...list('Still open', pack.openFindings),
       ...list('Accepted, with name and reason', pack.accepted),
       { text: 'Signed', style: 'h2' },
-      { columns: [{ text: '\n\n_______________________________\nfitted and proved by' }, { text: '\n\n_______________________________\n230 V side, licensed electrician' }, { text: '\n\n_______________________________\nreceived by' }], fontSize: 8, color: MUTED },
+      {
+        columns: [
+          { text: '\n\n_______________________________\nfitted and proved by' },
+          { text: '\n\n_______________________________\n230 V side, licensed electrician' },
+          { text: '\n\n_______________________________\nreceived by' },
+        ],
+        fontSize: 8,
+        color: MUTED,
+      },
     ],
   });
   return doc.getBuffer();

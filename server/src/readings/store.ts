@@ -25,5 +25,8 @@ export function latest(all: readonly Reading[]): Record<string, Reading> {
 
 /** Keeps a reading; sent twice it is kept once. */
 export async function keepReading(tx: Tx, workshopId: string, jobId: string, r: Omit<Reading, 'at'>): Promise<void> {
-  await tx.insert(readings).values({ ...r, workshopId, jobId }).onConflictDoNothing();
+  await tx
+    .insert(readings)
+    .values({ ...r, workshopId, jobId })
+    .onConflictDoNothing();
 }

@@ -18,5 +18,8 @@ export async function ticksOf(tx: Tx, jobId: string): Promise<Tick[]> {
 
 /** Keeps a tick; sent twice it is kept once. */
 export async function keepTick(tx: Tx, workshopId: string, jobId: string, t: Omit<Tick, 'at'>): Promise<void> {
-  await tx.insert(ticks).values({ ...t, workshopId, jobId }).onConflictDoNothing();
+  await tx
+    .insert(ticks)
+    .values({ ...t, workshopId, jobId })
+    .onConflictDoNothing();
 }

@@ -1,0 +1,56 @@
+/** The layers of core, lowest first; a folder may import itself, its own line, and what stands before it. */
+const LAYERS = [
+  ['quantity'],
+  ['design'],
+  ['catalogue', 'vehicle'],
+  ['loads', 'supply', 'cable'],
+  ['network'],
+  ['places', 'routes', 'protection', 'trip'],
+  ['rules'],
+  ['draft', 'order', 'fit', 'prove', 'explain'],
+  ['assess'],
+  ['handover', 'formats', 'answers', 'demo'],
+];
+
+const folder = (name) => `^core/src/${name}/`;
+
+const layerRules = LAYERS.flatMap((line, i) => {
+  const higher = LAYERS.slice(i + 1).flat();
+  if (!higher.length) return [];
+  return line.map((name) => ({
+    name: `${name}-imports-nothing-higher`,
+    severity: 'error',
+    from: { path: folder(name), pathNot: '\\.spec\\.ts$' },
+    to: { path: `^core/src/(${higher.join('|')})/` },
+  }));
+});
+
+const doorRules = LAYERS.flat().map((name) => ({
+  name: `${name}-has-one-door`,
+  comment: 'the inside of a folder is imported through its index only',
+  severity: 'error',
+  from: { path: '^core/src/', pathNot: [folder(name), '\\.spec\\.ts$'] },
+  to: { path: folder(name), pathNot: `^core/src/${name}/index\\.ts$` },
+}));
+
+module.exports = {
+  forbidden: [
+    { name: 'no-cycle', severity: 'error', from: {}, to: { circular: true } },
+    ...layerRules,
+    ...doorRules,
+    {
+      name: 'core-is-alone',
+      severity: 'error',
+      from: { path: '^core/src/', pathNot: ['\\.spec\\.ts$', '^core/src/testing/'] },
+      to: { path: ['^(server|web|cli)/', '^node:'], dependencyTypesNot: ['type-only'] },
+    },
+    { name: 'core-has-no-node', severity: 'error', from: { path: '^core/src/', pathNot: ['\\.spec\\.ts$', '^core/src/testing/'] }, to: { dependencyTypes: ['core'] } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^|/)dist/' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.base.json' },
+    enhancedResolveOptions: { extensions: ['.ts', '.js'], exportsFields: ['exports'], conditionNames: ['import', 'default'] },
+  },
+};

@@ -1,0 +1,61 @@
+import { blankDesign } from './blank.js';
+import { clashes, editDesign, patchBetween, valueAt, type Patch } from './edit.js';
+import { readDesign } from './read.js';
+
+const blank = blankDesign('Two Creeks Bookmobile');
+
+describe('an edit of the design', () => {
+  it('is a patch that leads to the new document and leaves the old one alone', () => {
+    const next = structuredClone(blank);
+    next.brief.plate = 'TCB 08';
+    const patch = patchBetween(blank, next);
+    const edited = editDesign(blank, patch);
+    expect(edited).toEqual({ ok: true, design: next });
+    expect(blank.brief.plate).toBe('');
+  });
+
+  it('can be undone by the patch back', () => {
+    const next = structuredClone(blank);
+    next.runs['load-l1'] = { outM: 3 };
+    const there = editDesign(blank, patchBetween(blank, next));
+    expect(there.ok && editDesign(there.design, patchBetween(next, blank))).toEqual({ ok: true, design: blank });
+  });
+
+  it('is refused with the field when the schema is against it', () => {
+    const edited = editDesign(blank, [{ op: 'replace', path: '/brief/trip/days', value: 0 }]);
+    expect(edited.ok).toBeFalse();
+    if (!edited.ok) expect(edited.message).toContain('brief › trip › days');
+  });
+
+  it('is refused when it names a place that is not there, or one outside the document', () => {
+    expect(editDesign(blank, [{ op: 'replace', path: '/nowhere/at/all', value: 1 }]).ok).toBeFalse();
+    expect(editDesign(blank, [{ op: 'add', path: '/__proto__/x', value: 1 }]).ok).toBeFalse();
+  });
+
+  it('clashes with another on the same thing, or on what holds it, and on nothing else', () => {
+    const at = (path: string): Patch => [{ op: 'replace', path, value: 1 }];
+    expect(clashes(at('/runs/a/outM'), at('/runs/a/outM'))).toEqual(['/runs/a/outM']);
+    expect(clashes(at('/runs/a/outM'), at('/runs/a'))).toEqual(['/runs/a/outM']);
+    expect(clashes(at('/runs/a/outM'), at('/runs/ab/outM'))).toEqual([]);
+    expect(clashes(at('/brief/plate'), at('/brief/notes'))).toEqual([]);
+  });
+
+  it('finds the value at a pointer, with its escapes', () => {
+    expect(valueAt({ a: { 'b/c': [5] } }, '/a/b~1c/0')).toBe(5);
+    expect(valueAt({ a: 1 }, '/a/b/c')).toBeUndefined();
+  });
+});
+
+describe('reading a stored design', () => {
+  it('takes what was written', () => expect(readDesign(JSON.parse(JSON.stringify(blank)))).toEqual({ ok: true, design: blank }));
+  it('names an unknown version', () => {
+    const read = readDesign({ ...blank, schemaVersion: 0 });
+    expect(!read.ok && read.message).toContain('schemaVersion: 0');
+  });
+  for (const nothing of [null, 7, 'text', {}, [], { schemaVersion: 1 }]) {
+    it(`refuses ${JSON.stringify(nothing)} in words`, () => {
+      const read = readDesign(nothing);
+      expect(!read.ok && read.message.length > 10).toBeTrue();
+    });
+  }
+});

@@ -1,0 +1,44 @@
+import { assess } from '../assess/index.js';
+import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
+import { DEMO_JOBS } from '../demo/index.js';
+import { boundInWords, explainRun } from '../explain/index.js';
+import { handOverPack } from './pack.js';
+
+const { design } = DEMO_JOBS.find((j) => j.key === 'vet')!;
+const a = assess(design, SHIPPED_CATALOGUE);
+
+describe('the hand-over pack', () => {
+  const row = a.prove[2]!;
+  const pack = handOverPack(design, a, 'dual-cab ute', { [row.id]: { value: row.expected, at: '2026-11-20T10:00:00Z', by: 'owner' } });
+  const table = (title: string) => pack.tables.find((t) => t.title === title)!;
+
+  it('lists every circuit and every fuse', () => {
+    expect(table('Circuits').rows.length).toBe(a.runs.length);
+    expect(table('Fuse map').rows.length).toBe(a.runs.reduce((n, r) => n + r.spec.ends.length, 0));
+  });
+  it('has the readings as left, with their verdict', () => {
+    expect(table('Readings as left').rows[2]).toEqual(jasmine.arrayContaining(['agrees', '2026-11-20']));
+    expect(table('Readings as left').rows[1]).toContain('not read');
+  });
+  it('hands 230 V to the licensed electrician and declares nothing', () => expect(pack.cautions.join(' ')).toMatch(/no declaration of compliance.*licensed electrician/s));
+  it('says what is still open', () => expect(pack.openFindings.length).toBe(a.open.length));
+});
+
+describe('why', () => {
+  it('opens current, drop, ampacity and fuse of every run, each input with its origin', () => {
+    for (const run of a.runs) {
+      const why = explainRun(design, run);
+      expect(why.map((w) => w.figure)).toEqual(['current', 'drop', 'ampacity', 'fuse']);
+      for (const i of why.flatMap((w) => w.inputs)) expect(i.origin.length > 3 && !/undefined|NaN/.test(i.value + i.name)).toBeTrue();
+    }
+  });
+  it('marks a typed length as typed and the others as estimated', () => {
+    const origin = (id: string) =>
+      explainRun(
+        design,
+        a.runs.find((r) => r.spec.id === id)!,
+      )[1]!.inputs.find((i) => i.name === 'length out')!.origin;
+    expect([origin('start-charger'), origin('house-bus')]).toEqual(['typed', 'estimated']);
+  });
+  it('says what decided, and what the next size down would do', () => expect(boundInWords(a.runs[0]!)).toMatch(/drop decides · 35 mm² would lose 0\.\d\d V \(\d\.\d %\)/));
+});

@@ -1,0 +1,41 @@
+import { answer, type Question } from '../answers/index.js';
+import { circuitSchema, solveCircuit } from '../network/index.js';
+import { differences, networkVectors, vectorFile } from './vectors.js';
+
+const FILES: readonly (readonly [Question, string])[] = [
+  ['size', 'run-sizing.json'],
+  ['fuse', 'fuse-clearing.json'],
+  ['formula', 'formulas.json'],
+  ['trip', 'trips.json'],
+];
+
+describe('reference vectors', () => {
+  for (const [question, file] of FILES) {
+    const { cases, tolerance } = vectorFile(file);
+    it(`${file} has cases`, () => expect(cases.length).toBeGreaterThan(10));
+    for (const c of cases) {
+      it(`${file}: ${c.name}`, () => {
+        const got = answer(question, c.input, c.formula);
+        expect(got.ok)
+          .withContext(got.ok ? '' : got.message)
+          .toBeTrue();
+        if (got.ok) expect(differences(got.result, c.expect, tolerance)).toEqual([]);
+      });
+    }
+  }
+
+  for (const vector of networkVectors()) {
+    it(`network: ${String(vector['name'])}`, () => {
+      const solved = solveCircuit(circuitSchema.parse(vector));
+      const expected = vector['expect'] as { error?: string; nodeVolt: Record<string, number>; branchAmp: Record<string, number> };
+      if (expected.error !== undefined || !solved.ok) {
+        expect(solved.ok ? 'solved' : solved.error).toBe(expected.error ?? 'solved');
+        return;
+      }
+      const voltsOff = Object.entries(expected.nodeVolt).filter(([n, v]) => !(Math.abs(solved.nodeVolt[n]! - v) <= 1e-6));
+      const ampsOff = Object.entries(expected.branchAmp).filter(([b, a]) => !(Math.abs(solved.branchAmp[b]! - a) <= 1e-6 * Math.max(1, Math.abs(a))));
+      expect(voltsOff).toEqual([]);
+      expect(ampsOff).toEqual([]);
+    });
+  }
+});

@@ -1,0 +1,216 @@
+import type { Design } from '@meridex/core';
+import type { FastifyInstance } from 'fastify';
+import pg from 'pg';
+import { hashPassword } from './accounts/password.js';
+import { buildApp } from './app.js';
+import { DEMO, loadDemo } from './demo/load.js';
+import { addWorkshop, freshDatabase, type TestDatabase } from './testing/database.js';
+
+interface Line {
+  readonly id: string;
+  readonly customer: string;
+}
+
+describe('the server on a real PostgreSQL', () => {
+  let database: TestDatabase;
+  let app: FastifyInstance;
+  let cookie: string;
+  let otherCookie: string;
+  let jobs: Line[];
+
+  const signIn = async (email: string, password: string): Promise<string> => {
+    const r = await app.inject({ method: 'POST', url: '/api/session', payload: { email, password } });
+    expect(r.statusCode).toBe(200);
+    return r.headers['set-cookie']!.toString().split(';')[0]!;
+  };
+  const get = (url: string, as = cookie) => app.inject({ url, headers: { cookie: as } });
+  const post = (url: string, payload: object, as = cookie) => app.inject({ method: 'POST', url, payload, headers: { cookie: as } });
+  const patchOf = (path: string, value: unknown) => [{ op: 'replace', path, value }];
+  const save = (jobId: string, base: number, patch: object[], clientId: string = crypto.randomUUID(), as = cookie) => post(`/api/jobs/${jobId}/revisions`, { base, patch, clientId }, as);
+  const newJob = async (): Promise<string> => (await post('/api/jobs', { customer: `Spec ${crypto.randomUUID()}`, promisedOn: null })).json<{ id: string }>().id;
+
+  beforeAll(async () => {
+    database = await freshDatabase(true);
+    app = await buildApp({ db: database.db, webRoot: null });
+    await addWorkshop(database.ownerUrl, 'other@shed.example', await hashPassword('other-secret'));
+    cookie = await signIn(DEMO.email, DEMO.password);
+    otherCookie = await signIn('other@shed.example', 'other-secret');
+    jobs = (await get('/api/jobs')).json<Line[]>();
+  }, 60_000);
+
+  afterAll(async () => {
+    await app?.close();
+    await database?.drop();
+  });
+
+  describe('signing in', () => {
+    it('turns away a wrong password and an unknown address alike', async () => {
+      for (const email of [DEMO.email, 'nobody@nowhere.example']) {
+        const r = await app.inject({ method: 'POST', url: '/api/session', payload: { email, password: 'wrong' } });
+        expect([r.statusCode, r.json<{ message: string }>().message]).toEqual([401, 'Address and password do not belong together.']);
+      }
+    });
+    it('keeps the cookie from scripts and from other sites', async () => {
+      const r = await app.inject({ method: 'POST', url: '/api/session', payload: { email: DEMO.email, password: DEMO.password } });
+      expect(r.headers['set-cookie']!.toString()).toMatch(/HttpOnly.*SameSite=Strict/);
+    });
+    it('is needed for everything else', async () => {
+      for (const url of ['/api/jobs', `/api/jobs/${jobs[0]!.id}/design`, `/api/jobs/${jobs[0]!.id}/pack.pdf`]) expect((await app.inject({ url })).statusCode).toBe(401);
+    });
+    it('ends with signing out', async () => {
+      const mine = await signIn(DEMO.email, DEMO.password);
+      expect((await app.inject({ method: 'DELETE', url: '/api/session', headers: { cookie: mine } })).statusCode).toBe(204);
+      expect((await get('/api/jobs', mine)).statusCode).toBe(401);
+    });
+    it('keeps no password as it was typed', async () => {
+      const client = new pg.Client({ connectionString: database.ownerUrl });
+      await client.connect();
+      const { rows } = await client.query<{ password_hash: string }>('select password_hash from accounts');
+      await client.end();
+      for (const r of rows) expect(r.password_hash).toMatch(/^\$argon2id\$/);
+    });
+  });
+
+  describe('the bay sheet', () => {
+    it('has the six demo jobs by promised day, each with twelve stages', () => {
+      expect(jobs.length).toBe(6);
+      const lines = jobs as unknown as { promisedOn: string; stages: string[] }[];
+      expect([...lines].sort((a, b) => a.promisedOn.localeCompare(b.promisedOn))).toEqual(lines);
+      for (const l of lines) expect(l.stages.length).toBe(12);
+    });
+    it('is loaded once', async () => expect(await loadDemo(database.ownerUrl)).toBeFalse());
+    it('refuses a job without a customer, and names the field', async () => {
+      const r = await post('/api/jobs', { customer: '  ', promisedOn: null });
+      expect([r.statusCode, r.json<{ message: string }>().message.startsWith('customer')]).toEqual([400, true]);
+    });
+    it('refuses a day that is none', async () => expect((await post('/api/jobs', { customer: 'x', promisedOn: 'soon' })).statusCode).toBe(400));
+  });
+
+  describe('workshop walls', () => {
+    it('hide jobs, designs, ticks and packs of one workshop from another', async () => {
+      expect((await get('/api/jobs', otherCookie)).json()).toEqual([]);
+      const id = jobs[0]!.id;
+      for (const url of [`/api/jobs/${id}/design`, `/api/jobs/${id}/pack.pdf`]) expect((await get(url, otherCookie)).statusCode).toBe(404);
+      expect((await get(`/api/jobs/${id}/ticks`, otherCookie)).json()).toEqual([]);
+      expect((await save(id, 1, patchOf('/brief/plate', 'STOLEN'), crypto.randomUUID(), otherCookie)).statusCode).toBe(404);
+      expect((await post(`/api/jobs/${id}/ticks`, { id: crypto.randomUUID(), stepId: 'x', done: true }, otherCookie)).statusCode).toBe(404);
+    });
+    it('stand in the database itself: the application’s role sees nothing without a workshop, and cannot switch the walls off', async () => {
+      const client = new pg.Client({ connectionString: database.appUrl });
+      await client.connect();
+      for (const table of ['workshops', 'accounts', 'sessions', 'jobs', 'customers', 'vehicles', 'design_revisions', 'ticks', 'readings']) {
+        expect((await client.query(`select * from ${table}`)).rowCount)
+          .withContext(table)
+          .toBe(0);
+      }
+      for (const text of ['alter table jobs disable row level security', 'set row_security = off; select * from jobs', "insert into workshops (name) values ('mine')"])
+        await expectAsync(client.query(text)).withContext(text).toBeRejected();
+      await client.end();
+    });
+    it('let nobody change or delete what was kept', async () => {
+      const client = new pg.Client({ connectionString: database.appUrl });
+      await client.connect();
+      for (const table of ['design_revisions', 'ticks', 'readings']) {
+        await expectAsync(client.query(`delete from ${table}`))
+          .withContext(table)
+          .toBeRejected();
+        await expectAsync(client.query(`update ${table} set created_at = now()`))
+          .withContext(table)
+          .toBeRejected();
+      }
+      await client.end();
+    });
+  });
+
+  describe('a save', () => {
+    it('makes the next revision and keeps the one before', async () => {
+      const id = await newJob();
+      const r = await save(id, 1, patchOf('/brief/plate', 'ABC 1'));
+      expect([r.statusCode, r.json<{ number: number }>().number]).toEqual([200, 2]);
+      const history = (await get(`/api/jobs/${id}/history`)).json<{ number: number; paths: string[] }[]>();
+      expect(history.map((h) => [h.number, h.paths])).toEqual([
+        [2, ['/brief/plate']],
+        [1, []],
+      ]);
+    });
+    it('sent twice is kept once', async () => {
+      const id = await newJob();
+      const clientId = crypto.randomUUID();
+      for (let i = 0; i < 2; i++) expect((await save(id, 1, patchOf('/brief/plate', 'TWICE'), clientId)).json<{ number: number }>().number).toBe(2);
+      expect((await get(`/api/jobs/${id}/history`)).json<unknown[]>().length).toBe(2);
+    });
+    it('merges with an edit of something else', async () => {
+      const id = await newJob();
+      await save(id, 1, patchOf('/brief/plate', 'MINE'));
+      const r = await save(id, 1, patchOf('/brief/notes', 'theirs'));
+      const merged = r.json<{ number: number; merged: boolean; design: Design }>();
+      expect([merged.number, merged.merged, merged.design.brief.plate, merged.design.brief.notes]).toEqual([3, true, 'MINE', 'theirs']);
+    });
+    it('of the same thing comes back with both values and changes nothing', async () => {
+      const id = await newJob();
+      await save(id, 1, patchOf('/brief/plate', 'FIRST'));
+      const r = await save(id, 1, patchOf('/brief/plate', 'SECOND'));
+      expect(r.statusCode).toBe(409);
+      expect(r.json<{ clashes: unknown[] }>().clashes).toEqual([{ path: '/brief/plate', mine: 'SECOND', theirs: 'FIRST' }]);
+      expect((await get(`/api/jobs/${id}/design`)).json<{ number: number }>().number).toBe(2);
+    });
+    it('of ten at once keeps all ten', async () => {
+      const id = await newJob();
+      const loads = Array.from({ length: 10 }, (_, i) => ({ op: 'add', path: `/runs/load-${i}`, value: { outM: i + 1 } }));
+      const codes = await Promise.all(loads.map(async (p) => (await save(id, 1, [p])).statusCode));
+      expect(codes).toEqual(Array<number>(10).fill(200));
+      expect(Object.keys((await get(`/api/jobs/${id}/design`)).json<{ design: Design }>().design.runs).length).toBe(10);
+    });
+    it('against the schema is refused with the field', async () => {
+      const id = await newJob();
+      const r = await save(id, 1, patchOf('/brief/alternator/ratedA', -5));
+      expect([r.statusCode, r.json<{ message: string }>().message.includes('alternator')]).toEqual([422, true]);
+    });
+    it('based on a revision to come, or with an empty patch, is refused', async () => {
+      const id = await newJob();
+      expect((await save(id, 9, patchOf('/brief/plate', 'x'))).statusCode).toBe(422);
+      expect((await save(id, 1, [])).statusCode).toBe(400);
+    });
+    it('keeps the register of customers and vehicles in step', async () => {
+      const id = await newJob();
+      await save(id, 1, [...patchOf('/brief/plate', 'REG 1'), ...patchOf('/brief/customer', 'Wirrabel Show Society')]);
+      const client = new pg.Client({ connectionString: database.ownerUrl });
+      await client.connect();
+      const { rows } = await client.query('select c.name, v.plate from jobs j join customers c on c.id = j.customer_id join vehicles v on v.id = j.vehicle_id where j.id = $1', [id]);
+      await client.end();
+      expect(rows).toEqual([{ name: 'Wirrabel Show Society', plate: 'REG 1' }]);
+    });
+  });
+
+  describe('ticks and readings', () => {
+    it('are added, and sent twice kept once', async () => {
+      const id = await newJob();
+      const tick = { id: crypto.randomUUID(), stepId: 'safe-negative', done: true };
+      for (let i = 0; i < 2; i++) expect((await post(`/api/jobs/${id}/ticks`, tick)).statusCode).toBe(204);
+      await post(`/api/jobs/${id}/ticks`, { ...tick, id: crypto.randomUUID(), done: false });
+      expect((await get(`/api/jobs/${id}/ticks`)).json<{ done: boolean }[]>().map((t) => t.done)).toEqual([true, false]);
+      const reading = { id: crypto.randomUUID(), rowId: 'house-rest', value: 13.26, unit: 'V', revision: 1 };
+      for (let i = 0; i < 2; i++) expect((await post(`/api/jobs/${id}/readings`, reading)).statusCode).toBe(204);
+      expect((await get(`/api/jobs/${id}/readings`)).json<{ value: number }[]>().map((r) => r.value)).toEqual([13.26]);
+    });
+    it('refuse what is no number', async () => {
+      const bad = { id: crypto.randomUUID(), rowId: 'x', value: 'much', unit: 'V', revision: 1 };
+      expect((await post(`/api/jobs/${jobs[0]!.id}/readings`, bad)).statusCode).toBe(400);
+    });
+  });
+
+  describe('the pack', () => {
+    it('is a PDF for every demo job', async () => {
+      for (const { id } of jobs) {
+        const r = await get(`/api/jobs/${id}/pack.pdf`);
+        expect([r.statusCode, r.headers['content-type'], r.rawPayload.subarray(0, 5).toString()]).toEqual([200, 'application/pdf', '%PDF-']);
+        expect(r.rawPayload.length).toBeGreaterThan(10_000);
+      }
+    }, 30_000);
+  });
+
+  it('names an unknown address, and hides the inside of trouble', async () => {
+    expect((await get('/api/nothing')).statusCode).toBe(404);
+    expect((await get('/api/jobs/not-a-uuid/design')).statusCode).toBe(400);
+  });
+});

@@ -1,0 +1,84 @@
+import { DatePipe } from '@angular/common';
+import { type HttpErrorResponse } from '@angular/common/http';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { Router, RouterLink } from '@angular/router';
+import { NzDatePickerModule } from 'ng-zorro-antd/date-picker';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import { NzModalModule } from 'ng-zorro-antd/modal';
+import { Strip } from '../frame/strip';
+import { Mark } from '../pictures/mark';
+import { MiniTrunk } from '../pictures/mini-trunk';
+import { DesignService } from '../services/design.service';
+import { JobsService, type JobLine } from '../services/jobs.service';
+
+const DAY_MS = 86_400_000;
+const isoDay = (d: Date): string => `${d.getFullYear()}-${String(d.getMonth() + 1).padStart(2, '0')}-${String(d.getDate()).padStart(2, '0')}`;
+
+/** Home: the workshop's jobs by promised day, what holds each up, and the next thing to do. */
+@Component({
+  selector: 'mx-bay-sheet',
+  imports: [Strip, RouterLink, DatePipe, FormsModule, NzModalModule, NzInputModule, NzDatePickerModule, Mark, MiniTrunk],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown)': 'key($event)' },
+  templateUrl: './bay-sheet.html',
+  styleUrl: './bay-sheet.less',
+})
+export class BaySheet {
+  private readonly jobs = inject(JobsService);
+  private readonly router = inject(Router);
+  protected readonly lines = signal<readonly JobLine[] | null>(null);
+  protected readonly says = signal<string | null>(null);
+  protected readonly asking = signal(false);
+  protected readonly customer = signal('');
+  protected readonly promised = signal<Date | null>(null);
+  protected readonly refused = signal<string | null>(null);
+  protected readonly row = signal(-1);
+  protected readonly today = isoDay(new Date());
+  protected readonly summary = computed(() => {
+    const lines = this.lines() ?? [];
+    const week = isoDay(new Date(Date.now() + 7 * DAY_MS));
+    const soon = lines.filter((l) => l.promisedOn !== null && l.promisedOn >= this.today && l.promisedOn <= week).length;
+    const held = lines.filter((l) => l.hold.mark === 'stop').length;
+    return `${lines.length} ${lines.length === 1 ? 'job' : 'jobs'} · ${soon} promised within a week · ${held} held up`;
+  });
+
+  constructor() {
+    inject(DesignService).close();
+    this.jobs.all().subscribe({ next: (lines) => this.lines.set(lines), error: () => this.says.set('The jobs could not be read: the server does not answer.') });
+  }
+
+  protected ask(): void {
+    this.refused.set(null);
+    this.asking.set(true);
+  }
+
+  protected create(): void {
+    const customer = this.customer().trim();
+    if (!customer) {
+      this.refused.set('Customer: nothing typed; the organisation’s name is accepted.');
+      return;
+    }
+    const day = this.promised();
+    this.jobs.create(customer, day ? isoDay(day) : null).subscribe({
+      next: ({ id }) => void this.router.navigate(['/jobs', id, 'brief']),
+      error: (error: HttpErrorResponse) => this.refused.set((error.error as { message?: string } | null)?.message ?? 'The server does not answer; the name stays here.'),
+    });
+  }
+
+  protected key(event: KeyboardEvent): void {
+    if (event.target instanceof HTMLElement && event.target.matches('input, textarea')) return;
+    if (this.asking() || event.ctrlKey || event.metaKey || event.altKey) return;
+    const lines = this.lines() ?? [];
+    if (event.key === 'n') this.ask();
+    else if (event.key === 'j') this.row.update((r) => Math.min(lines.length - 1, r + 1));
+    else if (event.key === 'k') this.row.update((r) => Math.max(0, r - 1));
+    else if (event.key === 'Enter' && lines[this.row()] && !(event.target instanceof HTMLAnchorElement)) this.open(lines[this.row()]!);
+    else return;
+    event.preventDefault();
+  }
+
+  protected open(line: JobLine): void {
+    void this.router.navigate(['/jobs', line.id, line.next.stage]);
+  }
+}

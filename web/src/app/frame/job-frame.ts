@@ -1,0 +1,96 @@
+import { ChangeDetectionStrategy, Component, effect, inject, input, signal, untracked, viewChild } from '@angular/core';
+import { Router, RouterOutlet } from '@angular/router';
+import { NzModalModule } from 'ng-zorro-antd/modal';
+import { AssessmentService } from '../services/assessment.service';
+import { DesignService } from '../services/design.service';
+import { RecordService } from '../services/record.service';
+import { SelectionService } from '../services/selection.service';
+import { ThemeService } from '../services/theme.service';
+import { STAGE_LIST } from './stages';
+import { Strip } from './strip';
+import { TellTales } from './tell-tales';
+import { Trunk } from './trunk';
+
+const isTyping = (target: EventTarget | null): boolean => target instanceof HTMLElement && (target.matches('input, textarea, select') || target.isContentEditable);
+
+/** An open job: strip, trunk, bench and tell-tales, and the keys that work everywhere in it. */
+@Component({
+  selector: 'mx-job-frame',
+  imports: [RouterOutlet, Strip, Trunk, TellTales, NzModalModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown)': 'key($event)' },
+  templateUrl: './job-frame.html',
+  styleUrl: './job-frame.less',
+})
+export class JobFrame {
+  readonly jobId = input.required<string>();
+  protected readonly designs = inject(DesignService);
+  protected readonly assessments = inject(AssessmentService);
+  private readonly records = inject(RecordService);
+  private readonly selection = inject(SelectionService);
+  private readonly theme = inject(ThemeService);
+  private readonly router = inject(Router);
+  private readonly strip = viewChild.required(Strip);
+  protected readonly failed = signal<string | null>(null);
+  protected readonly keysShown = signal(false);
+  protected readonly keys: readonly (readonly [string, string])[] = [
+    ['/', 'find or do'],
+    ['1 – 9, 0', 'stages'],
+    ['J  K', 'next, previous row'],
+    ['F', 'next finding'],
+    ['W', 'why this figure'],
+    ['N', 'new row or job'],
+    ['Enter  Esc', 'take, leave a field'],
+    ['Ctrl Z  Ctrl Y', 'undo, redo'],
+    ['D', 'day or night view'],
+    ['?', 'this list'],
+  ];
+
+  constructor() {
+    effect(() => {
+      const jobId = this.jobId();
+      // What opening reads must not open it again.
+      untracked(() => void this.open(jobId));
+    });
+  }
+
+  private async open(jobId: string): Promise<void> {
+    this.failed.set(null);
+    this.selection.run.set(null);
+    try {
+      await this.designs.open(jobId);
+      await this.records.open(jobId);
+    } catch (error) {
+      const body = (error as { error?: { message?: string } }).error;
+      this.failed.set(body?.message ?? 'The server does not answer. What was typed here is kept in this browser.');
+    }
+  }
+
+  protected key(event: KeyboardEvent): void {
+    const control = event.ctrlKey || event.metaKey;
+    if (control && !isTyping(event.target) && ['z', 'y'].includes(event.key.toLowerCase())) {
+      event.preventDefault();
+      const redo = event.key.toLowerCase() === 'y' || event.shiftKey;
+      if (redo) this.designs.redo();
+      else this.designs.undo();
+      return;
+    }
+    if (control || event.altKey || isTyping(event.target)) return;
+    const stage = STAGE_LIST.find((s) => s.key !== '' && s.key === event.key);
+    if (stage) void this.router.navigate(['/jobs', this.jobId(), stage.id]);
+    else if (event.key === '/') this.strip().focus();
+    else if (event.key === '?') this.keysShown.set(true);
+    else if (event.key === 'd') this.theme.toggle();
+    else if (event.key === 'f') this.nextFinding();
+    else return;
+    event.preventDefault();
+  }
+
+  private nextFinding(): void {
+    const open = this.assessments.assessment()?.open ?? [];
+    if (!open.length) return;
+    const here = open.findIndex((f) => f.key === this.selection.finding());
+    this.selection.finding.set(open[(here + 1) % open.length]!.key);
+    void this.router.navigate(['/jobs', this.jobId(), 'checks']);
+  }
+}

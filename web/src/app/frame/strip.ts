@@ -1,0 +1,85 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, type ElementRef, inject, input, viewChild } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { NzAutocompleteModule } from 'ng-zorro-antd/auto-complete';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import { signal } from '@angular/core';
+import { inWords } from '@meridex/core';
+import { AssessmentService } from '../services/assessment.service';
+import { DesignService } from '../services/design.service';
+import { RecordService } from '../services/record.service';
+import { SelectionService } from '../services/selection.service';
+import { SessionService } from '../services/session.service';
+import { ThemeService } from '../services/theme.service';
+import { STAGE_LIST } from './stages';
+
+interface Deed {
+  readonly label: string;
+  readonly kind: string;
+  readonly go: () => void;
+}
+
+/** The strip along the top: workshop, find or do, undo and redo, and what is kept, in words. */
+@Component({
+  selector: 'mx-strip',
+  imports: [RouterLink, NzAutocompleteModule, NzInputModule, DatePipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './strip.html',
+  styleUrl: './strip.less',
+})
+export class Strip {
+  /** The open job; null on the bay sheet. */
+  readonly jobId = input<string | null>(null);
+  protected readonly designs = inject(DesignService);
+  protected readonly records = inject(RecordService);
+  protected readonly session = inject(SessionService);
+  protected readonly theme = inject(ThemeService);
+  private readonly assessments = inject(AssessmentService);
+  private readonly selection = inject(SelectionService);
+  private readonly router = inject(Router);
+  private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
+  protected readonly wanted = signal('');
+
+  protected readonly waiting = computed(() => this.designs.waiting() + this.records.toSend());
+  protected readonly deeds = computed(() => {
+    const words = this.wanted().toLowerCase().split(/\s+/).filter(Boolean);
+    const all = [...this.jobDeeds(), ...this.everywhere()];
+    return all.filter((d) => words.every((w) => d.label.toLowerCase().includes(w))).slice(0, 9);
+  });
+
+  focus(): void {
+    this.box().nativeElement.focus();
+  }
+
+  protected choose(label: string): void {
+    const deed = this.deeds().find((d) => d.label === label);
+    this.wanted.set('');
+    const box = this.box().nativeElement;
+    box.value = '';
+    box.blur();
+    deed?.go();
+  }
+
+  protected signOut(): void {
+    this.session.signOut().subscribe(() => void this.router.navigateByUrl('/sign-in'));
+  }
+
+  private everywhere(): Deed[] {
+    return [
+      { label: 'Bay sheet: all jobs', kind: 'go', go: () => void this.router.navigateByUrl('/') },
+      { label: this.theme.night() ? 'Day view' : 'Night view', kind: 'do', go: () => this.theme.toggle() },
+      { label: 'Sign out', kind: 'do', go: () => this.signOut() },
+    ];
+  }
+
+  private jobDeeds(): Deed[] {
+    const jobId = this.jobId();
+    const a = this.assessments.assessment();
+    if (!jobId || !a) return [];
+    const go = (stage: string) => void this.router.navigate(['/jobs', jobId, stage]);
+    const runs = a.runs.map((r): Deed => ({ label: `Run ${r.spec.number}: ${r.spec.name}`, kind: 'run', go: () => (this.selection.run.set(r.spec.id), go('runs')) }));
+    const loads = a.day.loads.map((l): Deed => ({ label: `Load: ${l.name}`, kind: 'load', go: () => (this.selection.load.set(l.id), go('loads')) }));
+    const findings = a.open.map((f): Deed => ({ label: `Finding: ${inWords(f).say}`, kind: 'check', go: () => (this.selection.finding.set(f.key), go('checks')) }));
+    return [...STAGE_LIST.map((s): Deed => ({ label: s.name, kind: 'stage', go: () => go(s.id) })), ...runs, ...loads, ...findings];
+  }
+}

@@ -1,0 +1,32 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { RouterLink, RouterLinkActive } from '@angular/router';
+import { VEHICLE_TEMPLATES } from '@meridex/core';
+import { AssessmentService } from '../services/assessment.service';
+import { DesignService } from '../services/design.service';
+import { RecordService } from '../services/record.service';
+import { lugsOf } from './progress';
+import { STAGE_LIST } from './stages';
+
+/** The job as one cable trunk: a breakout with a ring lug for each stage. */
+@Component({
+  selector: 'mx-trunk',
+  imports: [RouterLink, RouterLinkActive],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './trunk.html',
+  styleUrl: './trunk.less',
+})
+export class Trunk {
+  readonly jobId = input.required<string>();
+  protected readonly designs = inject(DesignService);
+  private readonly assessments = inject(AssessmentService);
+  private readonly records = inject(RecordService);
+  protected readonly stages = STAGE_LIST;
+  protected readonly vehicle = computed(() => {
+    const design = this.designs.design();
+    return design ? [VEHICLE_TEMPLATES[design.brief.vehicleKind].name, design.brief.plate].filter(Boolean).join(' · ') : '';
+  });
+  protected readonly lugs = computed(() => {
+    const [design, a] = [this.designs.design(), this.assessments.assessment()];
+    return design && a ? lugsOf(design, a, this.records.ticked(), this.records.readings()) : null;
+  });
+}

@@ -1,0 +1,142 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { figure, type Load, PURPOSES, type Purpose, purposeOf, readDraw, readPastedLoads, readUse } from '@meridex/core';
+import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import { NzModalModule } from 'ng-zorro-antd/modal';
+import { NzSelectModule } from 'ng-zorro-antd/select';
+import { type Reader, ReadField } from '../fields/read-field';
+import { DayStrip } from '../pictures/day-strip';
+import { AssessmentService } from '../services/assessment.service';
+import { DesignService } from '../services/design.service';
+import { SelectionService } from '../services/selection.service';
+import { readWhen, useText, whenText } from './words';
+
+const draftLoad = (order: number): Load => ({
+  order,
+  name: '',
+  purpose: 'other',
+  supply: 'dc',
+  draw: { unit: 'W', value: 0 },
+  use: { by: 'hours', hours: 1 },
+  when: { at: 'all day' },
+  critical: false,
+});
+
+/** Everything that must run, edited in place or pasted from a spreadsheet. */
+@Component({
+  selector: 'mx-loads',
+  imports: [FormsModule, NzInputModule, NzSelectModule, NzCheckboxModule, NzModalModule, ReadField, DayStrip],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown)': 'key($event)' },
+  templateUrl: './loads.html',
+  styleUrl: './loads.less',
+})
+export class LoadsStage {
+  protected readonly designs = inject(DesignService);
+  protected readonly assessments = inject(AssessmentService);
+  protected readonly selection = inject(SelectionService);
+  protected readonly figure = figure;
+  protected readonly whenText = whenText;
+  protected readonly useText = useText;
+  protected readonly readWhen = readWhen;
+  protected readonly readDraw: Reader<Load['draw']> = (text) => {
+    const read = readDraw(text);
+    return read.ok ? { ok: true, value: read.draw } : read;
+  };
+  protected readonly readUse: Reader<Load['use']> = (text) => {
+    const read = readUse(text);
+    return read.ok ? { ok: true, value: read.use } : read;
+  };
+  protected readonly pasting = signal(false);
+  protected readonly pasted = signal('');
+  protected readonly refused = signal<readonly string[]>([]);
+  protected readonly rows = computed(() => {
+    const day = new Map(this.assessments.assessment()!.day.loads.map((l) => [l.id, l]));
+    return Object.entries(this.designs.design()!.loads)
+      .sort(([, a], [, b]) => a.order - b.order)
+      .map(([id, load]) => ({ id, load, day: day.get(id) }));
+  });
+  protected readonly sunW = computed(() => this.assessments.assessment()!.supply.array?.clearDayW ?? []);
+
+  protected change(id: string, label: string, change: (l: Load) => void): void {
+    this.designs.edit(label, (d) => {
+      const load = d.loads[id];
+      if (load) change(load);
+    });
+  }
+
+  protected readonly purposes = PURPOSES;
+  protected readonly setSupply = (supply: Load['supply']) => (l: Load) => void (l.supply = supply);
+  protected readonly setPurpose = (purpose: Purpose) => (l: Load) => void (l.purpose = purpose);
+  protected readonly setCritical = (critical: boolean) => (l: Load) => void (l.critical = critical);
+
+  protected rename(id: string, name: string): void {
+    this.change(id, 'name of a load', (l) => {
+      if (l.purpose === 'other' || l.purpose === purposeOf(l.name)) l.purpose = purposeOf(name);
+      l.name = name;
+    });
+  }
+
+  protected setDraw(id: string, draw: Load['draw']): void {
+    this.change(id, `draw to ${draw.value} ${draw.unit}`, (l) => (l.draw = draw));
+  }
+
+  protected setUse(id: string, use: Load['use']): void {
+    this.change(id, 'how long a load runs', (l) => (l.use = use));
+  }
+
+  protected setWhen(id: string, when: Load['when']): void {
+    this.change(id, 'when a load runs', (l) => (l.when = when));
+  }
+
+  protected add(): void {
+    const order = this.nextOrder();
+    const id = crypto.randomUUID().slice(0, 8);
+    this.designs.edit('new load', (d) => (d.loads[id] = draftLoad(order)));
+    this.selection.load.set(id);
+    setTimeout(() => document.getElementById(`load-${id}`)?.focus());
+  }
+
+  protected remove(id: string, name: string): void {
+    this.designs.edit(`${name || 'load'} taken off`, (d) => delete d.loads[id]);
+  }
+
+  protected paste(): void {
+    const read = readPastedLoads(this.pasted(), this.nextOrder());
+    if (read.loads.length) {
+      this.designs.edit(`${read.loads.length} loads pasted`, (d) => {
+        for (const load of read.loads) d.loads[crypto.randomUUID().slice(0, 8)] = load;
+      });
+    }
+    this.refused.set(read.refused);
+    if (read.refused.length) {
+      // What was not taken stays in the box, to be mended there.
+      const names = read.loads.map((l) => l.name);
+      const left = this.pasted()
+        .split(/\r?\n/)
+        .filter((line) => line.trim() && !names.some((n) => line.trim().startsWith(n)));
+      this.pasted.set(left.join('\n'));
+      return;
+    }
+    this.pasted.set('');
+    this.pasting.set(false);
+  }
+
+  private nextOrder(): number {
+    return Math.max(0, ...Object.values(this.designs.design()!.loads).map((l) => l.order)) + 1;
+  }
+
+  protected key(event: KeyboardEvent): void {
+    if (event.target instanceof HTMLElement && event.target.matches('input, textarea, select')) return;
+    if (event.ctrlKey || event.metaKey || event.altKey || this.pasting()) return;
+    const ids = this.rows().map((r) => r.id);
+    const here = ids.indexOf(this.selection.load() ?? '');
+    if (event.key === 'n') this.add();
+    else if (event.key === 'j') this.selection.load.set(ids[Math.min(ids.length - 1, here + 1)] ?? null);
+    else if (event.key === 'k') this.selection.load.set(ids[Math.max(0, here - 1)] ?? null);
+    else if (event.key === 'Enter' && here >= 0 && event.target === document.body) document.getElementById(`load-${ids[here]}`)?.focus();
+    else return;
+    event.preventDefault();
+  }
+}

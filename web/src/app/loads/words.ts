@@ -1,0 +1,32 @@
+import { figure, type Load } from '@meridex/core';
+import type { Reader } from '../fields/read-field';
+
+/** "35 %" or "2 h". */
+export function useText(use: Load['use']): string {
+  return use.by === 'duty' ? `${Math.round(use.duty * 1000) / 10} %` : `${Math.round(use.hours * 100) / 100} h`;
+}
+
+/** "evening" or "7–8, 17–18". */
+export function whenText(when: Load['when']): string {
+  return when.at === 'hours' ? when.spans.map(([a, b]) => `${figure(a, a % 1 ? 1 : 0)}–${figure(b, b % 1 ? 1 : 0)}`).join(', ') : when.at;
+}
+
+const WORDS = ['all day', 'daytime', 'evening', 'night', 'driving'] as const;
+
+/** Reads a word or hours of the day; a span over midnight becomes two. */
+export const readWhen: Reader<Load['when']> = (text) => {
+  const typed = text.trim().toLowerCase();
+  const word = WORDS.find((w) => w === typed);
+  if (word) return { ok: true, value: { at: word } };
+  const refuse = { ok: false, message: `When: “${text.trim() || 'nothing'}” is not taken; type ${WORDS.join(', ')}, or hours such as 7-9, 18-22.` } as const;
+  const spans: [number, number][] = [];
+  for (const part of typed.split(/[,;]\s*/)) {
+    const match = /^(\d{1,2}(?:\.\d+)?)\s*(?:-|–|to)\s*(\d{1,2}(?:\.\d+)?)$/.exec(part.trim());
+    if (!match) return refuse;
+    const [from, to] = [Number(match[1]), Number(match[2])];
+    if (from > 24 || to > 24 || from === to) return refuse;
+    if (from < to) spans.push([from, to]);
+    else spans.push([from, 24], ...(to > 0 ? [[0, to] as [number, number]] : []));
+  }
+  return spans.length ? { ok: true, value: { at: 'hours', spans } } : refuse;
+};

@@ -1,0 +1,74 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { cutsCsv, figure, orderCsv, type OrderLine } from '@meridex/core';
+import { AssessmentService } from '../services/assessment.service';
+import { DesignService } from '../services/design.service';
+
+const GROUPS: readonly OrderLine['group'][] = ['devices', 'protection', 'cable', 'joints', 'sundries'];
+
+/** One complete parts list and the cut list, with prices and as CSV. */
+@Component({
+  selector: 'mx-order',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './order.html',
+  styles: `
+    .two {
+      grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+      align-items: start;
+    }
+    @media (max-width: 1000px) {
+      .two {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+    .group td {
+      font-family: var(--narrow);
+      color: var(--muted);
+      padding-top: 12px;
+      background: var(--panel);
+    }
+    td {
+      padding: 4px 8px !important;
+    }
+    .dot {
+      display: inline-block;
+      width: 9px;
+      height: 9px;
+      border-radius: 50%;
+      margin-right: 6px;
+      background: var(--return);
+    }
+    .dot.red {
+      background: var(--feed);
+    }
+    h2 {
+      padding: 10px 14px 4px;
+    }
+    tfoot td {
+      font-weight: 600;
+      border-top: 1px solid var(--rule-strong);
+    }
+  `,
+})
+export class OrderStage {
+  private readonly designs = inject(DesignService);
+  protected readonly assessments = inject(AssessmentService);
+  protected readonly figure = figure;
+  protected readonly order = computed(() => this.assessments.assessment()!.order);
+  protected readonly groups = computed(() => GROUPS.map((name) => ({ name, lines: this.order().lines.filter((l) => l.group === name) })).filter((g) => g.lines.length));
+  protected readonly saved = signal<string | null>(null);
+
+  protected save(what: 'parts' | 'cuts'): void {
+    const text = what === 'parts' ? orderCsv(this.order()) : cutsCsv(this.order());
+    const name = `${this.designs
+      .design()!
+      .brief.customer.toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')}-${what}.csv`;
+    const link = document.createElement('a');
+    // The mark at the start tells spreadsheets that the text is UTF-8.
+    link.href = URL.createObjectURL(new Blob(['\ufeff', text], { type: 'text/csv' }));
+    link.download = name;
+    link.click();
+    setTimeout(() => URL.revokeObjectURL(link.href), 1000);
+    this.saved.set(name);
+  }
+}

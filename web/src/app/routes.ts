@@ -1,0 +1,37 @@
+import { inject } from '@angular/core';
+import { type CanActivateFn, Router, type Routes } from '@angular/router';
+import { map } from 'rxjs';
+import { SessionService } from './services/session.service';
+
+const signedIn: CanActivateFn = (_route, state) => {
+  const router = inject(Router);
+  return inject(SessionService)
+    .whoAmI()
+    .pipe(map((person) => (person ? true : router.createUrlTree(['/sign-in'], { queryParams: { to: state.url } }))));
+};
+
+export const routes: Routes = [
+  { path: 'sign-in', title: 'Sign in · Meridex', loadComponent: () => import('./sign-in/sign-in').then((m) => m.SignIn) },
+  { path: '', pathMatch: 'full', canActivate: [signedIn], title: 'Bay sheet · Meridex', loadComponent: () => import('./bay-sheet/bay-sheet').then((m) => m.BaySheet) },
+  {
+    path: 'jobs/:jobId',
+    canActivate: [signedIn],
+    loadComponent: () => import('./frame/job-frame').then((m) => m.JobFrame),
+    children: [
+      { path: '', pathMatch: 'full', redirectTo: 'brief' },
+      { path: 'brief', title: 'Brief · Meridex', loadComponent: () => import('./brief/brief').then((m) => m.BriefStage) },
+      { path: 'loads', title: 'Loads · Meridex', loadComponent: () => import('./loads/loads').then((m) => m.LoadsStage) },
+      { path: 'supply', title: 'Supply · Meridex', loadComponent: () => import('./supply/supply').then((m) => m.SupplyStage) },
+      { path: 'places', title: 'Places · Meridex', loadComponent: () => import('./places/places').then((m) => m.PlacesStage) },
+      { path: 'runs', title: 'Runs · Meridex', loadComponent: () => import('./runs/runs').then((m) => m.RunsStage) },
+      { path: 'protection', title: 'Protection · Meridex', loadComponent: () => import('./protection/protection').then((m) => m.ProtectionStage) },
+      { path: 'checks', title: 'Checks · Meridex', loadComponent: () => import('./checks/checks').then((m) => m.ChecksStage) },
+      { path: 'order', title: 'Order · Meridex', loadComponent: () => import('./order/order').then((m) => m.OrderStage) },
+      { path: 'fit', title: 'Fit · Meridex', loadComponent: () => import('./fit/fit').then((m) => m.FitStage) },
+      { path: 'prove', title: 'Prove · Meridex', loadComponent: () => import('./prove/prove').then((m) => m.ProveStage) },
+      { path: 'hand-over', title: 'Hand over · Meridex', loadComponent: () => import('./hand-over/hand-over').then((m) => m.HandOverStage) },
+      { path: 'look-after', title: 'Look after · Meridex', loadComponent: () => import('./look-after/look-after').then((m) => m.LookAfterStage) },
+    ],
+  },
+  { path: '**', redirectTo: '' },
+];

@@ -1,0 +1,60 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, model, output } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { amps, boundInWords, explainRun, figure, FUSE_KINDS, rating, readCableName, type RunEdit, type SizedRun } from '@meridex/core';
+import { NzDrawerModule } from 'ng-zorro-antd/drawer';
+import { NzSelectModule } from 'ng-zorro-antd/select';
+import { NumberField } from '../fields/number-field';
+import { type Reader, ReadField } from '../fields/read-field';
+import { FuseWindow } from '../pictures/fuse-window';
+import { VoltsLadder } from '../pictures/volts-ladder';
+import { DesignService } from '../services/design.service';
+
+export interface RunChange {
+  readonly change: Partial<Record<keyof RunEdit, unknown>>;
+  readonly label: string;
+}
+
+const ERROR_WORDS = {
+  'window-closed': 'The window is closed: no standard fuse between load and weakest part.',
+  'no-cable-size': 'No stocked cable is thick enough.',
+  'no-operating-point': 'The wire can never deliver what is asked.',
+  'too-hot': 'Hotter there than the insulation may get.',
+} as const;
+
+/** The chosen run: what decided it, its fuse window and volts, what a person may fix, and every figure opened. */
+@Component({
+  selector: 'mx-run-detail',
+  imports: [FormsModule, NzSelectModule, NzDrawerModule, NumberField, ReadField, FuseWindow, VoltsLadder],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './run-detail.html',
+  styleUrl: './run-detail.less',
+})
+export class RunDetail {
+  readonly run = input.required<SizedRun>();
+  readonly whyOpen = model(false);
+  readonly edited = output<RunChange>();
+  private readonly designs = inject(DesignService);
+  protected readonly figure = figure;
+  protected readonly amps = amps;
+  protected readonly rating = rating;
+  protected readonly kinds = FUSE_KINDS;
+  protected readonly bound = computed(() => boundInWords(this.run()));
+  protected readonly why = computed(() => (this.whyOpen() ? explainRun(this.designs.design()!, this.run()) : []));
+  protected readonly error = computed(() => {
+    const run = this.run();
+    return run.ok ? null : ERROR_WORDS[run.error];
+  });
+  protected readonly readSize: Reader<number | null> = (text) => {
+    if (/^(|auto|drafted)$/i.test(text.trim())) return { ok: true, value: null };
+    const name = readCableName(text);
+    if (name.kind === 'ambiguous') {
+      const ways = name.choices.map((c) => ('text' in c ? c.text : '')).join(', or ');
+      return { ok: false, message: `Size: “${text.trim()}” may be ${ways}. Which one?` };
+    }
+    return name.kind === 'unknown' ? { ok: false, message: `Size: ${name.message}` } : { ok: true, value: name.areaMm2 };
+  };
+
+  protected change(key: keyof RunEdit, value: unknown, what: string): void {
+    this.edited.emit({ change: { [key]: value }, label: `${what} of run ${this.run().spec.number}` });
+  }
+}

@@ -1,0 +1,235 @@
+import { HttpClient, type HttpErrorResponse } from '@angular/common/http';
+import { computed, inject, Injectable, signal, type WritableSignal } from '@angular/core';
+import { type Design, editDesign, type Patch, patchBetween } from '@meridex/core';
+import { BehaviorSubject, firstValueFrom } from 'rxjs';
+import { keepOutbox, type Outbox, readOutbox } from './outbox';
+
+/** One step of undo: what was done in words, and the patches there and back. */
+interface Step {
+  readonly label: string;
+  readonly at: number;
+  readonly forward: Patch;
+  readonly back: Patch;
+}
+
+export interface Clash {
+  readonly path: string;
+  readonly mine: unknown;
+  readonly theirs: unknown;
+}
+
+interface RevisionMessage {
+  readonly number: number;
+  readonly design: Design;
+  readonly author: string;
+  readonly at: string;
+}
+
+/** Edits of one field within this time are one step of undo, ms. */
+const SAME_STEP_MS = 1200;
+const SEND_AFTER_MS = 500;
+const TRY_AGAIN_MS = 4000;
+
+/**
+ * The open job's design: the only place where it is edited. An edit shows at once, is kept in the browser, and goes to
+ * the server as a patch on the revision it was made on.
+ */
+@Injectable({ providedIn: 'root' })
+export class DesignService {
+  private readonly http = inject(HttpClient);
+  private readonly document = new BehaviorSubject<Design | null>(null);
+  private readonly undoSteps = signal<readonly Step[]>([]);
+  private readonly redoSteps = signal<readonly Step[]>([]);
+  private timer: ReturnType<typeof setTimeout> | null = null;
+  private sending = false;
+  private box: Outbox | null = null;
+
+  readonly design$ = this.document.asObservable();
+  readonly design = signal<Design | null>(null);
+  readonly jobId = signal<string | null>(null);
+  readonly revision = signal(0);
+  readonly keptAt = signal<Date | null>(null);
+  readonly waiting = signal(0);
+  readonly offline = signal(false);
+  readonly trouble = signal<string | null>(null);
+  readonly clashes = signal<readonly Clash[]>([]);
+  readonly undoLabel = computed(() => this.undoSteps().at(-1)?.label ?? null);
+  readonly redoLabel = computed(() => this.redoSteps().at(-1)?.label ?? null);
+
+  /** Opens a job: the newest revision, with what this browser still has to send. */
+  async open(jobId: string): Promise<void> {
+    if (this.jobId() === jobId && this.design()) return;
+    this.close();
+    this.jobId.set(jobId);
+    const left = readOutbox(jobId);
+    const sent = left ? await this.sendLeft(jobId, left) : true;
+    const newest = await firstValueFrom(this.http.get<RevisionMessage>(`/api/jobs/${jobId}/design`));
+    if (this.jobId() !== jobId) return;
+    this.revision.set(newest.number);
+    this.keptAt.set(new Date(newest.at));
+    this.show(newest.design);
+    const patch = left ? (sent ? left.behind : [...left.patch, ...left.behind]) : [];
+    this.setBox(null);
+    if (!patch.length) return;
+    const edited = editDesign(newest.design, patch);
+    if (edited.ok) this.take(edited.design, patch);
+    else this.trouble.set(`What this browser still had to send no longer fits: ${edited.message}`);
+  }
+
+  /** Sends what an earlier visit left behind, under its own id, so that what had arrived is not kept twice. */
+  private async sendLeft(jobId: string, left: Outbox): Promise<boolean> {
+    try {
+      await firstValueFrom(this.http.post(`/api/jobs/${jobId}/revisions`, { base: left.base, patch: left.patch, clientId: left.clientId }));
+      return true;
+    } catch {
+      return false;
+    }
+  }
+
+  close(): void {
+    if (this.timer) clearTimeout(this.timer);
+    this.timer = null;
+    this.box = null;
+    this.jobId.set(null);
+    this.document.next(null);
+    this.design.set(null);
+    this.undoSteps.set([]);
+    this.redoSteps.set([]);
+    this.waiting.set(0);
+    this.trouble.set(null);
+    this.clashes.set([]);
+  }
+
+  /**
+   * Changes the design. `label` says what changed ("length 6.2 to 6.4 m"); the same label's field within a second is
+   * one step of undo. Returns null, or what the schema has against it: then nothing changed.
+   */
+  edit(label: string, change: (draft: Design) => void): string | null {
+    const before = this.design();
+    if (!before) return 'No job is open.';
+    const draft = structuredClone(before);
+    change(draft);
+    const forward = patchBetween(before, draft);
+    if (!forward.length) return null;
+    const edited = editDesign(before, forward);
+    if (!edited.ok) return edited.message;
+    this.remember({ label, at: Date.now(), forward, back: patchBetween(edited.design, before) });
+    this.redoSteps.set([]);
+    this.take(edited.design, forward);
+    return null;
+  }
+
+  undo(): void {
+    this.step(this.undoSteps, this.redoSteps, 'back');
+  }
+
+  redo(): void {
+    this.step(this.redoSteps, this.undoSteps, 'forward');
+  }
+
+  /** Ends a clash: with `mine` the person's values are put on top of the newest revision, else the others' stay. */
+  settleClash(mine: boolean): void {
+    const patch = this.box?.patch ?? [];
+    this.clashes.set([]);
+    this.setBox(null);
+    if (!mine) return;
+    const here = this.design();
+    if (!here) return;
+    const edited = editDesign(here, patch);
+    if (edited.ok) this.take(edited.design, patch);
+    else this.trouble.set(edited.message);
+  }
+
+  private step(from: WritableSignal<readonly Step[]>, to: WritableSignal<readonly Step[]>, way: 'forward' | 'back'): void {
+    const step = from().at(-1);
+    const here = this.design();
+    if (!step || !here) return;
+    from.update((s) => s.slice(0, -1));
+    const edited = editDesign(here, step[way]);
+    if (!edited.ok) return;
+    to.update((s) => [...s, step]);
+    this.take(edited.design, step[way]);
+  }
+
+  private remember(step: Step): void {
+    this.undoSteps.update((steps) => {
+      const last = steps.at(-1);
+      const sameField = last !== undefined && step.at - last.at < SAME_STEP_MS && last.forward.map((o) => o.path).join() === step.forward.map((o) => o.path).join();
+      return sameField ? [...steps.slice(0, -1), { ...step, back: last.back }] : [...steps.slice(-99), step];
+    });
+  }
+
+  private show(design: Design): void {
+    this.design.set(design);
+    this.document.next(design);
+  }
+
+  private take(design: Design, patch: Patch): void {
+    this.show(design);
+    const box = this.box;
+    // What is on its way keeps its own id; the rest waits behind it.
+    if (box && this.sending) this.setBox({ ...box, behind: [...box.behind, ...patch], edits: box.edits + 1 });
+    else this.setBox({ base: box?.base ?? this.revision(), patch: [...(box?.patch ?? []), ...patch], clientId: crypto.randomUUID(), edits: (box?.edits ?? 0) + 1, behind: [] });
+    this.sendSoon(SEND_AFTER_MS);
+  }
+
+  private setBox(box: Outbox | null): void {
+    this.box = box;
+    this.waiting.set(box?.edits ?? 0);
+    const jobId = this.jobId();
+    if (jobId) keepOutbox(jobId, box);
+  }
+
+  private sendSoon(ms: number): void {
+    if (this.timer) clearTimeout(this.timer);
+    this.timer = setTimeout(() => void this.send(), ms);
+  }
+
+  private async send(): Promise<void> {
+    const jobId = this.jobId();
+    if (!jobId || !this.box || this.sending || this.clashes().length) return;
+    const { base, patch, clientId } = this.box;
+    this.sending = true;
+    try {
+      const kept = await firstValueFrom(this.http.post<{ number: number; at: string; merged: boolean; design: Design }>(`/api/jobs/${jobId}/revisions`, { base, patch, clientId }));
+      this.sending = false;
+      if (this.jobId() === jobId) this.confirmed(kept);
+    } catch (error) {
+      this.sending = false;
+      if (this.jobId() === jobId) this.refused(error as HttpErrorResponse);
+    }
+  }
+
+  private confirmed(kept: { number: number; at: string; merged: boolean; design: Design }): void {
+    this.offline.set(false);
+    this.trouble.set(null);
+    this.revision.set(kept.number);
+    this.keptAt.set(new Date(kept.at));
+    const rest = this.box?.behind ?? [];
+    if (kept.merged) {
+      const edited = rest.length ? editDesign(kept.design, rest) : null;
+      this.show(edited?.ok ? edited.design : kept.design);
+    }
+    this.setBox(rest.length ? { base: kept.number, patch: rest, clientId: crypto.randomUUID(), edits: 1, behind: [] } : null);
+    if (rest.length) this.sendSoon(0);
+  }
+
+  private refused(error: HttpErrorResponse): void {
+    const body = error.error as { message?: string; clashes?: Clash[]; newest?: RevisionMessage } | null;
+    const all = [...(this.box?.patch ?? []), ...(this.box?.behind ?? [])];
+    if (error.status === 409 && body?.newest) {
+      this.setBox({ base: body.newest.number, patch: all, clientId: crypto.randomUUID(), edits: this.box?.edits ?? 1, behind: [] });
+      this.revision.set(body.newest.number);
+      this.show(body.newest.design);
+      this.clashes.set(body.clashes ?? []);
+      return;
+    }
+    if (error.status === 0 || error.status >= 500 || error.status === 401 || error.status === 429) {
+      this.offline.set(true);
+      this.sendSoon(TRY_AGAIN_MS);
+      return;
+    }
+    this.trouble.set(body?.message ?? 'The server did not take the last edit.');
+    this.setBox(null);
+  }
+}

@@ -1,0 +1,44 @@
+import { HttpClient } from '@angular/common/http';
+import { inject, Injectable } from '@angular/core';
+import type { Stage } from '@meridex/core';
+import type { Observable } from 'rxjs';
+
+export type Progress = 'hollow' | 'half' | 'solid';
+
+export interface JobLine {
+  readonly id: string;
+  readonly customer: string;
+  readonly vehicle: string;
+  readonly plate: string;
+  readonly promisedOn: string | null;
+  readonly state: string;
+  readonly note: string;
+  readonly stages: readonly Progress[];
+  readonly hold: { readonly mark: 'stop' | 'look' | 'holds' | 'waits'; readonly say: string };
+  readonly next: { readonly stage: Stage; readonly say: string };
+}
+
+export interface HistoryEntry {
+  readonly number: number;
+  readonly author: string;
+  readonly at: string;
+  readonly paths: readonly string[];
+}
+
+/** The bay sheet and what else the server knows of jobs as a whole. */
+@Injectable({ providedIn: 'root' })
+export class JobsService {
+  private readonly http = inject(HttpClient);
+
+  all(): Observable<JobLine[]> {
+    return this.http.get<JobLine[]>('/api/jobs');
+  }
+
+  create(customer: string, promisedOn: string | null): Observable<{ readonly id: string }> {
+    return this.http.post<{ id: string }>('/api/jobs', { customer, promisedOn });
+  }
+
+  history(jobId: string): Observable<HistoryEntry[]> {
+    return this.http.get<HistoryEntry[]>(`/api/jobs/${jobId}/history`);
+  }
+}

@@ -1,0 +1,18 @@
+/// <reference lib="webworker" />
+import { assess, type Assessment, type Design, SHIPPED_CATALOGUE } from '@meridex/core';
+
+export interface AssessRequest {
+  readonly id: number;
+  readonly design: Design;
+  readonly readings: Readonly<Record<string, number>>;
+}
+
+export interface AssessReply {
+  readonly id: number;
+  readonly assessment: Assessment;
+}
+
+addEventListener('message', ({ data }: MessageEvent<AssessRequest>) => {
+  const assessment = assess(data.design, SHIPPED_CATALOGUE, { readings: data.readings });
+  postMessage({ id: data.id, assessment } satisfies AssessReply);
+});

@@ -42,9 +42,9 @@ async function nodeSuite() {
 
 async function webSuite() {
   const done = await npx(['ng', 'test'], { cwd: join(ROOT, 'web'), env: { ...process.env, NG_CLI_ANALYTICS: 'false' } });
-  const m = last(done.out, /TOTAL: (\d+) FAILED, (\d+) SUCCESS|TOTAL: (\d+) SUCCESS|Executed (\d+) of \d+ SUCCESS/g);
-  const passed = m ? Number(m[2] ?? m[3] ?? m[4]) : 0;
-  return counted(done, passed, m?.[1] ? Number(m[1]) : 0);
+  const m = last(done.out, /Executed (\d+) of (\d+)(?: \((\d+) FAILED\))?/g);
+  const [ran, all, failed] = m ? [Number(m[1]), Number(m[2]), Number(m[3] ?? 0)] : [0, 0, 0];
+  return counted(done, ran === all ? ran - failed : 0, failed);
 }
 
 async function pathSuite() {

@@ -4,7 +4,8 @@ module.exports = (config) =>
   config.set({
     frameworks: ['jasmine'],
     plugins: [require('karma-jasmine'), require('karma-chrome-launcher')],
-    reporters: ['progress'],
+    reporters: ['dots'],
+    colors: false,
     browsers: ['DebianChromium'],
     customLaunchers: {
       DebianChromium: {

@@ -2,7 +2,7 @@ import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
 import { COOKIE, personOf, signedIn } from '../http/guard.js';
-import { SESSION_DAYS, signIn, signOut, type Person } from './store.js';
+import { personByToken, SESSION_DAYS, signIn, signOut, type Person } from './store.js';
 
 const personSchema = z.object({ name: z.string(), email: z.string(), role: z.string(), workshop: z.string() });
 const message = z.object({ message: z.string() });
@@ -24,7 +24,12 @@ export const accountRoutes =
         return shown(done.person);
       },
     );
-    app.get('/api/session', { preHandler: signedIn(db), schema: { response: { 200: personSchema, 401: message } } }, async (request) => shown(personOf(request)));
+    // Asked by every page that opens: nobody signed in is an answer, not an error.
+    app.get('/api/session', { schema: { response: { 200: personSchema, 204: z.null() } } }, async (request, reply) => {
+      const token = request.cookies[COOKIE];
+      const person = token ? await personByToken(db, token) : null;
+      return person ? shown(person) : reply.code(204).send(null);
+    });
     app.delete('/api/session', { preHandler: signedIn(db), schema: { response: { 204: z.null(), 401: message } } }, async (request, reply) => {
       await signOut(db, personOf(request), request.cookies[COOKIE]!);
       return reply.clearCookie(COOKIE, { path: '/' }).code(204).send(null);

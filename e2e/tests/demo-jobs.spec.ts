@@ -1,0 +1,43 @@
+import { expect, test } from '@playwright/test';
+import { signIn } from './workshop';
+
+const STAGES = ['brief', 'loads', 'supply', 'places', 'runs', 'protection', 'checks', 'order', 'fit', 'prove', 'hand-over', 'look-after'];
+
+test('every stage of the six demo jobs opens without trouble, with sensible figures', async ({ page }) => {
+  test.setTimeout(180_000);
+  const troubles: string[] = [];
+  page.on('pageerror', (error) => troubles.push(String(error)));
+  page.on('console', (message) => message.type() === 'error' && troubles.push(message.text()));
+  await signIn(page);
+  const jobs = (await (await page.request.get('/api/jobs')).json()) as { id: string; customer: string; state: string }[];
+  const demo = jobs.filter((j) => /Bellbird|Two Creeks|Stonefly|Cinderbush|Lantern|Gumnut/.test(j.customer));
+  expect(demo.length).toBe(6);
+  for (const job of demo) {
+    for (const stage of STAGES) {
+      await page.goto(`/jobs/${job.id}/${stage}`);
+      await expect(page.locator('.bench-head h1')).toBeVisible();
+      const text = await page.locator('main').innerText();
+      expect(text, `${job.customer}, ${stage}`).not.toMatch(/NaN|undefined|Infinity|\[object|null/);
+      const sideways = await page.evaluate(() => document.documentElement.scrollWidth > document.documentElement.clientWidth);
+      expect(sideways, `${job.customer}, ${stage} scrolls sideways`).toBe(false);
+    }
+    const figures = await page.locator('mx-tell-tales b').allInnerTexts();
+    expect(Number(figures[0])).toBeGreaterThan(10);
+    expect(Number(figures[1])).toBeGreaterThan(0.5);
+    expect(Number(figures[2])).toBeGreaterThan(1);
+  }
+  expect(troubles).toEqual([]);
+});
+
+test('the stages stay usable at a phone’s width', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page);
+  const jobs = (await (await page.request.get('/api/jobs')).json()) as { id: string; customer: string }[];
+  const vet = jobs.find((j) => j.customer.startsWith('Bellbird'))!;
+  for (const stage of STAGES) {
+    await page.goto(`/jobs/${vet.id}/${stage}`);
+    await expect(page.locator('.bench-head h1')).toBeVisible();
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+    expect(wide, stage).toBeLessThanOrEqual(390);
+  }
+});

@@ -1,0 +1,33 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+
+/** Signs in with the shown demo account. */
+export async function signIn(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByLabel('Password').fill('wirrabel');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: 'Bay sheet' })).toBeVisible();
+}
+
+export async function stage(page: Page, name: string): Promise<void> {
+  await page.getByRole('navigation', { name: 'Stages of the job' }).getByRole('link', { name }).first().click();
+  await expect(page.getByRole('heading', { name, level: 1, exact: true })).toBeVisible();
+}
+
+/** Opens one of the demo jobs at a stage. */
+export async function openJob(page: Page, customer: string, stageName: string): Promise<void> {
+  await page.getByRole('link', { name: `Open ${customer}` }).click();
+  await stage(page, stageName);
+}
+
+/** Waits until the strip says that everything is kept. */
+export async function allKept(page: Page): Promise<void> {
+  await expect(page.getByRole('status').filter({ hasText: /all kept/ })).toBeVisible({ timeout: 15_000 });
+}
+
+/** Chooses an entry of one of the select fields. */
+export async function choose(page: Page, field: string, entry: string): Promise<void> {
+  await page.locator(`nz-select[aria-label="${field}"]`).click();
+  await page.locator('nz-option-item').filter({ hasText: entry }).first().click();
+}
+
+export const runRow = (page: Page, id: string): Locator => page.locator(`tr[data-run="${id}"]`);

@@ -9,7 +9,7 @@ test('every stage of the six demo jobs opens without trouble, with sensible figu
   page.on('pageerror', (error) => troubles.push(String(error)));
   page.on('console', (message) => message.type() === 'error' && troubles.push(message.text()));
   await signIn(page);
-  const jobs = (await (await page.request.get('/api/jobs')).json()) as { id: string; customer: string; state: string }[];
+  const jobs = ((await (await page.request.get('/api/jobs')).json()) as { lines: { id: string; customer: string }[] }).lines;
   const demo = jobs.filter((j) => /Bellbird|Two Creeks|Stonefly|Cinderbush|Lantern|Gumnut/.test(j.customer));
   expect(demo.length).toBe(6);
   for (const job of demo) {
@@ -32,7 +32,7 @@ test('every stage of the six demo jobs opens without trouble, with sensible figu
 test('the stages stay usable at a phone’s width', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page);
-  const jobs = (await (await page.request.get('/api/jobs')).json()) as { id: string; customer: string }[];
+  const jobs = ((await (await page.request.get('/api/jobs')).json()) as { lines: { id: string; customer: string }[] }).lines;
   const vet = jobs.find((j) => j.customer.startsWith('Bellbird'))!;
   for (const stage of STAGES) {
     await page.goto(`/jobs/${vet.id}/${stage}`);

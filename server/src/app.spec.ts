@@ -35,7 +35,7 @@ describe('the server on a real PostgreSQL', () => {
     await addWorkshop(database.ownerUrl, 'other@shed.example', await hashPassword('other-secret'));
     cookie = await signIn(DEMO.email, DEMO.password);
     otherCookie = await signIn('other@shed.example', 'other-secret');
-    jobs = (await get('/api/jobs')).json<Line[]>();
+    jobs = (await get('/api/jobs')).json<{ lines: Line[] }>().lines;
   }, 60_000);
 
   afterAll(async () => {
@@ -78,6 +78,12 @@ describe('the server on a real PostgreSQL', () => {
       expect([...lines].sort((a, b) => a.promisedOn.localeCompare(b.promisedOn))).toEqual(lines);
       for (const l of lines) expect(l.stages.length).toBe(12);
     });
+    it('says what to buy for the jobs of the week, and which come back for care', async () => {
+      const sheet = (await get('/api/jobs')).json<{ buy: { what: string; quantity: number }[]; care: { customer: string }[] }>();
+      expect(sheet.buy.length).toBe(6);
+      for (const b of sheet.buy) expect(b.quantity).toBeGreaterThan(0);
+      expect(sheet.care.map((c) => c.customer).sort()).toEqual(['Cinderbush Orchard Bees', 'Gumnut Travelling Playgroup']);
+    });
     it('is loaded once', async () => expect(await loadDemo(database.ownerUrl)).toBeFalse());
     it('refuses a job without a customer, and names the field', async () => {
       const r = await post('/api/jobs', { customer: '  ', promisedOn: null });
@@ -88,7 +94,7 @@ describe('the server on a real PostgreSQL', () => {
 
   describe('workshop walls', () => {
     it('hide jobs, designs, ticks and packs of one workshop from another', async () => {
-      expect((await get('/api/jobs', otherCookie)).json()).toEqual([]);
+      expect((await get('/api/jobs', otherCookie)).json()).toEqual({ lines: [], buy: [], care: [] });
       const id = jobs[0]!.id;
       for (const url of [`/api/jobs/${id}/design`, `/api/jobs/${id}/pack.pdf`]) expect((await get(url, otherCookie)).statusCode).toBe(404);
       expect((await get(`/api/jobs/${id}/ticks`, otherCookie)).json()).toEqual([]);

@@ -1,3 +1,4 @@
+import compress from '@fastify/compress';
 import cookie from '@fastify/cookie';
 import helmet from '@fastify/helmet';
 import rateLimit from '@fastify/rate-limit';
@@ -48,6 +49,7 @@ export async function buildApp({ db, webRoot, log = false }: AppOptions): Promis
       },
     },
   });
+  await app.register(compress, { global: true });
   await app.register(cookie);
   await app.register(rateLimit, { global: false });
   app.get('/api/health', { schema: { response: { 200: z.object({ ok: z.boolean() }) } } }, () => ({ ok: true }));

@@ -10,12 +10,21 @@ import { sizeOne, type RunChoice, type Upstream } from './size-one.js';
 const MOST_ROUNDS = 8;
 const NONE: Upstream = { dropPercent: 0, dropV: 0 };
 
-function sizeAll(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>): SizedRun[] {
+/** The last result of each run with what it was reached from: a round sizes anew only what changed. */
+type Memory = Map<string, { readonly from: string; readonly run: SizedRun }>;
+
+const basisOf = (c: RunChoice, up: Upstream): string => `${c.kindIndex} ${c.lastKind} ${c.faultAreaMm2} ${up.dropPercent} ${up.dropV}`;
+
+function sizeAll(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>, memory: Memory): SizedRun[] {
   const done = new Map<string, SizedRun>();
   for (const spec of specs) {
     const parent = spec.parent ? done.get(spec.parent) : undefined;
     const up = parent?.ok ? { dropPercent: parent.figures.pathDropPercent, dropV: parent.spec.sourceV - parent.figures.arrivesV } : NONE;
-    done.set(spec.id, sizeOne(spec, design, choices.get(spec.id)!, up));
+    const choice = choices.get(spec.id)!;
+    const known = memory.get(spec.id);
+    const run = known?.from === basisOf(choice, up) ? known.run : sizeOne(spec, design, choice, up);
+    memory.set(spec.id, { from: basisOf(choice, up), run });
+    done.set(spec.id, run);
   }
   return [...done.values()];
 }
@@ -24,15 +33,15 @@ function sizeAll(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap
  * Sizes all runs. Where a stronger kind of fuse, called for by a short, comes in no rating that fits, the run goes back
  * to the last kind that did: a sized run with a finding says more than no run.
  */
-function keepSized(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>): SizedRun[] {
+function keepSized(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>, memory: Memory): SizedRun[] {
   const before = new Map([...choices].map(([id, c]) => [id, c.kindIndex]));
-  const sized = sizeAll(specs, design, choices);
+  const sized = sizeAll(specs, design, choices, memory);
   const lost = sized.filter((r) => !r.ok && before.get(r.spec.id)! > 0);
   for (const { spec } of lost) {
     const choice = choices.get(spec.id)!;
     choice.kindIndex = choice.lastKind = before.get(spec.id)! - 1;
   }
-  return lost.length ? keepSized(specs, design, choices) : sized;
+  return lost.length ? keepSized(specs, design, choices, memory) : sized;
 }
 
 /** Changes what a short proved wrong: a stronger kind of fuse, or a thicker cable. True when something changed. */
@@ -55,8 +64,9 @@ function learn(run: Fitted, design: Design, choice: RunChoice): boolean {
  */
 export function sizeRuns(specs: readonly RunSpec[], design: Design, bank: Bank | null): SizedRun[] {
   const choices = new Map(specs.map((s): [string, RunChoice] => [s.id, { kindIndex: 0, lastKind: s.fuseKinds.length - 1, faultAreaMm2: 0 }]));
+  const memory: Memory = new Map();
   for (let round = 1; ; round++) {
-    const sized = keepSized(specs, design, choices);
+    const sized = keepSized(specs, design, choices, memory);
     const fitted = sized.filter((r): r is Fitted => r.ok);
     if (!bank || !fitted.some((r) => /^house\d*-bus$/.test(r.spec.id))) return sized;
     const judged = judgeRuns(reachable(fitted), design, bank);

@@ -26,11 +26,12 @@ function contactsMilliohm(spec: RunSpec, type: FuseType, fuseA: number, areaMm2:
   return ohm * 1000;
 }
 
-function sizingInput(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice, up: Upstream, contacts: number): SizingInput {
+/** What sizing needs to know; only the contacts change while fuse and size settle. */
+type SettlingInput = SizingInput & { contactsMilliohm: number };
+
+function sizingInput(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice, up: Upstream): SettlingInput {
   const weakest = Math.min(...spec.weak.map((w) => w.ratingA), Infinity);
-  const demand = 'powerW' in spec.demand ? { powerW: spec.demand.powerW, sourceV: spec.sourceV - up.dropV } : spec.demand;
-  return {
-    ...demand,
+  const path = {
     outM: spec.outM,
     backM: spec.backM,
     insulationC: design.settings.insulationC,
@@ -38,7 +39,7 @@ function sizingInput(spec: RunSpec, design: Design, type: FuseType, choice: RunC
     grouped: spec.grouped,
     laid: spec.laid,
     tinned: design.settings.tinned,
-    contactsMilliohm: contacts,
+    contactsMilliohm: 0,
     dropLimitPercent: Math.max(LEAST_SHARE_PERCENT, spec.pathLimitPercent - up.dropPercent),
     nominalV: spec.nominalV,
     series: design.settings.series,
@@ -46,6 +47,8 @@ function sizingInput(spec: RunSpec, design: Design, type: FuseType, choice: RunC
     minAreaMm2: Math.max(spec.minAreaMm2, choice.faultAreaMm2),
     connectorA: Number.isFinite(weakest) ? weakest : null,
   };
+  if ('powerW' in spec.demand) return Object.assign(path, { powerW: spec.demand.powerW, sourceV: spec.sourceV - up.dropV });
+  return Object.assign(path, { currentA: spec.demand.currentA });
 }
 
 /** A size and fuse that a person fixed, computed as they are. */
@@ -67,8 +70,9 @@ function settle(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice
   let fuseA = spec.edit.fuseA ?? kind.sizesA.find((a) => roughA <= kind.continuous * a) ?? kind.sizesA[kind.sizesA.length - 1]!;
   let areaMm2 = spec.edit.areaMm2 ?? 16;
   let result: SizingResult | undefined;
+  const input = sizingInput(spec, design, type, choice, up);
   for (let round = 0; round < 4; round++) {
-    const input = sizingInput(spec, design, type, choice, up, contactsMilliohm(spec, type, fuseA, areaMm2));
+    input.contactsMilliohm = contactsMilliohm(spec, type, fuseA, areaMm2);
     result = spec.edit.areaMm2 ? asTyped(spec, input, spec.edit.areaMm2) : sizeRun(input);
     if (!result.ok) return result;
     const chosenA = spec.edit.fuseA ?? result.fuseA;

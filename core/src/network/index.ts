@@ -1,4 +1,5 @@
 export * from './circuit.js';
+export { loadsAlone, type LoadAlone } from './single-loads.js';
 export { shortCurrents, type Short } from './shorts.js';
 export { solveCircuit } from './solve.js';
 export * from './wiring.js';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { Circuit } from './circuit.js';
 import { shortCurrents } from './shorts.js';
+import { loadsAlone } from './single-loads.js';
 import { solveCircuit } from './solve.js';
 
 /** A random tree of wires with a battery at its root, loads on its nodes and some cross links. */
@@ -131,6 +132,22 @@ describe('laws of the network', () => {
         const [fast] = shortCurrents(bare, [{ plus: far, minus: 'g', branch: 'w0' }]);
         const full = solveCircuit({ ...bare, resistors: [...bare.resistors, { id: 'fault', a: far, b: 'g', ohm: 1e-9 }] });
         if (full.ok) expect(fast!).toBeCloseTo(Math.abs(full.branchAmp['w0']!), 1);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('a load alone has the volts and amps of the full solution with that one load', () => {
+    fc.assert(
+      fc.property(circuit, (c) => {
+        const alone = loadsAlone({ ...c, loads: [] }, c.loads, { plus: 'n0', minus: 'g' });
+        for (const [i, load] of c.loads.entries()) {
+          const full = solveCircuit({ ...c, loads: [load] });
+          expect(alone[i] !== null).toBe(full.ok);
+          if (!full.ok || !alone[i]) continue;
+          expect(alone[i].volt).toBeCloseTo(full.nodeVolt[load.plus]! - full.nodeVolt[load.minus]!, 8);
+          expect(alone[i].watchedV).toBeCloseTo(full.nodeVolt['n0']!, 8);
+        }
       }),
       { numRuns: 40 },
     );

@@ -38,16 +38,29 @@ export interface Order {
   readonly kg: number;
 }
 
+interface Filling extends OrderLine {
+  quantity: number;
+  kg: number;
+  readonly uses: string[];
+}
+
 class Basket {
-  private readonly lines = new Map<string, OrderLine>();
+  private readonly lines = new Map<string, Filling>();
 
   add(line: Omit<OrderLine, 'uses'>, use: string): void {
     const there = this.lines.get(line.key);
-    this.lines.set(line.key, there ? { ...there, quantity: there.quantity + line.quantity, kg: there.kg + line.kg, uses: [...new Set([...there.uses, use])] } : { ...line, uses: [use] });
+    if (!there) {
+      this.lines.set(line.key, { ...line, uses: [use] });
+      return;
+    }
+    there.quantity += line.quantity;
+    there.kg += line.kg;
+    if (!there.uses.includes(use)) there.uses.push(use);
   }
 
   all(): OrderLine[] {
-    return [...this.lines.values()].map((l) => (l.unit === 'm' ? { ...l, quantity: Math.ceil((l.quantity * (1 + CUTTING.waste)) / CUTTING.stepM) * CUTTING.stepM } : l));
+    for (const l of this.lines.values()) if (l.unit === 'm') l.quantity = Math.ceil((l.quantity * (1 + CUTTING.waste)) / CUTTING.stepM) * CUTTING.stepM;
+    return [...this.lines.values()];
   }
 }
 

@@ -1,4 +1,4 @@
-import { solveCircuit, type Circuit, type CircuitLoad } from '../network/index.js';
+import { type Circuit, type CircuitLoad, type LoadAlone, loadsAlone } from '../network/index.js';
 import type { SizedRun } from '../routes/index.js';
 import { METERS, toleranceOf, type Meter } from './meters.js';
 import type { Expected } from './verdict.js';
@@ -33,25 +33,19 @@ function loadOf(run: Fitted): CircuitLoad {
   return { id: spec.id, plus: spec.to.plus, minus: spec.to.minus, ...demand };
 }
 
-function rowFor(run: Fitted, basis: ProveBasis): ProveRow | null {
-  const { spec } = run;
-  const solved = solveCircuit({ ...basis.circuit, loads: [loadOf(run)] });
-  if (!solved.ok) return null;
-  const v = solved.nodeVolt;
-  const expected = v[spec.to.plus]! - v[spec.to.minus]!;
-  const posts = v[basis.plus]! - v[basis.minus]!;
+function rowFor(run: Fitted, alone: LoadAlone, basis: ProveBasis): ProveRow {
   const meter = METERS.voltmeter;
   return {
-    id: `volts-${spec.id}`,
-    where: spec.to.name,
-    state: `engine off, only this on`,
+    id: `volts-${run.spec.id}`,
+    where: run.spec.to.name,
+    state: 'engine off, only this on',
     meter,
     unit: 'V',
-    expected,
-    tolerance: toleranceOf(meter, expected, posts - expected),
+    expected: alone.volt,
+    tolerance: toleranceOf(meter, alone.volt, alone.watchedV - alone.volt),
     mostV: basis.restV + Math.SQRT2 * toleranceOf(meter, basis.restV, 0),
-    run: spec.name,
-    currentA: Math.abs(solved.branchAmp[`${spec.id}.feed`] ?? 0),
+    run: run.spec.name,
+    currentA: alone.amp,
   };
 }
 
@@ -75,5 +69,6 @@ export function proveRows(runs: readonly SizedRun[], basis: ProveBasis, measured
     currentA: 0,
   };
   const consumers = runs.filter((r): r is Fitted => r.ok && (r.spec.group === 'loads' || r.spec.id === 'bus-inverter'));
-  return [battery, ...consumers.map((r) => rowFor(r, basis)).filter((r): r is ProveRow => r !== null)];
+  const alone = loadsAlone(basis.circuit, consumers.map(loadOf), basis);
+  return [battery, ...consumers.flatMap((r, i) => (alone[i] ? [rowFor(r, alone[i], basis)] : []))];
 }

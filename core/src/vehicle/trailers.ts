@@ -30,7 +30,7 @@ export const CARAVAN: VehicleTemplate = {
     { x: 5840, y: 2240, r: 330 },
   ],
   zones: [
-    { id: 'tow', name: 'towing vehicle', ambientC: ZONE_C.engine, people: false, nameInside: true, x: 130, y: 1640, w: 800, h: 260 },
+    { id: 'tow', name: 'tow vehicle', ambientC: ZONE_C.engine, people: false, x: 130, y: 1710, w: 800, h: 230 },
     { id: 'front', name: 'front box', ambientC: ZONE_C.frontBox, people: false, nameInside: true, x: 2440, y: 1620, w: 620, h: 440 },
     { id: 'inside', name: 'inside', ambientC: ZONE_C.caravan, people: true, nameInside: true, x: 3150, y: 1230, w: 4750, h: 600 },
     { id: 'roof', name: 'roof', ambientC: ZONE_C.roof, people: false, x: 3000, y: 235, w: 4700, h: 60 },
@@ -63,7 +63,7 @@ export const CAMPER: VehicleTemplate = {
     { x: 4290, y: 1600, r: 340 },
   ],
   zones: [
-    { id: 'tow', name: 'towing vehicle', ambientC: ZONE_C.engine, people: false, nameInside: true, x: 130, y: 990, w: 800, h: 240 },
+    { id: 'tow', name: 'tow vehicle', ambientC: ZONE_C.engine, people: false, x: 130, y: 1060, w: 800, h: 220 },
     { id: 'front', name: 'front box', ambientC: ZONE_C.frontBox, people: false, nameInside: true, x: 1720, y: 1100, w: 560, h: 380 },
     { id: 'body', name: 'body', ambientC: ZONE_C.canopy, people: false, nameInside: true, x: 2420, y: 800, w: 3220, h: 370 },
     { id: 'tent', name: 'tent', ambientC: ZONE_C.caravan, people: true, x: 2850, y: 420, w: 2350, h: 320 },

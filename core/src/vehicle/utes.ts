@@ -55,7 +55,7 @@ export const TRAY_BACK: VehicleTemplate = {
   zones: [
     engine(230, 1080, 900, 330),
     cab(1420, 960, 960, 520),
-    { id: 'box', name: 'under-tray box', ambientC: ZONE_C.canopy, people: false, x: 2640, y: 1270, w: 760, h: 280 },
+    { id: 'box', name: 'under-tray box', ambientC: ZONE_C.canopy, people: false, nameInside: true, x: 2640, y: 1270, w: 760, h: 280 },
     { id: 'tray', name: 'tray', ambientC: ZONE_C.canopy, people: false, x: 2700, y: 640, w: 2380, h: 480 },
   ],
   chassisY: 1640,

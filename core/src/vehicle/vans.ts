@@ -42,7 +42,7 @@ export const LIGHT_TRUCK: VehicleTemplate = {
     { x: 5150, y: 2430, r: 390 },
   ],
   zones: [
-    { id: 'engine', name: 'chassis, beside engine', ambientC: ZONE_C.engine, people: false, nameInside: true, x: 1800, y: 2260, w: 900, h: 300 },
+    { id: 'engine', name: 'chassis', ambientC: ZONE_C.engine, people: false, x: 1800, y: 2260, w: 900, h: 300 },
     { id: 'cab', name: 'cab', ambientC: ZONE_C.cab, people: true, nameInside: true, x: 350, y: 1520, w: 1120, h: 440 },
     { id: 'body', name: 'body', ambientC: ZONE_C.canopy, people: false, nameInside: true, x: 1820, y: 480, w: 4560, h: 1500 },
     { id: 'roof', name: 'roof', ambientC: ZONE_C.roof, people: false, x: 2000, y: 230, w: 4200, h: 60 },

@@ -18,6 +18,12 @@ const jobLine = z.object({
   next: z.object({ stage: z.enum(STAGES), say: z.string() }),
 });
 
+const bay = z.object({
+  lines: z.array(jobLine),
+  buy: z.array(z.object({ what: z.string(), quantity: z.number(), unit: z.string() })),
+  care: z.array(z.object({ id: z.string(), customer: z.string(), on: z.string().nullable(), joints: z.number() })),
+});
+
 const newJob = z.object({
   customer: z.string().trim().min(1, { message: 'the customer’s organisation is accepted, such as Bellbird Ranges Mobile Vet' }).max(120),
   promisedOn: z.iso.date({ message: 'a day such as 2026-12-03 is accepted' }).nullable(),
@@ -27,9 +33,9 @@ export const jobRoutes =
   (db: Database): FastifyPluginAsyncZod =>
   async (app) => {
     app.addHook('preHandler', signedIn(db));
-    app.get('/api/jobs', { schema: { response: { 200: z.array(jobLine) } } }, async (request) => {
-      const lines = await db.inWorkshop(personOf(request).workshopId, baySheet);
-      return lines.map((l) => ({ ...l, stages: [...l.stages] }));
+    app.get('/api/jobs', { schema: { response: { 200: bay } } }, async (request) => {
+      const { lines, buy, care } = await db.inWorkshop(personOf(request).workshopId, baySheet);
+      return { lines: lines.map((l) => ({ ...l, stages: [...l.stages] })), buy: [...buy], care: [...care] };
     });
     app.post('/api/jobs', { schema: { body: newJob, response: { 201: z.object({ id: z.string() }) } } }, async (request, reply) => {
       const person = personOf(request);

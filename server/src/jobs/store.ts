@@ -59,7 +59,7 @@ const share = (part: number, whole: number): Progress => (whole > 0 && part >= w
 export function stagesOf(design: Design, a: Assessment, done: Done, state: string): Progress[] {
   const ticked = a.fit.filter((s) => done.ticked.has(s.id)).length;
   const typedRuns = a.runs.filter((r) => r.spec.lengthFrom === 'typed').length;
-  const handed = state === 'handed over' || state === 'in service';
+  const handed = isOut(state);
   const stops = (stage: Stage): boolean => a.open.some((f) => f.severity === 'stop' && f.at.stage === stage);
   const by: Record<Stage, Progress> = {
     brief: design.brief.plate ? 'solid' : 'half',
@@ -102,9 +102,8 @@ function next(a: Assessment, done: Done, state: string, note: string): JobLine['
   return look ? { stage: look.at.stage, say: inWords(look).fix } : { stage: 'order', say: note || 'Order the parts' };
 }
 
-function line(job: typeof jobs.$inferSelect, revision: Revision, done: Done): JobLine {
+function line(job: typeof jobs.$inferSelect, revision: Revision, a: Assessment, done: Done): JobLine {
   const { design } = revision;
-  const a = assess(design, SHIPPED_CATALOGUE);
   return {
     id: job.id,
     customer: design.brief.customer,
@@ -119,8 +118,39 @@ function line(job: typeof jobs.$inferSelect, revision: Revision, done: Done): Jo
   };
 }
 
-/** The bay sheet: all jobs by promised day, those without one last. */
-export async function baySheet(tx: Tx): Promise<JobLine[]> {
+/** Something to have on the shelf for the jobs that are promised soon. */
+export interface ToBuy {
+  readonly what: string;
+  readonly quantity: number;
+  readonly unit: string;
+}
+
+export interface BaySheet {
+  readonly lines: readonly JobLine[];
+  /** Cable and protection for the jobs promised within the week that are not fitted yet, the dearest first. */
+  readonly buy: readonly ToBuy[];
+  /** Jobs that are out and come back for care. */
+  readonly care: readonly { readonly id: string; readonly customer: string; readonly on: string | null; readonly joints: number }[];
+}
+
+const SOON_MS = 7 * 86_400_000;
+const MOST_TO_BUY = 6;
+const isOut = (state: string): boolean => state === 'handed over' || state === 'in service';
+
+function toBuy(orders: readonly Assessment['order'][]): ToBuy[] {
+  const sum = new Map<string, { what: string; quantity: number; unit: string; price: number }>();
+  for (const l of orders.flatMap((o) => o.lines).filter((x) => x.group === 'cable' || x.group === 'protection')) {
+    const there = sum.get(l.what) ?? { what: l.what, quantity: 0, unit: l.unit, price: 0 };
+    sum.set(l.what, { ...there, quantity: there.quantity + l.quantity, price: there.price + l.quantity * l.priceEach });
+  }
+  return [...sum.values()]
+    .sort((a, b) => b.price - a.price)
+    .slice(0, MOST_TO_BUY)
+    .map(({ what, quantity, unit }) => ({ what, quantity, unit }));
+}
+
+/** The bay sheet: all jobs by promised day, those without one last, and what they call for. */
+export async function baySheet(tx: Tx): Promise<BaySheet> {
   const rows = await tx
     .select()
     .from(jobs)
@@ -131,10 +161,16 @@ export async function baySheet(tx: Tx): Promise<JobLine[]> {
     .from(ticks)
     .orderBy(asc(ticks.jobId), asc(ticks.stepId), sql`${ticks.createdAt} desc`);
   const readRows = await tx.selectDistinct({ jobId: readings.jobId, rowId: readings.rowId }).from(readings);
-  return rows.flatMap((job) => {
+  const soon = new Date(Date.now() + SOON_MS).toISOString().slice(0, 10);
+  const [lines, orders, care]: [JobLine[], Assessment['order'][], BaySheet['care'][number][]] = [[], [], []];
+  for (const job of rows) {
     const revision = newest.get(job.id);
-    if (!revision) return [];
+    if (!revision) continue;
     const ticked = new Set(lastTicks.filter((t) => t.jobId === job.id && t.done).map((t) => t.stepId));
-    return [line(job, revision, { ticked, read: readRows.filter((r) => r.jobId === job.id).length })];
-  });
+    const a = assess(revision.design, SHIPPED_CATALOGUE);
+    lines.push(line(job, revision, a, { ticked, read: readRows.filter((r) => r.jobId === job.id).length }));
+    if (isOut(job.state)) care.push({ id: job.id, customer: revision.design.brief.customer, on: job.promisedOn, joints: a.runs.length * 4 });
+    else if (job.promisedOn !== null && job.promisedOn <= soon && ticked.size < a.fit.length) orders.push(a.order);
+  }
+  return { lines, buy: toBuy(orders), care };
 }

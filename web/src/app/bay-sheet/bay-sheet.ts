@@ -10,7 +10,7 @@ import { Strip } from '../frame/strip';
 import { Mark } from '../pictures/mark';
 import { MiniTrunk } from '../pictures/mini-trunk';
 import { DesignService } from '../services/design.service';
-import { JobsService, type JobLine } from '../services/jobs.service';
+import { type Bay, JobsService, type JobLine } from '../services/jobs.service';
 
 const DAY_MS = 86_400_000;
 const isoDay = (d: Date): string => `${d.getFullYear()}-${String(d.getMonth() + 1).padStart(2, '0')}-${String(d.getDate()).padStart(2, '0')}`;
@@ -27,7 +27,8 @@ const isoDay = (d: Date): string => `${d.getFullYear()}-${String(d.getMonth() + 
 export class BaySheet {
   private readonly jobs = inject(JobsService);
   private readonly router = inject(Router);
-  protected readonly lines = signal<readonly JobLine[] | null>(null);
+  protected readonly bay = signal<Bay | null>(null);
+  protected readonly lines = computed(() => this.bay()?.lines ?? null);
   protected readonly says = signal<string | null>(null);
   protected readonly asking = signal(false);
   protected readonly customer = signal('');
@@ -45,7 +46,7 @@ export class BaySheet {
 
   constructor() {
     inject(DesignService).close();
-    this.jobs.all().subscribe({ next: (lines) => this.lines.set(lines), error: () => this.says.set('The jobs could not be read: the server does not answer.') });
+    this.jobs.all().subscribe({ next: (bay) => this.bay.set(bay), error: () => this.says.set('The jobs could not be read: the server does not answer.') });
   }
 
   protected ask(): void {

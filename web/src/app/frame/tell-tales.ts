@@ -62,7 +62,7 @@ function tales(t: Figures, b: Figures | undefined): Tale[] {
       unit: t.worstDrop ? `% · run ${t.worstDrop.number}` : '%',
       note: t.worstDrop ? `limit ${figure(t.worstDrop.limit, 1)}` : 'no runs yet',
       was: moved(drop(t), b && drop(b)),
-      state: dropShare > 1 ? 'stop' : dropShare > 0.95 ? 'look' : 'holds',
+      state: dropShare > 1 + 1e-9 ? 'look' : 'holds',
       from: 0,
       to: clip(dropShare),
       stage: 'runs',

@@ -80,7 +80,8 @@ export class VehiclePicture {
     const middle = (from.x + from.w / 2 + to.x + to.w / 2) / 2;
     const sameZone = from.zone === to.zone;
     const x = Math.max(-60, Math.min(t.w - w + 60, middle - w / 2));
-    const y = sameZone ? Math.min(from.y, to.y) - h - 30 : t.chassisY + 40;
+    const below = Math.max(t.chassisY, ...[from, to].filter((b) => b.y + b.h > t.chassisY - 60).map((b) => b.y + b.h));
+    const y = sameZone ? Math.min(from.y, to.y) - h - 30 : below + 40;
     return { text, x, y, w, h };
   });
   protected readonly scale = computed(() => this.template().w / 5400);

@@ -13,7 +13,7 @@ const LONG: Readonly<Record<string, string>> = {
   'cable burns first': 'The cable does not outlast the short until the fuse has opened: a thicker cable or a smaller fuse.',
   'slow at far end': 'A short at the far end may take longer than 5 s to clear: a thicker cable, a shorter run or a smaller fuse.',
 };
-const ms = (s: number | undefined): string => (s === undefined ? '–' : s < 0.1 ? `${figure(s * 1000, s < 0.01 ? 1 : 0)} ms` : `${figure(s, s < 10 ? 2 : 0)} s`);
+const ms = (s: number | null | undefined): string => (s === null || s === undefined ? '–' : s < 0.1 ? `${figure(s * 1000, s < 0.01 ? 1 : 0)} ms` : `${figure(s, s < 10 ? 2 : 0)} s`);
 
 interface Row {
   readonly run: Extract<SizedRun, { ok: true }>;
@@ -40,7 +40,7 @@ function judged(fuse: RunFuse): { state: MarkKind; say: string } {
   templateUrl: './protection.html',
   styles: `
     .two {
-      grid-template-columns: minmax(0, 2.1fr) minmax(240px, 1fr);
+      grid-template-columns: minmax(0, 1fr) 226px;
       align-items: start;
     }
     @media (max-width: 1000px) {
@@ -65,7 +65,9 @@ export class ProtectionStage {
   protected readonly rows = computed<readonly Row[]>(() =>
     this.assessments
       .assessment()!
-      .runs.flatMap((run) => (run.ok ? run.figures.fuses.map((fuse) => ({ run, fuse, where: fuse.end.at === 'from' ? run.spec.from.name : run.spec.to.name, ...judged(fuse) })) : [])),
+      .runs.flatMap((run) =>
+        run.ok ? run.figures.fuses.map((fuse) => ({ run, fuse, where: (fuse.end.at === 'from' ? run.spec.from.name : run.spec.to.name).replace(/ \d+ Ah$/, ''), ...judged(fuse) })) : [],
+      ),
   );
   protected readonly wrong = computed(() => this.rows().filter((r) => r.state !== 'holds').length);
   protected readonly chosen = computed(() => this.rows().find((r) => r.run.spec.id === this.selection.run()) ?? this.rows()[0] ?? null);

@@ -18,6 +18,12 @@ export interface JobLine {
   readonly next: { readonly stage: Stage; readonly say: string };
 }
 
+export interface Bay {
+  readonly lines: readonly JobLine[];
+  readonly buy: readonly { readonly what: string; readonly quantity: number; readonly unit: string }[];
+  readonly care: readonly { readonly id: string; readonly customer: string; readonly on: string | null; readonly joints: number }[];
+}
+
 export interface HistoryEntry {
   readonly number: number;
   readonly author: string;
@@ -30,8 +36,8 @@ export interface HistoryEntry {
 export class JobsService {
   private readonly http = inject(HttpClient);
 
-  all(): Observable<JobLine[]> {
-    return this.http.get<JobLine[]>('/api/jobs');
+  all(): Observable<Bay> {
+    return this.http.get<Bay>('/api/jobs');
   }
 
   create(customer: string, promisedOn: string | null): Observable<{ readonly id: string }> {

@@ -23,7 +23,17 @@ export default tseslint.config(
   {
     files: ['**/*.mjs', '**/*.cjs'],
     languageOptions: {
-      globals: { process: 'readonly', URL: 'readonly', setTimeout: 'readonly', console: 'readonly', module: 'readonly', require: 'readonly', fetch: 'readonly', performance: 'readonly' },
+      globals: {
+        process: 'readonly',
+        URL: 'readonly',
+        setTimeout: 'readonly',
+        console: 'readonly',
+        module: 'readonly',
+        require: 'readonly',
+        fetch: 'readonly',
+        performance: 'readonly',
+        structuredClone: 'readonly', localStorage: 'readonly',
+      },
     },
     rules: { '@typescript-eslint/no-require-imports': 'off' },
   },

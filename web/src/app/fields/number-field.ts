@@ -13,7 +13,7 @@ let made = 0;
   imports: [NzInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <span class="wrap" [class.bare]="bare()">
+    <span class="wrap" [class.bare]="bare()" [class.free]="!unit()">
       <input
         nz-input
         inputmode="decimal"
@@ -63,6 +63,9 @@ let made = 0;
       font-family: var(--narrow);
       font-size: 12px;
       pointer-events: none;
+    }
+    .free input {
+      padding-right: 11px;
     }
     .bare input {
       padding: 1px 6px;

@@ -70,7 +70,7 @@ export class HandOverStage {
     const steps = a.fit.filter((s) => !this.records.ticked().has(s.id)).length;
     const readings = a.prove.filter((r) => !this.records.readings().has(r.id)).length;
     return [
-      ...(a.open.length ? [`${a.open.length} findings are open: ${a.tellTales.stops} to stop, ${a.tellTales.looks} to look at`] : []),
+      ...(a.open.length ? [`${a.open.length} ${a.open.length === 1 ? 'finding is' : 'findings are'} open: ${a.tellTales.stops} to stop, ${a.tellTales.looks} to look at`] : []),
       ...(steps ? [`${steps} of ${a.fit.length} fitting steps are not ticked`] : []),
       ...(readings ? [`${readings} of ${a.prove.length} readings are not taken`] : []),
     ];

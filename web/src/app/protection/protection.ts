@@ -40,7 +40,7 @@ function judged(fuse: RunFuse): { state: MarkKind; say: string } {
   templateUrl: './protection.html',
   styles: `
     .two {
-      grid-template-columns: minmax(0, 1fr) 226px;
+      grid-template-columns: minmax(0, 1fr) 232px;
       align-items: start;
     }
     @media (max-width: 1000px) {
@@ -49,7 +49,18 @@ function judged(fuse: RunFuse): { state: MarkKind; say: string } {
       }
     }
     .facts {
-      margin-top: 10px;
+      margin: 8px 0;
+      gap: 3px 8px;
+      font-size: 13px;
+      grid-template-columns: 1fr auto;
+    }
+    td,
+    th {
+      padding: 6px 5px !important;
+      white-space: nowrap;
+    }
+    td.num {
+      font-size: 13px;
     }
   `,
 })
@@ -70,5 +81,5 @@ export class ProtectionStage {
       ),
   );
   protected readonly wrong = computed(() => this.rows().filter((r) => r.state !== 'holds').length);
-  protected readonly chosen = computed(() => this.rows().find((r) => r.run.spec.id === this.selection.run()) ?? this.rows()[0] ?? null);
+  protected readonly chosen = computed(() => this.rows().find((r) => r.run.spec.id === this.selection.run()) ?? this.rows().find((r) => r.state !== 'holds') ?? this.rows()[0] ?? null);
 }

@@ -1,0 +1,43 @@
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+
+// Takes the pictures that README shows, from the demo data of a running Meridex: node e2e/screenshots.mjs [address]
+const address = process.argv[2] ?? 'http://127.0.0.1:4200';
+const folder = join(import.meta.dirname, '../docs/screenshots');
+const VIEWS = [
+  ['loads', 'Bellbird', 'loads'],
+  ['supply', 'Stonefly', 'supply'],
+  ['places', 'Two Creeks', 'places'],
+  ['runs', 'Bellbird', 'runs'],
+  ['runs-night', 'Gumnut', 'runs', { night: true }],
+  ['protection', 'Lantern', 'protection'],
+  ['checks', 'Lantern', 'checks'],
+  ['order', 'Bellbird', 'order'],
+  ['hand-over', 'Cinderbush', 'hand-over'],
+  ['prove-phone', 'Gumnut', 'prove', { phone: true }],
+  ['fit-phone', 'Bellbird', 'fit', { phone: true }],
+];
+
+mkdirSync(folder, { recursive: true });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update'] });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+const shot = async (name) => {
+  await page.mouse.move(0, 0);
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+};
+await page.goto(`${address}/sign-in`);
+await page.getByLabel('Password').fill('wirrabel');
+await page.getByRole('button', { name: 'Sign in' }).click();
+await page.waitForSelector('table.sheet');
+await shot('bay-sheet');
+const { lines } = await (await page.request.get(`${address}/api/jobs`)).json();
+for (const [name, customer, stage, { phone = false, night = false } = {}] of VIEWS) {
+  await page.setViewportSize(phone ? { width: 390, height: 844 } : { width: 1280, height: 800 });
+  await page.evaluate((on) => localStorage.setItem('meridex.night', on ? 'yes' : 'no'), night);
+  await page.goto(`${address}/jobs/${lines.find((l) => l.customer.startsWith(customer)).id}/${stage}`);
+  await page.waitForSelector('.bench-head');
+  await shot(name);
+}
+await browser.close();

@@ -89,7 +89,12 @@ export function handOverPack(design: Design, a: Assessment, vehicleName: string,
     title: design.brief.customer,
     vehicle: `${vehicleName}${design.brief.plate ? ` · ${design.brief.plate}` : ''}`,
     summary: [
-      ['House battery', bank ? `${bank.capacityAh} Ah at ${bank.nominalV} V, of which ${figure(bank.usableAh, 0)} Ah usable (${figure(100 * bank.usableShare, 0)} %, ${bank.usableFrom === 'setting' ? 'set by the workshop' : 'default of its chemistry'})` : 'none'],
+      [
+        'House battery',
+        bank
+          ? `${bank.capacityAh} Ah at ${bank.nominalV} V, of which ${figure(bank.usableAh, 0)} Ah usable (${figure(100 * bank.usableShare, 0)} %, ${bank.usableFrom === 'setting' ? 'set by the workshop' : 'default of its chemistry'})`
+          : 'none',
+      ],
       ['Draws', `${figure(day.ahDay, 1)} Ah a day, ${figure(day.whDay, 0)} Wh; peak ${amps(day.peakA)} A`],
       ['Lasts without sun or driving', Number.isFinite(supply.daysAlone) ? `${figure(supply.daysAlone, 1)} days` : 'no loads'],
       ...supply.charging.map((c): [string, string] => [`To full while ${c.from === 'mains' ? 'on mains' : 'driving'}`, `${figure(c.hours, 1)} h at ${c.chargerA} A`]),

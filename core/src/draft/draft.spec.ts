@@ -1,0 +1,156 @@
+import fc from 'fast-check';
+import { assess, type Assessment } from '../assess/index.js';
+import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
+import { DEMO_JOBS } from '../demo/index.js';
+import { VEHICLE_KINDS, type Design } from '../design/index.js';
+
+const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
+const of = (d: Design): Assessment => assess(d, SHIPPED_CATALOGUE);
+const ids = (d: Design): string[] => of(d).runs.map((r) => r.spec.id);
+const spec = (d: Design, id: string) => of(d).runs.find((r) => r.spec.id === id)!.spec;
+
+describe('the draft of runs', () => {
+  it('goes the way of the current: starting battery, charger, house, distribution, loads, sun', () => {
+    expect(ids(demo('vet'))).toEqual(['start-charger', 'charger-bus', 'house-bus', 'bus-inverter', 'bus-block', 'load-l1', 'load-l2', 'load-l3', 'load-l4', 'load-l5', 'panel-regulator']);
+  });
+
+  it('numbers the runs without gaps', () => {
+    for (const { design } of DEMO_JOBS) expect(of(design).runs.map((r) => r.spec.number)).toEqual(of(design).runs.map((_, i) => i + 1));
+  });
+
+  it('has no run for a mains load: that is the electrician’s', () => expect(ids(demo('vet'))).not.toContain('load-l6'));
+
+  it('gives a load too big for a way its own fuse at the bus bars', () => {
+    const d = demo('bookmobile');
+    expect(spec(d, 'load-l3').from.gear).toBe('bus');
+    d.loads['l3']!.draw.value = 20;
+    expect(spec(d, 'load-l3').from.gear).toBe('block');
+  });
+
+  it('takes every load to the bus bars when there is no fuse block', () => {
+    const d = demo('bees');
+    d.supply.fuseBlock = null;
+    expect(
+      of(d)
+        .runs.filter((r) => r.spec.group === 'loads')
+        .every((r) => r.spec.from.gear === 'bus'),
+    ).toBeTrue();
+  });
+
+  it('couples a trailer’s feed by a plug that carries its fuse', () => {
+    expect(spec(demo('playgroup'), 'start-charger').weak).toEqual([{ what: '50 A plug', ratingA: 50 }]);
+    expect(spec(demo('bookmobile'), 'start-charger').weak).toEqual([{ what: '175 A plug', ratingA: 175 }]);
+    expect(spec(demo('vet'), 'start-charger').weak).toEqual([]);
+  });
+
+  it('fuses at both ends what can be fed from both', () => {
+    const ends = (id: string, d = demo('vet')) => spec(d, id).ends.map((e) => e.at);
+    expect(ends('start-charger')).toEqual(['from', 'to']);
+    expect(ends('charger-bus')).toEqual(['from', 'to']);
+    expect(ends('load-l1')).toEqual(['from']);
+    expect([...ends('start-isolator', demo('bees')), ...ends('isolator-bus', demo('bees'))]).toEqual(['from', 'to']);
+  });
+
+  it('sizes a charger’s feed at its cut-out, where it draws most', () => {
+    const s = spec(demo('vet'), 'start-charger');
+    expect('currentA' in s.demand && s.demand.currentA).toBeCloseTo((14.4 * 40) / 0.88 / 10.5, 6);
+  });
+
+  it('brings panels to the charger’s own input or to a controller, never to both', () => {
+    const d = demo('vet');
+    expect(ids(d)).not.toContain('controller-bus');
+    d.supply.sun.controller = 'mppt-20';
+    expect(ids(d)).toContain('controller-bus');
+    expect(spec(d, 'panel-regulator').to.gear).toBe('controller');
+  });
+
+  it('takes the hottest zone on the way', () => {
+    expect(spec(demo('vet'), 'start-charger').ambientC).toBe(70);
+    expect(spec(demo('vet'), 'load-l1').ambientC).toBe(55);
+    const d = demo('vet');
+    d.runs['start-charger'] = { ambientC: 85 };
+    expect(spec(d, 'start-charger')).toEqual(jasmine.objectContaining({ ambientC: 85, ambientWhy: 'typed' }));
+  });
+
+  it('keeps what was typed of a run when the supply is drafted anew', () => {
+    const d = demo('vet');
+    d.supply.battery = { part: 'bat-agm-120', count: 2 };
+    d.loads['new'] = { ...d.loads['l2']!, order: 0.5, name: 'first of all' };
+    expect(spec(d, 'load-l1').outM).toBe(2.3);
+    expect(spec(d, 'start-charger').lengthFrom).toBe('typed');
+  });
+
+  it('lets the return be longer than the feed', () => {
+    const d = demo('vet');
+    d.runs['load-l1'] = { outM: 2, backM: 5 };
+    expect([spec(d, 'load-l1').outM, spec(d, 'load-l1').backM]).toEqual([2, 5]);
+  });
+
+  it('holds a fridge to 3 % and lights to 5, or all to 5 by the other school', () => {
+    const d = demo('vet');
+    expect([spec(d, 'load-l1').pathLimitPercent, spec(d, 'load-l2').pathLimitPercent]).toEqual([3, 5]);
+    d.settings.dropSchool = '5 % everywhere';
+    expect(spec(d, 'load-l1')).toEqual(jasmine.objectContaining({ pathLimitPercent: 5, limitWhy: jasmine.stringMatching('school') }));
+  });
+
+  it('stands any vehicle, any battery and any parts without falling over', () => {
+    const part = (kind: 'battery' | 'dcdc' | 'isolator' | 'panel' | 'solar-controller' | 'mains-charger' | 'inverter' | 'fuse-block') =>
+      fc.constantFrom(null, ...SHIPPED_CATALOGUE.ofKind(kind).map((p) => p.id));
+    const change = fc.record({
+      kind: fc.constantFrom(...VEHICLE_KINDS),
+      battery: part('battery'),
+      count: fc.integer({ min: 1, max: 6 }),
+      houseV: fc.constantFrom(12 as const, 24 as const),
+      vehicleV: fc.constantFrom(12 as const, 24 as const),
+      isolation: fc.constantFrom('dcdc' as const, 'isolator' as const, 'none' as const),
+      dcdc: part('dcdc'),
+      isolator: part('isolator'),
+      panel: part('panel'),
+      panels: fc.integer({ min: 1, max: 6 }),
+      controller: part('solar-controller'),
+      mains: part('mains-charger'),
+      inverter: part('inverter'),
+      block: part('fuse-block'),
+      metres: fc.constantFrom(0, 0.1, 3, 40, 200),
+      series: fc.constantFrom('metric' as const, 'gauge' as const),
+      insulationC: fc.constantFrom(70 as const, 90 as const, 105 as const, 125 as const),
+      watts: fc.constantFrom(0, 1, 60, 900, 100000),
+      ambientC: fc.integer({ min: -40, max: 60 }),
+    });
+    fc.assert(
+      fc.property(change, (c) => {
+        const d = demo('vet');
+        d.brief.vehicleKind = c.kind;
+        d.brief.vehicleV = c.vehicleV;
+        d.brief.trip.ambientC = c.ambientC;
+        d.settings = { ...d.settings, series: c.series, insulationC: c.insulationC };
+        d.supply = {
+          ...d.supply,
+          houseV: c.houseV,
+          battery: { part: c.battery, count: c.count },
+          isolation: c.isolation,
+          dcdc: c.dcdc,
+          isolator: c.isolator,
+          sun: { panel: c.panel, count: c.panels, controller: c.controller },
+          mains: { charger: c.mains, hoursADay: 3 },
+          inverter: c.inverter,
+          fuseBlock: c.block,
+        };
+        d.loads['l1']!.draw.value = c.watts;
+        d.runs['load-l1'] = { outM: c.metres };
+        d.runs['start-charger'] = { outM: c.metres };
+        const a = of(d);
+        expect(JSON.stringify({ runs: a.runs, order: a.order, findings: a.findings })).not.toMatch(/NaN/);
+        for (const r of a.runs) {
+          if (!r.ok) continue;
+          expect(r.figures.fuseA).toBeLessThanOrEqual(r.figures.ampacityA + 1e-6);
+          for (const f of r.figures.fuses)
+            expect(Number.isFinite(f.maxA) && f.maxA >= f.minA)
+              .withContext(r.spec.name)
+              .toBeTrue();
+        }
+      }),
+      { numRuns: 120 },
+    );
+  });
+});

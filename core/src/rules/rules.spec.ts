@@ -1,0 +1,170 @@
+import { assess, type Assessment } from '../assess/index.js';
+import { Catalogue, type Part, SHIPPED_CATALOGUE } from '../catalogue/index.js';
+import { DEMO_JOBS } from '../demo/index.js';
+import type { Design } from '../design/index.js';
+import { RULES } from './all.js';
+import { inWords } from './judge.js';
+import type { Finding } from './rule.js';
+
+const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
+const of = (d: Design): Assessment => assess(d, SHIPPED_CATALOGUE);
+const found = (d: Design, rule: string): Finding[] => of(d).findings.filter((f) => f.rule === rule);
+const said = (d: Design, rule: string): string =>
+  found(d, rule)
+    .map((f) => inWords(f).say)
+    .join(' | ');
+
+/** The shipped catalogue with one part changed. */
+const withPart = (part: Part): Catalogue => new Catalogue([...SHIPPED_CATALOGUE.parts.filter((p) => p.id !== part.id), part]);
+
+describe('the rules', () => {
+  it('have each an id of their own, a basis and a reason', () => {
+    expect(new Set(RULES.map((r) => r.id)).size).toBe(RULES.length);
+    for (const r of RULES)
+      expect(r.basis.length > 10 && r.why.length > 15)
+        .withContext(r.id)
+        .toBeTrue();
+  });
+
+  it('keep a finding’s key while its cause stays, so that an acceptance holds', () => {
+    const d = demo('vet');
+    const key = found(d, 'alternator-overcommitted')[0]!.key;
+    d.brief.notes = 'something else';
+    expect(found(d, 'alternator-overcommitted')[0]!.key).toBe(key);
+  });
+
+  it('put the stops before the looks', () => {
+    const order = of(demo('cinema')).findings.map((f) => f.severity);
+    expect(order.lastIndexOf('stop')).toBeLessThan(order.indexOf('look'));
+  });
+
+  it('say by how much an inverter is too big for its battery, and by how much its surge', () => {
+    const d = demo('vet');
+    d.supply.battery.part = 'bat-lfp-100';
+    expect(said(d, 'inverter-over-battery')).toMatch(/draws 14\d A steadily .* the battery gives 100 A/);
+    d.supply.battery.part = 'bat-lfp-200';
+    const strong = SHIPPED_CATALOGUE.find('inverter', 'inv-1600')!;
+    const surge = assess(d, withPart({ ...strong, surgeW: 6000 })).findings.find((f) => f.rule === 'inverter-over-battery')!;
+    expect(surge.severity).toBe('look');
+    expect(inWords(surge).say).toMatch(/draws \d{3} A at surge \(6000 W/);
+  });
+
+  it('ask whether A is Ah', () => {
+    const d = demo('survey');
+    d.loads['l3']!.draw = { unit: 'A', value: 150 };
+    expect(said(d, 'mixed-units')).toContain('Is that A or Ah a day?');
+  });
+
+  it('tell a load that never runs from one that runs too long', () => {
+    const d = demo('bees');
+    d.loads['l2']!.use = { by: 'duty', duty: 0 };
+    expect(said(d, 'load-without-hours')).toContain('never runs');
+    d.loads['l2']!.use = { by: 'hours', hours: 12 };
+    expect(said(d, 'load-without-hours')).toContain('is to run 12 h, but “night” has only 8 h');
+  });
+
+  it('find a load that only runs while driving on a trip without driving', () => {
+    const d = demo('cinema');
+    d.loads['l4']!.when = { at: 'driving' };
+    expect(said(d, 'load-without-hours')).toContain('driving');
+  });
+
+  it('name volts that do not fit, part by part', () => {
+    const d = demo('vet');
+    d.supply.houseV = 24;
+    d.supply.battery.count = 2;
+    expect(found(d, 'wrong-volts').map((f) => f.at.about)).toEqual(['inverter', 'charger']);
+  });
+
+  it('find an odd battery in a 24 V bank', () => {
+    const d = demo('cinema');
+    d.supply.battery.count = 3;
+    expect(said(d, 'no-battery')).toContain('3 batteries of 12 V do not make full 24 V pairs');
+  });
+
+  it('find a regulator that a cold morning would destroy', () => {
+    const d = demo('survey');
+    d.supply.sun = { panel: 'pv-200', count: 1, controller: 'pwm-20' };
+    expect(found(d, 'panel-volts')).toEqual([]);
+    const high = withPart({ ...SHIPPED_CATALOGUE.find('panel', 'pv-200')!, vocV: 28.4 });
+    const f = assess(d, high).findings.find((x) => x.rule === 'panel-volts')!;
+    expect(inWords(f).say).toBe('The panels reach 30.9 V on the coldest morning; the regulator takes 30 V.');
+  });
+
+  it('find a trip on which a critical load goes off, and one that only eats the reserve', () => {
+    const d = demo('survey');
+    d.brief.trip = { ...d.brief.trip, drivingH: 0, days: 12 };
+    d.supply.sun.panel = null;
+    const dark = found(d, 'trip-runs-low')[0]!;
+    expect([dark.severity, inWords(dark).say]).toEqual(['stop', jasmine.stringMatching(/off for \d+\.\d h of the trip/) as unknown as string]);
+    d.brief.trip.days = 2;
+    expect(found(d, 'trip-runs-low')[0]?.severity).toBe('look');
+    d.brief.trip.days = 1;
+    expect(found(d, 'trip-runs-low')).toEqual([]);
+  });
+
+  it('find a charger above what the battery takes, by source', () => {
+    const d = demo('bees');
+    d.supply.battery = { part: 'bat-gel-100', count: 1 };
+    d.supply.mains.charger = 'mc-40';
+    expect(found(d, 'charge-over-limit').map((f) => f.at.about)).toContain('mains');
+  });
+
+  it('want a sealed box only where people are', () => {
+    const d = demo('vet');
+    expect(found(d, 'battery-among-people')).toEqual([]);
+    d.places['house'] = 'cab';
+    expect(said(d, 'battery-among-people')).toContain('cab');
+  });
+
+  it('count the lengths that are still estimated', () => {
+    const d = demo('bees');
+    expect(found(d, 'length-estimated')).toEqual([]);
+    delete d.runs['load-l4'];
+    expect(said(d, 'length-estimated')).toContain('1 of 8 lengths');
+  });
+
+  it('hold a typed size to drop and fuse', () => {
+    const d = demo('vet');
+    d.runs['load-l1'] = { outM: 6, areaMm2: 1 };
+    expect(found(d, 'run-fails').map((f) => f.values['what'])).toEqual(['drop']);
+    d.runs['load-l1'] = { outM: 2, areaMm2: 1, fuseA: 40 };
+    expect(found(d, 'run-fails').some((f) => f.values['what'] === 'fuse' && f.severity === 'stop')).toBeTrue();
+    d.runs['load-l1'] = { outM: 2, fuseA: 5 };
+    expect(found(d, 'run-fails').some((f) => f.values['what'] === 'small')).toBeTrue();
+  });
+
+  it('say why a run has no size at all', () => {
+    const d = demo('vet');
+    d.runs['start-charger'] = { outM: 60 };
+    expect(said(d, 'run-unsized')).toMatch(/no stocked cable is thick enough/);
+    d.runs['start-charger'] = { outM: 3, ambientC: 110 };
+    expect(said(d, 'run-unsized')).toMatch(/hotter than the insulation may get/);
+  });
+
+  it('hand every 230 V part to the licensed electrician', () => {
+    expect(said(demo('bookmobile'), 'mains-licensed')).toContain('inverter 1000 W and mains charger 25 A: to be done and signed by a licensed electrician');
+    expect(found(demo('bees'), 'mains-licensed')).toEqual([]);
+  });
+
+  it('advise the other isolation with its reason, and let “none” be', () => {
+    const d = demo('bees');
+    d.supply.isolation = 'dcdc';
+    d.supply.dcdc = 'dcdc-20';
+    expect(said(d, 'isolation-advice')).toContain('advised is a sensing isolator');
+    d.supply.isolation = 'none';
+    expect(found(d, 'isolation-advice')).toEqual([]);
+  });
+
+  it('want a fuse block as soon as there are two loads', () => {
+    const d = demo('vet');
+    d.supply.fuseBlock = null;
+    expect(said(d, 'no-distribution')).toMatch(/5 loads and no fuse block/);
+  });
+
+  it('find a charger that is wanted but not chosen', () => {
+    const d = demo('vet');
+    d.supply.dcdc = null;
+    expect(said(d, 'isolation-missing')).toContain('no DC-DC charger is chosen');
+  });
+});

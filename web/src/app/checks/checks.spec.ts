@@ -1,0 +1,50 @@
+import { onBench } from '../testing/bench';
+import { ChecksStage } from './checks';
+
+const button = (element: HTMLElement, text: string): Element | null => [...element.querySelectorAll('button')].find((b) => b.textContent!.includes(text)) ?? null;
+const field = (element: HTMLElement, name: string): Element | null => [...element.querySelectorAll('label.field')].find((l) => l.textContent!.includes(name))?.querySelector('input') ?? null;
+
+describe('the checks stage', () => {
+  it('lists what is open, the stops first, each with reason and fix', async () => {
+    const { element, bench } = await onBench(ChecksStage, 'cinema');
+    expect(element.querySelectorAll('button.row').length).toBe(bench.assessment()!.open.length);
+    expect(element.querySelector('button.row mx-mark svg')!.getAttribute('aria-label')).toBe('stop');
+    for (const part of ['Why it matters', 'What to do', 'What it rests on']) expect(element.textContent).toContain(part);
+  });
+
+  it('accepts nothing without a name and a reason', async () => {
+    const { element, bench, click, type } = await onBench(ChecksStage, 'vet');
+    await type(field(element, 'Name'), 'someone');
+    await click(button(element, 'Accept'));
+    expect(element.querySelector('[role=alert]')!.textContent).toContain('Reason: nothing typed');
+    expect(Object.keys(bench.design()!.accepted)).toEqual([]);
+  });
+
+  it('accepts with both, shows who and why, and takes it back', async () => {
+    const { element, bench, click, type } = await onBench(ChecksStage, 'vet');
+    const open = bench.assessment()!.open.length;
+    await type(field(element, 'Name'), 'someone');
+    await type(field(element, 'Reason'), 'half power is set');
+    await click(button(element, 'Accept'));
+    expect(bench.assessment()!.open.length).toBe(open - 1);
+    expect(element.querySelector('.signed')!.textContent).toContain('half power is set');
+    await click(button(element, 'take back'));
+    expect(bench.assessment()!.open.length).toBe(open);
+  });
+
+  it('never signs the next finding with the reason of the last', async () => {
+    const { element, click, type } = await onBench(ChecksStage, 'vet');
+    await type(field(element, 'Name'), 'someone');
+    await type(field(element, 'Reason'), 'only for this one');
+    await click(button(element, 'Accept'));
+    expect((field(element, 'Reason') as HTMLInputElement).value).toBe('');
+  });
+
+  it('says so when nothing is open', async () => {
+    const all = (d: Parameters<NonNullable<Parameters<typeof onBench>[2]>>[0]): void => {
+      for (const key of ['alternator-overcommitted:charger']) d.accepted[key] = { by: 'x', reason: 'y', at: '2026-11-24' };
+    };
+    const { element } = await onBench(ChecksStage, 'bees', all);
+    expect(element.querySelector('.empty')!.textContent).toContain('Nothing open');
+  });
+});

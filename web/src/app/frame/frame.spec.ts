@@ -1,0 +1,92 @@
+import { onBench } from '../testing/bench';
+import { lugsOf } from './progress';
+import { Strip } from './strip';
+import { TellTales } from './tell-tales';
+import { Trunk } from './trunk';
+
+describe('the trunk', () => {
+  it('has a breakout for each stage, with the open findings as tags', async () => {
+    const { element, bench } = await onBench(Trunk, 'cinema', undefined, { jobId: 'job-1' });
+    expect(element.querySelectorAll('nav a').length).toBe(12);
+    const tag = element.querySelector('[data-stage=checks] .tag')!;
+    expect(tag.textContent).toContain(String(bench.assessment()!.open.length));
+    expect(tag.classList).toContain('stop');
+  });
+
+  it('fills a lug as the stage comes on', async () => {
+    const { element, bench, settle } = await onBench(Trunk, 'vet', undefined, { jobId: 'job-1' });
+    const fit = (): string => element.querySelector('[data-stage=fit]')!.className;
+    expect(fit()).not.toMatch(/half|solid/);
+    bench.tick(bench.assessment()!.fit[0]!.id, true);
+    await settle();
+    expect(fit()).toContain('half');
+    for (const s of bench.assessment()!.fit) bench.tick(s.id, true);
+    await settle();
+    expect(fit()).toContain('solid');
+  });
+
+  it('never shows a stage with a stop as complete', async () => {
+    const { bench } = await onBench(Trunk, 'cinema', undefined, { jobId: 'job-1' });
+    expect(lugsOf(bench.design()!, bench.assessment()!, new Set(), new Map()).protection).toEqual({ progress: 'half', tag: 3, stop: true });
+  });
+});
+
+describe('the tell-tales', () => {
+  it('are always the same six, with units', async () => {
+    const { element } = await onBench(TellTales, 'vet', undefined, { jobId: 'job-1' });
+    expect([...element.querySelectorAll('.name')].map((n) => n.textContent)).toEqual(['Draws', 'Lasts without sun or driving', 'Worst drop', 'Tightest fuse', 'Payload left', 'Findings open']);
+    expect(element.textContent).toMatch(/Ah a day.*days.*%.*A · run.*kg/s);
+  });
+
+  it('show what moved with the last edit', async () => {
+    const { element, bench, settle } = await onBench(TellTales, 'vet', undefined, { jobId: 'job-1' });
+    const was = bench.assessment()!.day.ahDay.toFixed(1);
+    bench.edit('draw', (d) => (d.loads['l1']!.draw.value = 80));
+    await settle();
+    expect(element.querySelector('a .was')!.textContent).toContain(`was ${was}`);
+  });
+
+  it('stand a job with nothing in it', async () => {
+    const empty = (d: { loads: object; supply: { battery: { part: string | null } } }): void => {
+      d.loads = {};
+      d.supply.battery.part = null;
+    };
+    const { element } = await onBench(TellTales, 'vet', empty as never, { jobId: 'job-1' });
+    expect(element.textContent).not.toMatch(/NaN|Infinity|undefined/);
+    expect(element.textContent).toContain('no loads yet');
+  });
+});
+
+describe('the strip', () => {
+  it('says in words what is kept', async () => {
+    const { element, bench, settle } = await onBench(Strip, 'vet', undefined, { jobId: 'job-1' });
+    const kept = (): string => element.querySelector('.kept')!.textContent!.trim();
+    expect(kept()).toBe('all kept 14:02');
+    bench.waiting.set(3);
+    bench.offline.set(true);
+    await settle();
+    expect(kept()).toBe('kept on this tablet, 3 to send');
+  });
+
+  it('finds stages, runs, loads and findings by any words', async () => {
+    const { fixture } = await onBench(Strip, 'vet', undefined, { jobId: 'job-1' });
+    const strip = fixture.componentInstance as unknown as { wanted: { set(v: string): void }; deeds(): { label: string; kind: string }[] };
+    strip.wanted.set('charger battery');
+    expect(strip.deeds().map((d) => d.label)).toContain('Run 1: Starting battery → charger');
+    strip.wanted.set('steril');
+    expect(strip.deeds().map((d) => d.kind)).toEqual(['load']);
+    strip.wanted.set('licensed');
+    expect(strip.deeds().map((d) => d.kind)).toEqual(['check']);
+    strip.wanted.set('nothing like this');
+    expect(strip.deeds()).toEqual([]);
+  });
+
+  it('offers undo only when there is something to undo', async () => {
+    const { element, bench, settle } = await onBench(Strip, 'vet', undefined, { jobId: 'job-1' });
+    const undo = (): HTMLButtonElement => element.querySelector('button[aria-label^="Undo"]')!;
+    expect(undo().disabled).toBeTrue();
+    bench.undoLabel.set('length of run 1 to 6.4 m');
+    await settle();
+    expect([undo().disabled, undo().textContent!.includes('length of run 1')]).toEqual([false, true]);
+  });
+});

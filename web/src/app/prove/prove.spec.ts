@@ -1,0 +1,64 @@
+import { onBench } from '../testing/bench';
+import { ProveStage } from './prove';
+
+const keys = (element: HTMLElement, text: string): Element => [...element.querySelectorAll('.keys button')].find((b) => b.textContent === text)!;
+const button = (element: HTMLElement, text: string): Element => [...element.querySelectorAll('.foot button')].find((b) => b.textContent!.includes(text))!;
+const rowOf = (element: HTMLElement, id: string): string => element.querySelector(`[data-row="${id}"]`)!.textContent!;
+
+describe('the prove stage', () => {
+  it('asks for the battery first and shows what to expect', async () => {
+    const { element } = await onBench(ProveStage, 'vet');
+    expect(element.querySelector('.row.chosen')!.getAttribute('data-row')).toBe('house-rest');
+    expect(rowOf(element, 'house-rest')).toContain('13.30 V');
+  });
+
+  it('takes a reading by the pad, judges it, and goes on to the next', async () => {
+    const { element, bench, click } = await onBench(ProveStage, 'vet');
+    for (const k of ['1', '3', '.', '2', '7']) await click(keys(element, k));
+    await click(button(element, 'Keep'));
+    expect(bench.readings().get('house-rest')!.value).toBe(13.27);
+    expect(rowOf(element, 'house-rest')).toContain('agrees');
+    expect(element.querySelector('.row.chosen')!.getAttribute('data-row')).toBe('volts-bus-inverter');
+  });
+
+  it('reckons all others from the battery’s own reading', async () => {
+    const { element, bench, settle } = await onBench(ProveStage, 'vet');
+    const before = rowOf(element, 'volts-load-l1');
+    bench.read('house-rest', 12.9, 'V');
+    await settle();
+    expect(rowOf(element, 'volts-load-l1')).not.toBe(before);
+  });
+
+  it('sends a low reading to the joints, and calls a high one impossible', async () => {
+    const { element, bench, settle } = await onBench(ProveStage, 'vet');
+    bench.read('house-rest', 13.3, 'V');
+    bench.read('volts-load-l1', 12.2, 'V');
+    await settle();
+    expect(rowOf(element, 'volts-load-l1')).toContain('measure across the fuse holder');
+    bench.read('volts-load-l1', 14.4, 'V');
+    await settle();
+    expect(rowOf(element, 'volts-load-l1')).toContain('impossible');
+  });
+
+  it('keeps no reading of nothing, and says what it takes', async () => {
+    const { element, bench, click } = await onBench(ProveStage, 'vet');
+    await click(button(element, 'Keep'));
+    expect(element.querySelector('[role=alert]')!.textContent).toContain('“nothing” is not taken');
+    expect(bench.readings().size).toBe(0);
+  });
+
+  it('rubs out and turns the sign', async () => {
+    const { element, click } = await onBench(ProveStage, 'vet');
+    const shown = (): string => element.querySelector<HTMLInputElement>('.shown input')!.value;
+    for (const k of ['1', '2', '±']) await click(keys(element, k));
+    expect(shown()).toBe('-12');
+    await click(button(element, 'Rub out'));
+    await click(keys(element, '±'));
+    expect(shown()).toBe('1');
+  });
+
+  it('says what comes first without a battery', async () => {
+    const { element } = await onBench(ProveStage, 'vet', (d) => (d.supply.battery.part = null));
+    expect(element.querySelector('.empty')!.textContent).toContain('a battery and a load come first');
+  });
+});

@@ -1,0 +1,86 @@
+import { onBench } from '../testing/bench';
+import { RunsStage } from './runs';
+
+const row = (element: HTMLElement, id: string): HTMLElement => element.querySelector(`tr[data-run="${id}"]`)!;
+const cells = (element: HTMLElement, id: string): string[] => [...row(element, id).querySelectorAll('td')].map((c) => c.textContent!.trim());
+
+describe('the runs stage', () => {
+  it('has a row for each run with its figures', async () => {
+    const { element, bench } = await onBench(RunsStage, 'vet');
+    expect(element.querySelectorAll('tbody tr').length).toBe(bench.assessment()!.runs.length);
+    expect(cells(element, 'start-charger')).toEqual(jasmine.arrayContaining(['62.3', '80', '50 mm²', '0.51']));
+  });
+
+  it('chooses the first run by itself and shows what decided it', async () => {
+    const { element } = await onBench(RunsStage, 'vet');
+    expect(row(element, 'start-charger').classList).toContain('chosen');
+    expect(element.querySelector('mx-run-detail')!.textContent).toContain('drop decides');
+  });
+
+  it('follows a length while it is typed', async () => {
+    const { element, bench, type } = await onBench(RunsStage, 'vet');
+    await type(row(element, 'start-charger').querySelector('input'), '2,5 m');
+    expect(bench.design()!.runs['start-charger']).toEqual({ outM: 2.5 });
+    expect(cells(element, 'start-charger')[4]).not.toBe('50 mm²');
+    expect(bench.labels.at(-1)).toBe('length of run 1 to 2.5 m');
+  });
+
+  it('keeps a wrong length in its field with a message', async () => {
+    const { element, bench, type } = await onBench(RunsStage, 'vet');
+    const input = row(element, 'start-charger').querySelector('input')!;
+    await type(input, '6 B&S');
+    expect(row(element, 'start-charger').querySelector('[role=alert]')!.textContent).toContain('Length of run 1: “6 B&S” is not taken');
+    expect([input.value, bench.labels.length]).toEqual(['6 B&S', 0]);
+  });
+
+  it('marks estimated lengths apart from typed ones', async () => {
+    const { element } = await onBench(RunsStage, 'vet');
+    expect([...element.querySelectorAll('td.guess')].length).toBe(6);
+  });
+
+  it('fixes a size by any of its names, and asks about plain millimetres', async () => {
+    const { element, bench, type } = await onBench(RunsStage, 'vet');
+    const size = (): Element | null => element.querySelector('mx-run-detail [aria-label="Size"]');
+    await type(size(), '6mm');
+    expect(element.querySelector('mx-run-detail [role=alert]')!.textContent).toContain('6 mm², or 6 mm auto');
+    expect(bench.labels).toEqual([]);
+    await type(size(), '70 mm2');
+    expect(bench.design()!.runs['start-charger']!.areaMm2).toBe(70);
+    await type(size(), '');
+    expect(bench.design()!.runs['start-charger']!.areaMm2).toBeUndefined();
+  });
+
+  it('marks a typed size that loses too much, in word and colour', async () => {
+    const { element, bench, settle } = await onBench(RunsStage, 'vet');
+    bench.edit('thin', (d) => (d.runs['start-charger'] = { outM: 6.4, areaMm2: 25 }));
+    await settle();
+    expect(row(element, 'start-charger').querySelector('mx-mark svg')!.getAttribute('aria-label')).toBe('look');
+  });
+
+  it('says why a run has no size', async () => {
+    const { element } = await onBench(RunsStage, 'vet', (d) => (d.runs['start-charger'] = { outM: 80 }));
+    expect(cells(element, 'start-charger')).toContain('no size fits');
+    expect(element.querySelector('mx-run-detail [role=alert]')!.textContent).toContain('No stocked cable is thick enough');
+  });
+
+  it('shows only one sort of run when asked', async () => {
+    const { element, bench, click } = await onBench(RunsStage, 'vet');
+    await click([...element.querySelectorAll('.show button')].find((b) => b.textContent === 'loads') ?? null);
+    expect(element.querySelectorAll('tbody tr').length).toBe(bench.assessment()!.runs.filter((r) => r.spec.group === 'loads').length);
+  });
+
+  it('walks by J and K and opens why by W', async () => {
+    const { element, key, settle } = await onBench(RunsStage, 'vet');
+    await key('j');
+    expect(row(element, 'charger-bus').classList).toContain('chosen');
+    await key('w');
+    await settle();
+    expect(document.body.textContent).toContain('the charger’s full output');
+    document.querySelectorAll('.cdk-overlay-container').forEach((e) => e.remove());
+  });
+
+  it('says what comes first when there are no runs', async () => {
+    const { element } = await onBench(RunsStage, 'vet', (d) => (d.supply.battery.part = null));
+    expect(element.querySelector('.empty')!.textContent).toContain('Supply has a battery');
+  });
+});

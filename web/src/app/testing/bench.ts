@@ -1,0 +1,126 @@
+import { provideHttpClient } from '@angular/common/http';
+import { provideHttpClientTesting } from '@angular/common/http/testing';
+import { provideZonelessChangeDetection, signal, type Type } from '@angular/core';
+import { type ComponentFixture, TestBed } from '@angular/core/testing';
+import { provideRouter } from '@angular/router';
+import { assess, type Assessment, DEMO_JOBS, type Design, editDesign, patchBetween, SHIPPED_CATALOGUE } from '@meridex/core';
+import { Subject } from 'rxjs';
+import { AssessmentService } from '../services/assessment.service';
+import { DesignService } from '../services/design.service';
+import { RecordService, type Reading } from '../services/record.service';
+
+/** A design in memory that is assessed at each edit: the real services' face, without worker and server. */
+export class Bench {
+  readonly design = signal<Design | null>(null);
+  readonly assessment = signal<Assessment | null>(null);
+  readonly before = signal<Assessment | null>(null);
+  readonly trouble = signal<string | null>(null);
+  readonly jobId = signal<string | null>('job-1');
+  readonly revision = signal(7);
+  readonly keptAt = signal<Date | null>(new Date('2026-11-24T14:02:00'));
+  readonly waiting = signal(0);
+  readonly offline = signal(false);
+  readonly clashes = signal<readonly unknown[]>([]);
+  readonly undoLabel = signal<string | null>(null);
+  readonly redoLabel = signal<string | null>(null);
+  readonly labels: string[] = [];
+  readonly ticked = signal<ReadonlySet<string>>(new Set());
+  readonly readings = signal<ReadonlyMap<string, Reading>>(new Map());
+  readonly toSend = signal(0);
+  readonly refreshed = new Subject<void>();
+
+  constructor(design: Design) {
+    this.show(design);
+  }
+
+  private show(design: Design): void {
+    const values = Object.fromEntries([...this.readings()].map(([row, r]) => [row, r.value]));
+    this.before.set(this.assessment());
+    this.assessment.set(assess(design, SHIPPED_CATALOGUE, { readings: values }));
+    this.design.set(design);
+  }
+
+  edit(label: string, change: (draft: Design) => void): string | null {
+    const before = this.design()!;
+    const draft = structuredClone(before);
+    change(draft);
+    const patch = patchBetween(before, draft);
+    if (!patch.length) return null;
+    const edited = editDesign(before, patch);
+    if (!edited.ok) return edited.message;
+    this.labels.push(label);
+    this.show(edited.design);
+    return null;
+  }
+
+  tick(stepId: string, done: boolean): void {
+    const next = new Set(this.ticked());
+    if (done) next.add(stepId);
+    else next.delete(stepId);
+    this.ticked.set(next);
+  }
+
+  read(rowId: string, value: number, unit: string): void {
+    this.readings.set(new Map(this.readings()).set(rowId, { id: rowId, rowId, value, unit, revision: 7 }));
+    this.show(this.design()!);
+  }
+
+  close(): void {
+    this.design.set(null);
+  }
+}
+
+export interface OnBench<T> {
+  readonly fixture: ComponentFixture<T>;
+  readonly element: HTMLElement;
+  readonly bench: Bench;
+  settle(): Promise<void>;
+  /** Types into an input as a person would, and leaves the rest to its listeners. */
+  type(input: Element | null, text: string): Promise<void>;
+  click(target: Element | null): Promise<void>;
+  key(key: string): Promise<void>;
+}
+
+/** Mounts a component on a demo job. */
+export async function onBench<T>(component: Type<T>, job: string, change: (d: Design) => void = () => undefined, inputs: Readonly<Record<string, unknown>> = {}): Promise<OnBench<T>> {
+  const design = structuredClone(DEMO_JOBS.find((j) => j.key === job)!.design);
+  change(design);
+  const bench = new Bench(design);
+  TestBed.configureTestingModule({
+    providers: [
+      provideZonelessChangeDetection(),
+      provideRouter([]),
+      provideHttpClient(),
+      provideHttpClientTesting(),
+      { provide: DesignService, useValue: bench },
+      { provide: AssessmentService, useValue: bench },
+      { provide: RecordService, useValue: bench },
+    ],
+  });
+  const fixture = TestBed.createComponent(component);
+  for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
+  await fixture.whenStable();
+  const settle = async (): Promise<void> => void (await fixture.whenStable());
+  return {
+    fixture,
+    element: fixture.nativeElement as HTMLElement,
+    bench,
+    settle,
+    type: async (input, text) => {
+      if (!(input instanceof HTMLInputElement || input instanceof HTMLTextAreaElement)) throw new Error('no field to type into');
+      input.dispatchEvent(new Event('focus'));
+      input.value = text;
+      input.dispatchEvent(new Event('input', { bubbles: true }));
+      await settle();
+    },
+    click: async (target) => {
+      if (!(target instanceof Element)) throw new Error('nothing to click');
+      target.dispatchEvent(new MouseEvent('click', { bubbles: true }));
+      await settle();
+    },
+    key: async (key) => {
+      document.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+      await settle();
+    },
+  };
+}

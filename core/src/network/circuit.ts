@@ -5,14 +5,16 @@ const node = z.string().min(1);
 
 export const resistorSchema = z.object({ id: z.string(), a: node, b: node, ohm });
 export const sourceSchema = z.object({ id: z.string(), plus: node, minus: node, volt: z.number(), ohm });
-export const circuitLoadSchema = z.object({
-  id: z.string(),
-  plus: node,
-  minus: node,
-  kind: z.enum(['power', 'current', 'resistance']),
-  value: z.number(),
-  minVolt: z.number().optional(),
-});
+export const circuitLoadSchema = z
+  .object({
+    id: z.string(),
+    plus: node,
+    minus: node,
+    kind: z.enum(['power', 'current', 'resistance']),
+    value: z.number(),
+    minVolt: z.number().optional(),
+  })
+  .refine((l) => l.kind !== 'resistance' || l.value > 0, { message: 'a resistance above 0 ohm', path: ['value'] });
 
 /** A DC circuit. Node volts are relative to `ground`; a load draws positive current from plus to minus. */
 export const circuitSchema = z.object({

@@ -4,6 +4,7 @@ import { RouterLink } from '@angular/router';
 import { type Brief, VEHICLE_KINDS, VEHICLE_TEMPLATES, type VehicleKind } from '@meridex/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzSelectModule } from 'ng-zorro-antd/select';
+import { NamedSelect } from '../fields/named-select';
 import { NumberField } from '../fields/number-field';
 import { VehiclePicture } from '../pictures/vehicle-picture';
 import { AssessmentService } from '../services/assessment.service';
@@ -14,7 +15,7 @@ const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 
 /** Customer, vehicle and trip. */
 @Component({
   selector: 'mx-brief',
-  imports: [FormsModule, RouterLink, NzInputModule, NzSelectModule, NumberField, VehiclePicture],
+  imports: [FormsModule, RouterLink, NzInputModule, NzSelectModule, NamedSelect, NumberField, VehiclePicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './brief.html',
   styleUrl: './brief.less',

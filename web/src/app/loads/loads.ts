@@ -5,6 +5,7 @@ import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzModalModule } from 'ng-zorro-antd/modal';
 import { NzSelectModule } from 'ng-zorro-antd/select';
+import { NamedSelect } from '../fields/named-select';
 import { type Reader, ReadField } from '../fields/read-field';
 import { DayStrip } from '../pictures/day-strip';
 import { AssessmentService } from '../services/assessment.service';
@@ -26,7 +27,7 @@ const draftLoad = (order: number): Load => ({
 /** Everything that must run, edited in place or pasted from a spreadsheet. */
 @Component({
   selector: 'mx-loads',
-  imports: [FormsModule, NzInputModule, NzSelectModule, NzCheckboxModule, NzModalModule, ReadField, DayStrip],
+  imports: [FormsModule, NzInputModule, NzSelectModule, NamedSelect, NzCheckboxModule, NzModalModule, ReadField, DayStrip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './loads.html',

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { FormsModule } from '@angular/forms';
 import { VEHICLE_TEMPLATES } from '@meridex/core';
 import { NzSelectModule } from 'ng-zorro-antd/select';
+import { NamedSelect } from '../fields/named-select';
 import { VehiclePicture } from '../pictures/vehicle-picture';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
@@ -9,7 +10,7 @@ import { DesignService } from '../services/design.service';
 /** Which zone each piece of gear goes to; the zone's heat goes into every cable and fuse there. */
 @Component({
   selector: 'mx-places',
-  imports: [FormsModule, NzSelectModule, VehiclePicture],
+  imports: [FormsModule, NzSelectModule, NamedSelect, VehiclePicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let a = assessments.assessment()!;

@@ -3,6 +3,7 @@ import { FormsModule } from '@angular/forms';
 import { amps, boundInWords, explainRun, figure, FUSE_KINDS, rating, readCableName, type RunEdit, type SizedRun } from '@meridex/core';
 import { NzDrawerModule } from 'ng-zorro-antd/drawer';
 import { NzSelectModule } from 'ng-zorro-antd/select';
+import { NamedSelect } from '../fields/named-select';
 import { NumberField } from '../fields/number-field';
 import { type Reader, ReadField } from '../fields/read-field';
 import { FuseWindow } from '../pictures/fuse-window';
@@ -24,7 +25,7 @@ const ERROR_WORDS = {
 /** The chosen run: what decided it, its fuse window and volts, what a person may fix, and every figure opened. */
 @Component({
   selector: 'mx-run-detail',
-  imports: [FormsModule, NzSelectModule, NzDrawerModule, NumberField, ReadField, FuseWindow, VoltsLadder],
+  imports: [FormsModule, NzSelectModule, NamedSelect, NzDrawerModule, NumberField, ReadField, FuseWindow, VoltsLadder],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run-detail.html',
   styleUrl: './run-detail.less',

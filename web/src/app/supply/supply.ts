@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { FormsModule } from '@angular/forms';
 import { amps, CHEMISTRY, figure, type PartKind, type PartOf, SHIPPED_CATALOGUE, type Supply } from '@meridex/core';
 import { NzSelectModule } from 'ng-zorro-antd/select';
+import { NamedSelect } from '../fields/named-select';
 import { NumberField } from '../fields/number-field';
 import { Mark } from '../pictures/mark';
 import { TripBand } from '../pictures/trip-band';
@@ -12,7 +13,7 @@ import { ThemeService } from '../services/theme.service';
 /** Battery, charging and inverter from the catalogue, with what they come to. */
 @Component({
   selector: 'mx-supply',
-  imports: [FormsModule, NzSelectModule, NumberField, TripBand, Mark],
+  imports: [FormsModule, NzSelectModule, NamedSelect, NumberField, TripBand, Mark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './supply.html',
   styleUrl: './supply.less',

@@ -1,0 +1,58 @@
+import { expect, test } from '@playwright/test';
+import { openJob, runRow, signIn } from './workshop';
+
+test('the desk works by keys alone', async ({ page }) => {
+  await signIn(page);
+  await expect(page.locator('tbody tr').first()).toBeVisible();
+  await page.keyboard.press('j');
+  await page.keyboard.press('j');
+  await expect(page.locator('tbody tr.chosen')).toHaveCount(1);
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.bench-head h1')).toBeVisible();
+
+  for (const [key, heading] of [
+    ['2', 'Loads'],
+    ['3', 'Supply'],
+    ['5', 'Runs'],
+    ['6', 'Protection'],
+    ['0', 'Prove'],
+    ['1', 'Brief'],
+  ] as const) {
+    await page.keyboard.press(key);
+    await expect(page.getByRole('heading', { name: heading, level: 1, exact: true })).toBeVisible();
+  }
+
+  await page.keyboard.press('?');
+  await expect(page.locator('.ant-modal')).toContainText('next finding');
+  await page.keyboard.press('Escape');
+  await expect(page.locator('.ant-modal')).toHaveCount(0);
+
+  await page.keyboard.press('f');
+  await expect(page.getByRole('heading', { name: 'Checks' })).toBeVisible();
+  await expect(page.locator('button.row.chosen')).toHaveCount(1);
+
+  await page.keyboard.press('/');
+  await page.keyboard.type('inverter');
+  await page.locator('nz-auto-option').filter({ hasText: 'Bus bars → inverter' }).click();
+  await expect(page.getByRole('heading', { name: 'Runs' })).toBeVisible();
+  await expect(runRow(page, 'bus-inverter')).toHaveClass(/chosen/);
+
+  await page.keyboard.press('d');
+  await expect(page.locator('html')).toHaveAttribute('data-view', 'night');
+  await page.keyboard.press('d');
+});
+
+test('undo and redo by keys, across stages', async ({ page }) => {
+  await signIn(page);
+  await openJob(page, 'Cinderbush Orchard Bees', 'Runs');
+  const length = page.getByRole('textbox', { name: 'Length of run 2', exact: true });
+  await length.fill('4.4');
+  await length.press('Enter');
+  await length.blur();
+  await page.keyboard.press('Control+z');
+  await expect(length).toHaveValue('3.1');
+  await page.keyboard.press('Control+y');
+  await expect(length).toHaveValue('4.4');
+  await page.keyboard.press('Control+z');
+  await expect(length).toHaveValue('3.1');
+});

@@ -8,7 +8,7 @@ test('the desk works by keys alone', async ({ page }) => {
   await page.keyboard.press('j');
   await expect(page.locator('tbody tr.chosen')).toHaveCount(1);
   await page.keyboard.press('Enter');
-  await expect(page.locator('.bench-head h1')).toBeVisible();
+  await expect(page.getByRole('navigation', { name: 'Stages of the job' })).toBeVisible();
 
   for (const [key, heading] of [
     ['2', 'Loads'],

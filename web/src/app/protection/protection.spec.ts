@@ -1,0 +1,32 @@
+import { onBench } from '../testing/bench';
+import { ProtectionStage } from './protection';
+
+describe('the protection stage', () => {
+  it('has a row for every fuse of every run', async () => {
+    const { element, bench } = await onBench(ProtectionStage, 'vet');
+    const fuses = bench.assessment()!.runs.reduce((n, r) => n + (r.ok ? r.figures.fuses.length : 0), 0);
+    expect(element.querySelectorAll('tbody tr').length).toBe(fuses);
+  });
+
+  it('opens on the first that does not hold, and says what to do', async () => {
+    const { element } = await onBench(ProtectionStage, 'cinema');
+    expect(element.querySelector('tr.chosen')!.textContent).toContain('cannot break it');
+    expect(element.querySelector('section:last-of-type')!.textContent).toContain('a kind that breaks more');
+    expect(element.querySelector('.bench-head')!.textContent).toContain('3 to mend');
+  });
+
+  it('follows a change of fuse block to a fuse that holds', async () => {
+    const { element, bench, settle } = await onBench(ProtectionStage, 'cinema');
+    bench.edit('block', (d) => (d.supply.fuseBlock = 'fb-20'));
+    await settle();
+    const row = [...element.querySelectorAll('tbody tr')].find((r) => r.textContent!.includes('class T type') && r.textContent!.trim().startsWith('7'))!;
+    expect(row.textContent).toContain('holds');
+  });
+
+  it('tells a fuse that only guards from one that breaks', async () => {
+    const { element } = await onBench(ProtectionStage, 'vet');
+    const guards = [...element.querySelectorAll('tbody tr')].filter((r) => r.textContent!.includes('guards only'));
+    expect(guards.length).toBe(2);
+    for (const g of guards) expect(g.querySelectorAll('td')[3]!.textContent).toBe('–');
+  });
+});

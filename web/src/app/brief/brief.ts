@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { type Brief, VEHICLE_KINDS, VEHICLE_TEMPLATES, type VehicleKind } from '@meridex/core';
+import { type Brief, type Design, VEHICLE_KINDS, VEHICLE_TEMPLATES, type VehicleKind } from '@meridex/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { NamedSelect } from '../fields/named-select';
@@ -25,7 +25,14 @@ export class BriefStage {
   protected readonly assessments = inject(AssessmentService);
   protected readonly brief = computed(() => this.designs.design()!.brief);
   protected readonly kinds = VEHICLE_KINDS.map((k) => ({ id: k, name: VEHICLE_TEMPLATES[k].name }));
+  protected readonly insulations = [70, 90, 105, 125] as const;
   protected readonly months = MONTHS.map((name, i) => ({ id: i + 1, name }));
+
+  protected readonly settings = computed(() => this.designs.design()!.settings);
+
+  protected setWay(change: Partial<Design['settings']>): void {
+    this.designs.edit('the workshop’s way', (d) => Object.assign(d.settings, change));
+  }
 
   protected set<K extends keyof Brief>(key: K, value: Brief[K], label: string): void {
     this.designs.edit(label, (d) => (d.brief[key] = value));

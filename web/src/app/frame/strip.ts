@@ -55,8 +55,11 @@ export class Strip {
     const deed = this.deeds().find((d) => d.label === label);
     this.wanted.set('');
     const box = this.box().nativeElement;
-    box.value = '';
-    box.blur();
+    // The list writes its choice into the box and takes the focus back; afterwards the keys belong to the bench again.
+    setTimeout(() => {
+      box.value = '';
+      box.blur();
+    });
     deed?.go();
   }
 

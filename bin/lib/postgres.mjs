@@ -44,7 +44,18 @@ function initialise(bin, home, set) {
   if (done.code !== 0) giveUp(`PostgreSQL could not make its data folder:\n${done.out}`);
 }
 
-const running = (bin, data) => pgRun(bin, 'pg_ctl', ['-D', data, 'status']).code === 0;
+/** True for a process that was killed and not yet cleared away: PostgreSQL's own check takes it for alive. */
+function isDefunct(pid) {
+  const file = `/proc/${pid}/stat`;
+  return existsSync(file) && /\) Z /.test(readFileSync(file, 'utf8'));
+}
+
+/** Whether the server of this data folder runs. The lock of one that was killed is taken away. */
+function running(bin, data) {
+  const lock = join(data, 'postmaster.pid');
+  if (existsSync(lock) && isDefunct(readFileSync(lock, 'utf8').split('\n')[0])) rmSync(lock);
+  return pgRun(bin, 'pg_ctl', ['-D', data, 'status']).code === 0;
+}
 
 /** Port on which the server of this data folder listens, from its own note. */
 function portOf(data) {

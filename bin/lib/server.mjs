@@ -26,12 +26,14 @@ export async function prepare(pg, database = 'meridex') {
   if (done.code !== 0) giveUp(`the database could not be brought up to date:\n${done.out}`);
 }
 
-/** Ends a server that an earlier, killed start left behind. */
-function endLeftOver(pidFile) {
+/** Ends a server that an earlier, killed start left behind, and waits until its port is free again. */
+async function endLeftOver(pidFile) {
   if (!existsSync(pidFile)) return;
   const pid = Number(readFileSync(pidFile, 'utf8'));
   const commandLine = `/proc/${pid}/cmdline`;
-  if (pid > 1 && existsSync(commandLine) && readFileSync(commandLine, 'utf8').includes(MAIN)) process.kill(pid, 'SIGKILL');
+  const isOurs = () => existsSync(commandLine) && readFileSync(commandLine, 'utf8').includes(MAIN);
+  if (pid > 1 && isOurs()) process.kill(pid, 'SIGKILL');
+  for (let i = 0; i < 40 && isOurs(); i++) await new Promise((resolve) => setTimeout(resolve, 50));
   rmSync(pidFile, { force: true });
 }
 
@@ -39,7 +41,7 @@ function endLeftOver(pidFile) {
 export async function startServer(pg, { name, wishedPort, database = 'meridex' }) {
   mkdirSync(join(ROOT, '.data'), { recursive: true });
   const pidFile = join(ROOT, '.data', `${name}.pid`);
-  endLeftOver(pidFile);
+  await endLeftOver(pidFile);
   const port = await freePort(wishedPort);
   const child = spawn(process.execPath, [MAIN], {
     cwd: ROOT,

@@ -22,6 +22,9 @@ const ERROR_WORDS = {
   'too-hot': 'Hotter there than the insulation may get.',
 } as const;
 
+/** Where each input of a figure is typed. */
+const FIELD_OF: Readonly<Partial<Record<keyof RunEdit, string>>> = { backM: 'Length back', areaMm2: 'Size', laid: 'Laid', grouped: 'Circuits bunched', ambientC: 'Air on the way' };
+
 /** The chosen run: what decided it, its fuse window and volts, what a person may fix, and every figure opened. */
 @Component({
   selector: 'mx-run-detail',
@@ -54,6 +57,13 @@ export class RunDetail {
     }
     return name.kind === 'unknown' ? { ok: false, message: `Size: ${name.message}` } : { ok: true, value: name.areaMm2 };
   };
+
+  /** Leaves "why?" for the field that changes the input. */
+  protected goTo(field: keyof RunEdit): void {
+    this.whyOpen.set(false);
+    const label = field === 'outM' ? `Length of run ${this.run().spec.number}` : FIELD_OF[field];
+    setTimeout(() => document.querySelector<HTMLElement>(`input[aria-label="${label}"]`)?.focus());
+  }
 
   protected change(key: keyof RunEdit, value: unknown, what: string): void {
     this.edited.emit({ change: { [key]: value }, label: `${what} of run ${this.run().spec.number}` });

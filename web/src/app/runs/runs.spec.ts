@@ -79,6 +79,30 @@ describe('the runs stage', () => {
     document.querySelectorAll('.cdk-overlay-container').forEach((e) => e.remove());
   });
 
+  it('leads from an input of a figure to the field that changes it', async () => {
+    const { element, key, settle } = await onBench(RunsStage, 'vet');
+    document.body.append(element);
+    await key('w');
+    await settle();
+    const change = document.querySelector<HTMLElement>('[aria-label="Change length out"]')!;
+    change.click();
+    await new Promise((resolve) => setTimeout(resolve, 20));
+    expect(document.activeElement!.getAttribute('aria-label')).toBe('Length of run 1');
+    element.remove();
+    document.querySelectorAll('.cdk-overlay-container').forEach((e) => e.remove());
+  });
+
+  it('takes the air on the way and a fuse as fixed, and drafts them again when cleared', async () => {
+    const { element, bench, type } = await onBench(RunsStage, 'vet');
+    const field = (label: string): Element | null => element.querySelector(`mx-run-detail [aria-label="${label}"]`);
+    await type(field('Air on the way'), '85 °C');
+    await type(field('Fuse'), '100 A');
+    expect(bench.design()!.runs['start-charger']).toEqual({ outM: 6.4, ambientC: 85, fuseA: 100 });
+    expect(cells(element, 'start-charger')).toContain('100');
+    await type(field('Fuse'), '');
+    expect(bench.design()!.runs['start-charger']).toEqual({ outM: 6.4, ambientC: 85 });
+  });
+
   it('says what comes first when there are no runs', async () => {
     const { element } = await onBench(RunsStage, 'vet', (d) => (d.supply.battery.part = null));
     expect(element.querySelector('.empty')!.textContent).toContain('Supply has a battery');

@@ -4,7 +4,6 @@ import { provideZonelessChangeDetection, signal, type Type } from '@angular/core
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { assess, type Assessment, DEMO_JOBS, type Design, editDesign, patchBetween, SHIPPED_CATALOGUE } from '@meridex/core';
-import { Subject } from 'rxjs';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { RecordService, type Reading } from '../services/record.service';
@@ -27,7 +26,6 @@ export class Bench {
   readonly ticked = signal<ReadonlySet<string>>(new Set());
   readonly readings = signal<ReadonlyMap<string, Reading>>(new Map());
   readonly toSend = signal(0);
-  readonly refreshed = new Subject<void>();
 
   constructor(design: Design) {
     this.show(design);

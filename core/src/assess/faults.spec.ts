@@ -61,11 +61,17 @@ describe('prospective currents', () => {
     expect(atBattery!.maxA).toBeGreaterThan(1000);
   });
 
-  it('come from the house battery too through a closed isolator', () => {
+  it('on a sensing link are, at each end, those of the battery at that end', () => {
     const d = demo('bees');
-    const closed = run(d, 'start-isolator').figures.fuses[0]!.maxA;
     const starting = batterySource('flooded', d.supply.startingAh, 'stiffest');
-    expect(closed).toBeGreaterThan(0.5 * (starting.volt / starting.ohm));
+    const house = batterySource('agm', 120, 'stiffest');
+    const near = run(d, 'start-isolator').figures.fuses[0]!;
+    const far = run(d, 'isolator-bus').figures.fuses[0]!;
+    expect([near.end.source, far.end.source]).toEqual(['starting battery', 'house battery']);
+    expect(far.maxA).toBeLessThan(house.volt / house.ohm);
+    // The alternator stands beside the starting battery, behind its own 30 mΩ.
+    expect(near.maxA).toBeLessThan(starting.volt / starting.ohm + 14.4 / 0.03);
+    expect(near.maxA).toBeGreaterThan(0.5 * (starting.volt / starting.ohm));
   });
 
   it('call up a stronger kind of fuse where the plain one cannot break them', () => {

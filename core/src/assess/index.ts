@@ -1,4 +1,5 @@
 export * from './assess.js';
+export * from './progress.js';
 export { provePlan } from './prove.js';
 export { tripInput } from './trip.js';
 export type { TellTales } from './tell-tales.js';

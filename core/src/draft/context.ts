@@ -5,7 +5,7 @@ import type { DayFigures } from '../loads/index.js';
 import type { Gear } from '../places/index.js';
 import type { RunEnd, RunSpec } from '../routes/index.js';
 import type { Bank, SolarArray } from '../supply/index.js';
-import { pathLengthM, runPath, VEHICLE_TEMPLATES } from '../vehicle/index.js';
+import { pathLengthM, runPath, VEHICLE_TEMPLATES, ZONE_C } from '../vehicle/index.js';
 import type { Limit } from './limits.js';
 
 /** What the drafting of runs looks at. */
@@ -46,7 +46,7 @@ export function makeRun(c: DraftContext, number: number, given: Given): RunSpec 
   const estimateM = given.closeByM ?? pathLengthM(runPath(template, from, to, 0));
   const outM = edit.outM ?? estimateM;
   const crossesFloor = from.zone !== to.zone && from.zone !== 'roof' && to.zone !== 'roof';
-  const zones = [{ name: from.zoneName, ambientC: from.ambientC }, { name: to.zoneName, ambientC: to.ambientC }, ...(crossesFloor ? [{ name: 'under the floor', ambientC: 50 }] : [])];
+  const zones = [{ name: from.zoneName, ambientC: from.ambientC }, { name: to.zoneName, ambientC: to.ambientC }, ...(crossesFloor ? [{ name: 'under the floor', ambientC: ZONE_C.underFloor }] : [])];
   const hottest = zones.reduce((hot, z) => (z.ambientC > hot.ambientC ? z : hot));
   const plug = given.plugA ? [{ what: `${given.plugA} A plug`, ratingA: given.plugA }] : [];
   return {

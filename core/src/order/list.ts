@@ -106,10 +106,7 @@ function addRun(basket: Basket, run: Fitted): void {
     );
     const held = f.fuseType === 'breaker' || (spec.from.gear === 'block' && end.at === 'from');
     if (!held)
-      basket.add(
-        { key: `holder-${f.fuseType}`, group: 'protection', what: `holder for ${kind.name} fuse, with cover`, quantity: 1, unit: 'pc', priceEach: PRICE.holder[f.fuseType] || 9, kg: 0.1 },
-        use,
-      );
+      basket.add({ key: `holder-${f.fuseType}`, group: 'protection', what: `holder for ${kind.name} fuse, with cover`, quantity: 1, unit: 'pc', priceEach: PRICE.holder[f.fuseType], kg: 0.1 }, use);
   }
   const perM = PRICE.cableBase + PRICE.cablePerMm2 * f.areaMm2;
   for (const [colour, lengthM] of [
@@ -123,7 +120,7 @@ function addRun(basket: Basket, run: Fitted): void {
   }
   const large = f.areaMm2 >= 10;
   basket.add({ key: lugText(run), group: 'joints', what: lugText(run), quantity: 4, unit: 'pc', priceEach: large ? PRICE.lugLarge : PRICE.lugSmall, kg: 0.02 }, use);
-  basket.add({ key: `shrink-${f.size}`, group: 'joints', what: `heat-shrink for ${f.size}, with glue`, quantity: 4, unit: 'pc', priceEach: 0.5, kg: 0 }, use);
+  basket.add({ key: `shrink-${f.size}`, group: 'joints', what: `heat-shrink for ${f.size}, with glue`, quantity: 4, unit: 'pc', priceEach: PRICE.heatShrink, kg: 0 }, use);
   for (const plug of spec.weak.filter((w) => w.what.endsWith('A plug'))) {
     basket.add(
       {
@@ -145,7 +142,10 @@ function addPanelFuses(basket: Basket, array: SolarArray | null): void {
   if (!array?.panelFuseFromA) return;
   const fits = fuseWindow('blade', array.panelFuseFromA * 0.8, [{ what: 'panel', ratingA: array.panel.maxFuseA }]).fitsA[0];
   if (fits)
-    basket.add({ key: `panel-fuse-${fits}`, group: 'protection', what: `in-line panel fuse ${rating(fits)} A, weatherproof`, quantity: array.count, unit: 'pc', priceEach: 14, kg: 0.05 }, 'panels');
+    basket.add(
+      { key: `panel-fuse-${fits}`, group: 'protection', what: `in-line panel fuse ${rating(fits)} A, weatherproof`, quantity: array.count, unit: 'pc', priceEach: PRICE.panelFuse, kg: 0.05 },
+      'panels',
+    );
 }
 
 function cutsOf(run: Fitted): Cut[] {

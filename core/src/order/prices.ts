@@ -6,11 +6,13 @@ export const PLANNING_PRICES = {
   lugSmall: 0.9,
   lugLarge: 3.2,
   fuse: { blade: 1, 'large-blade': 4, 'small-bolt-in': 7, 'large-bolt-in': 12, 'class-t': 48, 'terminal-post': 22, breaker: 38 },
-  holder: { blade: 0, 'large-blade': 14, 'small-bolt-in': 18, 'large-bolt-in': 32, 'class-t': 55, 'terminal-post': 26, breaker: 0 },
+  holder: { blade: 9, 'large-blade': 14, 'small-bolt-in': 18, 'large-bolt-in': 32, 'class-t': 55, 'terminal-post': 26, breaker: 0 },
   busBars: 68,
   busBarsKg: 0.8,
   plugPair: { 50: 24, 175: 58 },
   label: 0.4,
+  heatShrink: 0.5,
+  panelFuse: 14,
 } as const;
 
 /** Share of a cable that is lost in cutting, and the step in which it is bought, m. */

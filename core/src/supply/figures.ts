@@ -7,6 +7,7 @@ import type { SolarArray } from './array.js';
 import type { Bank } from './bank.js';
 import { runtimeH } from './battery.js';
 import { hoursToFull } from './charge-time.js';
+import { MPPT_YIELD } from './sun.js';
 import { decideIsolation, type IsolationDecision } from './isolation.js';
 
 /** An inverter against the bank that feeds it. */
@@ -89,6 +90,6 @@ export function supplyFigures(design: Design, catalogue: Catalogue, day: DayFigu
     meanRuntimeH: bank && day.ahDay > 0 ? runtimeH(bank.capacityAh, CHEMISTRY[bank.part.chemistry].peukert, day.ahDay / 24) : Infinity,
     charging,
     inverter: bank ? inverterCheck(design, catalogue, bank) : null,
-    sunAhClearDay: bank && array ? (array.clearDayW.reduce((a, b) => a + b, 0) * 0.97) / bank.nominalV : 0,
+    sunAhClearDay: bank && array ? (array.clearDayW.reduce((a, b) => a + b, 0) * MPPT_YIELD) / bank.nominalV : 0,
   };
 }

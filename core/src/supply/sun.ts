@@ -2,6 +2,8 @@ import suncalc from 'suncalc';
 
 /** Panel model's constants: kelvin of cell rise per W/m², power per kelvin, soiling and wiring. */
 const PANEL = { riseKPerWm2: 0.031, perK: -0.0038, soiling: 0.95, wiring: 0.98 } as const;
+/** Yield of an MPPT controller. */
+export const MPPT_YIELD = 0.97;
 /** V_oc of the coldest morning: rise per kelvin below 25 °C. */
 const VOC_PER_K = 0.0028;
 const VMP_PER_K = -0.004;
@@ -34,7 +36,7 @@ export function panelPowerW(c: PanelConditions): number {
 
 /** Share of an MPPT's yield that a PWM controller loses with these panels. @example pwmLossFraction(20.9, 37.4, 12.94) // 0.328401 */
 export function pwmLossFraction(vmpV: number, cellC: number, batteryV: number): number {
-  return Math.max(0, 1 - batteryV / (0.97 * vmpV * (1 + VMP_PER_K * (cellC - 25))));
+  return Math.max(0, 1 - batteryV / (MPPT_YIELD * vmpV * (1 + VMP_PER_K * (cellC - 25))));
 }
 
 /** Open-circuit volts of a string on its coldest morning. @example coldestOpenV(22.5, 1, -5) // 24.39 */

@@ -3,7 +3,7 @@ import { DEMO_JOBS } from '../demo/index.js';
 import { alternatorBudget } from './alternator.js';
 import { bankOf } from './bank.js';
 import { hoursToFull } from './charge-time.js';
-import { chargerDerate, converterInputA } from './charger.js';
+import { chargerDerate } from './charger.js';
 import { clearDayWatts, coldestOpenV, pwmLossFraction } from './sun.js';
 
 const bank = bankOf(DEMO_JOBS.find((j) => j.key === 'vet')!.design, SHIPPED_CATALOGUE)!;
@@ -22,7 +22,6 @@ describe('the supply', () => {
     expect(alternatorBudget(40, 20)).toEqual(jasmine.objectContaining({ leftA: 0, share: Infinity, over: true }));
     expect(alternatorBudget(40, 0).over).toBeFalse();
   });
-  it('draws most at the lowest input volts', () => expect(converterInputA(14.4, 40, 0.88, 10.5)).toBeGreaterThan(converterInputA(14.4, 40, 0.88, 13.8)));
   it('derates a hot charger at its corners', () => expect([50, 60, 70, 70.1].map(chargerDerate)).toEqual([1, 0.75, 0.5, 0]));
   it('rises in volts on a cold morning', () => expect(coldestOpenV(22.5, 1, -5)).toBeCloseTo(24.39, 9));
   it('loses nothing to PWM where the panel’s volts are already low', () => expect(pwmLossFraction(13, 60, 13.5)).toBe(0));

@@ -1,3 +1,4 @@
+import { MPPT_YIELD } from '../supply/index.js';
 import type { Span, TripInput } from './input.js';
 
 /** What happens in each step of a day, laid flat so that the stepping allocates nothing. */
@@ -12,9 +13,6 @@ export interface DayProfile {
   /** Sun behind its controller at clearness 1, W. */
   readonly sunW: Float64Array;
 }
-
-/** Yield of an MPPT controller. */
-export const MPPT_YIELD = 0.97;
 
 /** Share of the hours [fromH, toH) that lies inside the spans. */
 export function shareInside(spans: readonly Span[], fromH: number, toH: number): number {

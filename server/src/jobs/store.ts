@@ -1,12 +1,9 @@
-import { assess, blankDesign, inWords, SHIPPED_CATALOGUE, STAGES, VEHICLE_TEMPLATES, type Assessment, type Design, type Stage } from '@meridex/core';
+import { assess, type Assessment, blankDesign, type Design, type Done, inWords, isOut, type Progress, SHIPPED_CATALOGUE, type Stage, stageProgress, STAGES, VEHICLE_TEMPLATES } from '@meridex/core';
 import { asc, eq, sql } from 'drizzle-orm';
 import type { Tx } from '../db/client.js';
 import { jobs, readings, ticks, vehicles } from '../db/schema.js';
 import { firstRevision, newestOfAll, type Revision } from '../designs/store.js';
 import { customerId } from './register.js';
-
-/** How far a stage is: untouched, under way, complete. */
-export type Progress = 'hollow' | 'half' | 'solid';
 
 /** A line of the bay sheet. */
 export interface JobLine {
@@ -48,36 +45,6 @@ export async function createJob(tx: Tx, workshopId: string, author: string, n: N
   return job!.id;
 }
 
-interface Done {
-  readonly ticked: ReadonlySet<string>;
-  readonly read: number;
-}
-
-const share = (part: number, whole: number): Progress => (whole > 0 && part >= whole ? 'solid' : part > 0 ? 'half' : 'hollow');
-
-/** Progress of the twelve stages, from the design's own content, the ticks and the readings. */
-export function stagesOf(design: Design, a: Assessment, done: Done, state: string): Progress[] {
-  const ticked = a.fit.filter((s) => done.ticked.has(s.id)).length;
-  const typedRuns = a.runs.filter((r) => r.spec.lengthFrom === 'typed').length;
-  const handed = isOut(state);
-  const stops = (stage: Stage): boolean => a.open.some((f) => f.severity === 'stop' && f.at.stage === stage);
-  const by: Record<Stage, Progress> = {
-    brief: design.brief.plate ? 'solid' : 'half',
-    loads: share(a.day.loads.length ? 1 : 0, 1),
-    supply: !a.supply.bank ? 'hollow' : stops('supply') ? 'half' : 'solid',
-    places: Object.keys(design.places).length ? 'solid' : a.gear.length > 1 ? 'half' : 'hollow',
-    runs: share(typedRuns, a.runs.length),
-    protection: a.runs.length === 0 ? 'hollow' : stops('protection') || stops('runs') ? 'half' : 'solid',
-    checks: a.open.length === 0 ? 'solid' : Object.keys(design.accepted).length ? 'half' : 'hollow',
-    order: ticked || state === 'quoted' || handed ? 'solid' : 'hollow',
-    fit: share(ticked, a.fit.length),
-    prove: share(done.read, a.prove.length),
-    'hand-over': handed ? 'solid' : 'hollow',
-    'look-after': state === 'in service' ? 'half' : 'hollow',
-  };
-  return STAGES.map((s) => by[s]);
-}
-
 function hold(a: Assessment, state: string, note: string): JobLine['hold'] {
   const stop = a.open.find((f) => f.severity === 'stop');
   if (state === 'handed over') return { mark: 'holds', say: 'handed over' };
@@ -97,13 +64,14 @@ function next(a: Assessment, done: Done, state: string, note: string): JobLine['
   if (stop) return { stage: stop.at.stage, say: inWords(stop).fix };
   if (state === 'quoted') return { stage: 'order', say: 'Ask for an answer' };
   const index = a.fit.findIndex((s) => !done.ticked.has(s.id));
-  if (done.ticked.size && index >= 0) return { stage: 'fit', say: `Fit, step ${index + 1} of ${a.fit.length}: ${a.fit[index]!.text}` };
+  if (a.fit.some((s) => done.ticked.has(s.id)) && index >= 0) return { stage: 'fit', say: `Fit, step ${index + 1} of ${a.fit.length}: ${a.fit[index]!.text}` };
   const look = a.open[0];
   return look ? { stage: look.at.stage, say: inWords(look).fix } : { stage: 'order', say: note || 'Order the parts' };
 }
 
 function line(job: typeof jobs.$inferSelect, revision: Revision, a: Assessment, done: Done): JobLine {
   const { design } = revision;
+  const progress = stageProgress(design, a, done);
   return {
     id: job.id,
     customer: design.brief.customer,
@@ -112,7 +80,7 @@ function line(job: typeof jobs.$inferSelect, revision: Revision, a: Assessment, 
     promisedOn: job.promisedOn,
     state: job.state,
     note: job.note,
-    stages: stagesOf(design, a, done, job.state),
+    stages: STAGES.map((s) => progress[s]),
     hold: hold(a, job.state, job.note),
     next: next(a, done, job.state, job.note),
   };
@@ -135,7 +103,6 @@ export interface BaySheet {
 
 const SOON_MS = 7 * 86_400_000;
 const MOST_TO_BUY = 6;
-const isOut = (state: string): boolean => state === 'handed over' || state === 'in service';
 
 function toBuy(orders: readonly Assessment['order'][]): ToBuy[] {
   const sum = new Map<string, { what: string; quantity: number; unit: string; price: number }>();
@@ -168,7 +135,7 @@ export async function baySheet(tx: Tx): Promise<BaySheet> {
     if (!revision) continue;
     const ticked = new Set(lastTicks.filter((t) => t.jobId === job.id && t.done).map((t) => t.stepId));
     const a = assess(revision.design, SHIPPED_CATALOGUE);
-    lines.push(line(job, revision, a, { ticked, read: readRows.filter((r) => r.jobId === job.id).length }));
+    lines.push(line(job, revision, a, { ticked, read: new Set(readRows.filter((r) => r.jobId === job.id).map((r) => r.rowId)), state: job.state }));
     if (isOut(job.state)) care.push({ id: job.id, customer: revision.design.brief.customer, on: job.promisedOn, joints: a.runs.length * 4 });
     else if (job.promisedOn !== null && job.promisedOn <= soon && ticked.size < a.fit.length) orders.push(a.order);
   }

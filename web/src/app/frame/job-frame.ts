@@ -26,7 +26,7 @@ export class JobFrame {
   readonly jobId = input.required<string>();
   protected readonly designs = inject(DesignService);
   protected readonly assessments = inject(AssessmentService);
-  private readonly records = inject(RecordService);
+  protected readonly records = inject(RecordService);
   private readonly selection = inject(SelectionService);
   private readonly theme = inject(ThemeService);
   private readonly router = inject(Router);

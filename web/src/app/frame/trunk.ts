@@ -27,6 +27,6 @@ export class Trunk {
   });
   protected readonly lugs = computed(() => {
     const [design, a] = [this.designs.design(), this.assessments.assessment()];
-    return design && a ? lugsOf(design, a, this.records.ticked(), this.records.readings()) : null;
+    return design && a ? lugsOf(design, a, { ticked: this.records.ticked(), read: this.records.readings() }) : null;
   });
 }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { Progress } from '../services/jobs.service';
+import type { Progress } from '@meridex/core';
 
 /** A job's stages as a short cable with a lug each. */
 @Component({

@@ -146,7 +146,10 @@ export class DesignService {
     if (!step || !here) return;
     from.update((s) => s.slice(0, -1));
     const edited = editDesign(here, step[way]);
-    if (!edited.ok) return;
+    if (!edited.ok) {
+      this.trouble.set(`“${step.label}” can no longer be taken back: ${edited.message}`);
+      return;
+    }
     to.update((s) => [...s, step]);
     this.take(edited.design, step[way]);
   }

@@ -1,9 +1,7 @@
 import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import type { Stage } from '@meridex/core';
+import type { Progress, Stage } from '@meridex/core';
 import type { Observable } from 'rxjs';
-
-export type Progress = 'hollow' | 'half' | 'solid';
 
 export interface JobLine {
   readonly id: string;

@@ -74,6 +74,16 @@ describe('ticks and readings', () => {
     expect(service.toSend()).toBe(0);
   });
 
+  it('say so when the server will not take one, and go on with the next', async () => {
+    await open();
+    service.read('row', 5, 'V');
+    service.tick('a', true);
+    server.expectOne('/api/jobs/job-1/readings').flush({ message: 'value: too much' }, { status: 400, statusText: 'Bad Request' });
+    await later();
+    expect(service.trouble()).toContain('A reading of this job was not kept: value: too much');
+    server.expectOne('/api/jobs/job-1/ticks').flush(null);
+  });
+
   it('keep their order: the second waits for the first', async () => {
     await open();
     service.tick('a', true);

@@ -39,6 +39,8 @@ export class RecordService {
   readonly ticked = signal<ReadonlySet<string>>(new Set());
   readonly readings = signal<ReadonlyMap<string, Reading>>(new Map());
   readonly toSend = signal(this.queue.length);
+  /** What the server would not take, in words; it stays on the page. */
+  readonly trouble = signal<string | null>(null);
   /** Latest value by row. */
   readonly values$ = this.readingList.pipe(map((list) => Object.fromEntries(list.map((r) => [r.rowId, r.value]))));
 
@@ -47,7 +49,11 @@ export class RecordService {
     this.opened = jobId;
     this.ticked.set(new Set());
     this.setReadings([]);
-    const [ticks, readings] = await Promise.all([firstValueFrom(this.http.get<Tick[]>(`/api/jobs/${jobId}/ticks`)), firstValueFrom(this.http.get<Reading[]>(`/api/jobs/${jobId}/readings`))]);
+    const [ticks, readings] = await this.fetch(jobId).catch((error: unknown) => {
+      // Opened again, it is asked again.
+      this.opened = null;
+      throw error;
+    });
     if (this.opened !== jobId) return;
     const mine = this.queue.filter((w) => w.jobId === jobId);
     const isTick = (w: Waiting): w is Waiting & { body: Tick } => w.kind === 'ticks';
@@ -60,6 +66,10 @@ export class RecordService {
     this.ticked.set(done);
     this.setReadings([...readings, ...mine.filter(isReading).map((w) => w.body)]);
     void this.send();
+  }
+
+  private fetch(jobId: string): Promise<[Tick[], Reading[]]> {
+    return Promise.all([firstValueFrom(this.http.get<Tick[]>(`/api/jobs/${jobId}/ticks`)), firstValueFrom(this.http.get<Reading[]>(`/api/jobs/${jobId}/readings`))]);
   }
 
   tick(stepId: string, done: boolean): void {
@@ -112,6 +122,8 @@ export class RecordService {
           setTimeout(() => void this.send(), TRY_AGAIN_MS);
           return;
         }
+        const said = (error as { error?: { message?: string } | null }).error?.message ?? 'the server did not take it';
+        this.trouble.set(`${first.kind === 'ticks' ? 'A tick' : 'A reading'} of this job was not kept: ${said}`);
       }
       this.setQueue(this.queue.slice(1));
     }

@@ -1,0 +1,42 @@
+import type { Design } from '../design/index.js';
+import type { Stage } from '../rules/index.js';
+import type { Assessment } from './assess.js';
+
+/** How far a stage is: untouched, under way, complete. */
+export type Progress = 'hollow' | 'half' | 'solid';
+
+/** What was ticked and read, and how far the job is as a whole where that is known. */
+export interface Done {
+  readonly ticked: { has(stepId: string): boolean };
+  readonly read: { has(rowId: string): boolean };
+  readonly state?: string;
+}
+
+const share = (part: number, whole: number): Progress => (whole > 0 && part >= whole ? 'solid' : part > 0 ? 'half' : 'hollow');
+
+/** Jobs that have left the workshop. */
+export const isOut = (state: string | undefined): boolean => state === 'handed over' || state === 'in service';
+
+/** Progress of each stage from the design's own content, the ticks and the readings; a stop keeps a stage from complete. */
+export function stageProgress(design: Design, a: Assessment, done: Done): Record<Stage, Progress> {
+  const ticked = a.fit.filter((s) => done.ticked.has(s.id)).length;
+  const read = a.prove.filter((r) => done.read.has(r.id)).length;
+  const typed = a.runs.filter((r) => r.spec.lengthFrom === 'typed').length;
+  const proved = read > 0 && read === a.prove.length && ticked === a.fit.length;
+  const progress: Record<Stage, Progress> = {
+    brief: design.brief.plate ? 'solid' : 'half',
+    loads: a.day.loads.length ? 'solid' : 'hollow',
+    supply: a.supply.bank ? 'solid' : 'hollow',
+    places: Object.keys(design.places).length ? 'solid' : a.gear.length > 1 ? 'half' : 'hollow',
+    runs: share(typed, a.runs.length),
+    protection: a.runs.length ? 'solid' : 'hollow',
+    checks: a.open.length === 0 ? 'solid' : 'half',
+    order: ticked || done.state === 'quoted' || isOut(done.state) ? 'solid' : 'hollow',
+    fit: share(ticked, a.fit.length),
+    prove: share(read, a.prove.length),
+    'hand-over': isOut(done.state) ? 'solid' : proved ? 'half' : 'hollow',
+    'look-after': done.state === 'in service' ? 'half' : 'hollow',
+  };
+  for (const f of a.open) if (f.severity === 'stop' && progress[f.at.stage] === 'solid') progress[f.at.stage] = 'half';
+  return progress;
+}

@@ -2,12 +2,13 @@
 const LAYERS = [
   ['quantity'],
   ['design'],
-  ['catalogue', 'vehicle'],
+  ['catalogue', 'vehicle', 'travel'],
   ['loads', 'supply', 'cable'],
   ['network'],
   ['places', 'routes', 'protection', 'trip'],
   ['rules'],
-  ['draft', 'order', 'fit', 'prove', 'explain'],
+  ['outlook'],
+  ['draft', 'order', 'fit', 'prove', 'explain', 'propose'],
   ['assess'],
   ['handover', 'formats', 'answers', 'demo'],
 ];

@@ -84,10 +84,10 @@ describe('an assessment', () => {
   });
 
   const broken: [string, (d: Design) => void, string][] = [
-    ['a load of 0 W', (d) => (d.loads['l1']!.draw.value = 0), 'load-without-power'],
+    ['a load of 0 W', (d) => (d.loads['l1']!.draw = { by: 'plate', unit: 'W', value: 0 }), 'load-without-power'],
     ['a load without hours', (d) => (d.loads['l2']!.use = { by: 'hours', hours: 0 }), 'load-without-hours'],
     ['more hours than its part of the day has', (d) => (d.loads['l2']!.use = { by: 'hours', hours: 9 }), 'load-without-hours'],
-    ['Ah a day typed as amps', (d) => (d.loads['l1']!.draw = { unit: 'A', value: 120 }), 'mixed-units'],
+    ['Ah a day typed as amps', (d) => (d.loads['l1']!.draw = { by: 'plate', unit: 'A', value: 120 }), 'mixed-units'],
     ['an inverter bigger than the battery', (d) => (d.supply.battery.part = 'bat-lfp-100'), 'inverter-over-battery'],
     ['a mains load and no inverter', (d) => (d.supply.inverter = null), 'mains-load-without-inverter'],
     ['a mains load above the inverter', (d) => (d.supply.inverter = 'inv-600'), 'inverter-too-small'],

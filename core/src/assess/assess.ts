@@ -2,24 +2,29 @@ import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import { draftRuns } from '../draft/index.js';
 import { fitSteps, type FitStep } from '../fit/index.js';
-import { dayFigures, dayLoad, type DayFigures } from '../loads/index.js';
+import type { DayFigures } from '../loads/index.js';
+import { loadsOn, tripJob } from '../outlook/index.js';
 import { orderOf, type Order } from '../order/index.js';
 import { draftGear, type Gear } from '../places/index.js';
 import type { ProveRow } from '../prove/index.js';
 import type { SizedRun } from '../routes/index.js';
 import { judge, type Finding } from '../rules/index.js';
-import { arrayOf, bankOf, supplyFigures, type SupplyFigures } from '../supply/index.js';
-import type { TripResult } from '../trip/index.js';
+import { arrayOf, bankOf, supplyFigures, type ChargerInput, type SupplyFigures } from '../supply/index.js';
+import { simulateJob, type TripResult } from '../trip/index.js';
+import { chargerInputs } from './charger-inputs.js';
 import { provePlan } from './prove.js';
 import { sizeRuns } from './runs.js';
 import { tellTales, type TellTales } from './tell-tales.js';
-import { runTrip } from './trip.js';
 
 /** All figures, findings and lists of one design. */
 export interface Assessment {
+  /** The loads on a travel day away from mains, and on a day parked. */
   readonly day: DayFigures;
+  readonly parkedDay: DayFigures;
   readonly supply: SupplyFigures;
   readonly trip: TripResult | null;
+  /** The DC-DC charger behind its own feed, in each state of the vehicle. */
+  readonly chargerInputs: readonly ChargerInput[];
   readonly gear: readonly Gear[];
   readonly runs: readonly SizedRun[];
   /** Everything found; those in `accepted` are signed for and no longer open. */
@@ -39,27 +44,26 @@ export interface AssessSettings {
 
 /** One pass over a design: pure, and the same for the same input. */
 export function assess(design: Design, catalogue: Catalogue, settings: AssessSettings = {}): Assessment {
-  const { houseV } = design.supply;
-  const inverter = catalogue.find('inverter', design.supply.inverter);
-  const loads = Object.entries(design.loads)
-    .sort(([, a], [, b]) => a.order - b.order)
-    .map(([id, load]) => dayLoad(id, load, houseV, design.brief.trip.drivingH, inverter?.ratedW ?? null));
-  const day = dayFigures(loads, houseV);
+  const day = loadsOn(design, catalogue, design.brief.trip.drivingH, 0);
+  const parkedDay = loadsOn(design, catalogue, 0, 0);
   const bank = bankOf(design, catalogue);
   const array = arrayOf(design, catalogue);
-  const trip = bank ? runTrip(design, catalogue, bank, day, array) : null;
-  const supply = supplyFigures(design, catalogue, day, bank, array);
+  const trip = bank ? simulateJob(tripJob(design, catalogue, bank, array)) : null;
+  const supply = supplyFigures(design, catalogue, day, parkedDay.ahDay, bank, array);
   const gear = draftGear(design, catalogue);
   const specs = draftRuns({ design, catalogue, gear: new Map(gear.map((g) => [g.id, g])), bank, array, day });
   const runs = sizeRuns(specs, design, bank);
-  const findings = judge({ design, catalogue, gear, day, supply, trip, runs });
-  const open = findings.filter((f) => design.accepted[f.key] === undefined);
   const order = orderOf(design, catalogue, runs, array);
+  const inputs = chargerInputs(design, catalogue, bank, runs);
+  const findings = judge({ design, catalogue, gear, day, supply, trip, chargerInputs: inputs, runs, totals: { price: order.total, kg: order.kg } });
+  const open = findings.filter((f) => design.accepted[f.key] === undefined);
   const licensed = findings.some((f) => f.rule === 'mains-licensed');
   return {
     day,
+    parkedDay,
     supply,
     trip,
+    chargerInputs: inputs,
     gear,
     runs,
     findings,

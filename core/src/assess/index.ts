@@ -1,5 +1,4 @@
 export * from './assess.js';
 export * from './progress.js';
 export { provePlan } from './prove.js';
-export { tripInput } from './trip.js';
 export type { TellTales } from './tell-tales.js';

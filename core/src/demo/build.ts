@@ -1,13 +1,6 @@
-import { blankDesign, type Design, type Load } from '../design/index.js';
+import { blankDesign, blankLoad, type Design, type Load } from '../design/index.js';
 
-type Row = readonly [
-  name: string,
-  draw: string,
-  use: string,
-  when: Load['when']['at'] | readonly (readonly [number, number])[],
-  purpose: Load['purpose'],
-  extra?: Partial<Pick<Load, 'supply' | 'critical'>>,
-];
+type Row = readonly [name: string, draw: string, use: string, when: Load['when']['at'] | readonly (readonly [number, number])[], purpose: Load['purpose'], extra?: Partial<Load>];
 
 /** Loads from rows as short as a load list on paper: `['lights', '18 W', '100 %', 'evening', 'lights']`. */
 export function loadsFrom(rows: readonly Row[]): Design['loads'] {
@@ -18,14 +11,12 @@ export function loadsFrom(rows: readonly Row[]): Design['loads'] {
       return [
         `l${i + 1}`,
         {
-          order: i + 1,
+          ...blankLoad(i + 1),
           name,
           purpose,
-          supply: 'dc',
-          draw: { unit: unit as 'W' | 'A', value: Number(value) },
-          use: per === 'h' ? { by: 'hours', hours: Number(amount) } : { by: 'duty', duty: Number(amount) / 100 },
+          draw: { by: 'plate', unit: unit as 'W' | 'A', value: Number(value) },
+          use: per === 'h' ? { by: 'hours', hours: Number(amount) } : purpose === 'fridge' ? { by: 'fridge', duty25: Number(amount) / 100 } : { by: 'duty', duty: Number(amount) / 100 },
           when: typeof when === 'string' ? { at: when as 'all day' } : { at: 'hours', spans: when.map(([a, b]): [number, number] => [a, b]) },
-          critical: false,
           ...extra,
         },
       ];
@@ -34,8 +25,8 @@ export function loadsFrom(rows: readonly Row[]): Design['loads'] {
 }
 
 interface Changes {
-  readonly brief: Partial<Design['brief']>;
-  readonly supply: Partial<Design['supply']>;
+  readonly brief: Partial<Omit<Design['brief'], 'trip' | 'alternator'>> & { readonly trip: Partial<Design['brief']['trip']>; readonly alternator: Partial<Design['brief']['alternator']> };
+  readonly supply: Partial<Omit<Design['supply'], 'sun'>> & { readonly sun?: Partial<Design['supply']['sun']> };
   readonly loads: readonly Row[];
   readonly places?: Design['places'];
   readonly runs?: Design['runs'];
@@ -48,8 +39,8 @@ export function designWith(customer: string, c: Changes): Design {
   const blank = blankDesign(customer);
   return {
     ...blank,
-    brief: { ...blank.brief, ...c.brief },
-    supply: { ...blank.supply, ...c.supply },
+    brief: { ...blank.brief, ...c.brief, trip: { ...blank.brief.trip, ...c.brief.trip }, alternator: { ...blank.brief.alternator, ...c.brief.alternator } },
+    supply: { ...blank.supply, ...c.supply, sun: { ...blank.supply.sun, ...c.supply.sun } },
     loads: loadsFrom(c.loads),
     places: c.places ?? {},
     runs: c.runs ?? {},

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { blankDesign } from './blank.js';
 import { clashes, editDesign, patchBetween, valueAt, type Patch } from './edit.js';
 import { readDesign } from './read.js';
@@ -44,6 +45,23 @@ describe('an edit of the design', () => {
     expect(valueAt({ a: { 'b/c': [5] } }, '/a/b~1c/0')).toBe(5);
     expect(valueAt({ a: 1 }, '/a/b/c')).toBeUndefined();
   });
+});
+
+describe('a design of version 1', () => {
+  const old = JSON.parse(readFileSync(new URL('./version-1.json', import.meta.url), 'utf8')) as {
+    supply: { mains: { hoursADay: number } };
+    loads: Record<string, { draw: object }>;
+    brief: { trip: object };
+  };
+  const read = readDesign(old);
+  it('is read as the newest, and says the same of trip, loads and mains', () => {
+    if (!read.ok) throw new Error(read.message);
+    const { brief, loads, supply } = read.design;
+    expect(brief.trip).toEqual(jasmine.objectContaining({ ...old.brief.trip, region: null, parkedDays: 0, mainsH: old.supply.mains.hoursADay, mainsNights: 'every night' }));
+    expect(loads['l1']!.draw).toEqual(jasmine.objectContaining({ by: 'plate', ...old.loads['l1']!.draw }));
+    expect([supply.mains, supply.second, supply.sun.inSeries, supply.trigger]).toEqual([{ charger: 'mc-25' }, null, 1, 'ignition wire']);
+  });
+  it('is not changed by being read', () => expect(old.supply.mains.hoursADay).toBe(8));
 });
 
 describe('reading a stored design', () => {

@@ -61,3 +61,8 @@ export function valueAt(document: unknown, pointer: string): unknown {
   }
   return here;
 }
+
+/** A copy of a design that can be changed without touching the first. */
+export function copyDesign(design: Design): Design {
+  return JSON.parse(JSON.stringify(design)) as Design;
+}

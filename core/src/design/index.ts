@@ -1,4 +1,6 @@
 export * from './blank.js';
+export * from './brief-schema.js';
 export * from './edit.js';
+export * from './load-schema.js';
 export * from './read.js';
 export * from './schema.js';

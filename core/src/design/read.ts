@@ -1,10 +1,11 @@
 import { firstComplaint } from './edit.js';
 import { designSchema, SCHEMA_VERSION, type Design } from './schema.js';
+import { version1To2 } from './version-1-to-2.js';
 
 export type ReadDesign = { readonly ok: true; readonly design: Design } | { readonly ok: false; readonly message: string };
 
-/** Steps from each older version to the next; version 1 is the first, so there are none yet. */
-const STEPS: Readonly<Record<number, (old: Record<string, unknown>) => Record<string, unknown>>> = {};
+/** Steps from each older version to the next. */
+const STEPS: Readonly<Record<number, (old: Record<string, unknown>) => Record<string, unknown>>> = { 1: version1To2 };
 
 /** Reads a stored or received document of any known version. */
 export function readDesign(raw: unknown): ReadDesign {

@@ -1,66 +1,10 @@
 import { z } from 'zod';
+import { briefSchema, type existingSchema, type traceSchema } from './brief-schema.js';
+import { text } from './common-schema.js';
+import { loadSchema, type PURPOSES } from './load-schema.js';
+import { supplySchema } from './supply-schema.js';
 
-export const SCHEMA_VERSION = 1;
-
-export const VEHICLE_KINDS = ['tray-back', 'canopy-ute', 'wagon', 'van', 'caravan', 'camper', 'light-truck'] as const;
-export type VehicleKind = (typeof VEHICLE_KINDS)[number];
-
-const text = (most: number) => z.string().max(most, { message: `at most ${most} letters` });
-const volts = z.union([z.literal(12), z.literal(24)]);
-const partId = z.string().max(60).nullable();
-const hour = z.number().min(0).max(24);
-
-/** Hours of a day, [from, to); one that passes midnight is two. */
-const spanSchema = z.tuple([hour, hour]);
-
-export const briefSchema = z.object({
-  customer: text(120),
-  vehicleKind: z.enum(VEHICLE_KINDS),
-  plate: text(20),
-  /** Volts of the vehicle itself. */
-  vehicleV: volts,
-  alternator: z.object({ ratedA: z.number().min(0).max(1000), voltage: z.enum(['fixed', 'variable']) }),
-  trip: z.object({
-    days: z.number().int().min(1).max(365),
-    drivingH: hour,
-    /** Month of the trip, 1–12, and where: latitude with south negative. */
-    month: z.number().int().min(1).max(12),
-    latitudeDeg: z.number().min(-66).max(66),
-    ambientC: z.number().min(-40).max(60),
-  }),
-  /** Kilograms that may still be added, as weighed; null: not known. */
-  payloadLeftKg: z.number().min(0).max(20000).nullable(),
-  notes: text(4000),
-});
-
-export const PURPOSES = ['fridge', 'electronics', 'lights', 'sockets', 'pump', 'heater', 'tools', 'other'] as const;
-
-export const loadSchema = z.object({
-  /** Place in the table. */
-  order: z.number(),
-  name: text(80),
-  purpose: z.enum(PURPOSES),
-  supply: z.enum(['dc', 'mains']),
-  draw: z.object({ unit: z.enum(['W', 'A']), value: z.number().min(0).max(100000) }),
-  /** How much of its hours it runs: a share of them, or so many hours a day. */
-  use: z.discriminatedUnion('by', [z.object({ by: z.literal('duty'), duty: z.number().min(0).max(1) }), z.object({ by: z.literal('hours'), hours: hour })]),
-  when: z.discriminatedUnion('at', [z.object({ at: z.enum(['all day', 'daytime', 'evening', 'night', 'driving']) }), z.object({ at: z.literal('hours'), spans: z.array(spanSchema).max(12) })]),
-  critical: z.boolean(),
-});
-
-export const supplySchema = z.object({
-  /** Volts of the house side. */
-  houseV: volts,
-  battery: z.object({ part: partId, count: z.number().int().min(1).max(12) }),
-  isolation: z.enum(['dcdc', 'isolator', 'none']),
-  dcdc: partId,
-  isolator: partId,
-  sun: z.object({ panel: partId, count: z.number().int().min(1).max(20), controller: partId }),
-  mains: z.object({ charger: partId, hoursADay: hour }),
-  inverter: partId,
-  fuseBlock: partId,
-  startingAh: z.number().min(20).max(400),
-});
+export const SCHEMA_VERSION = 2;
 
 /** What a person has said of a run; everything else about it is drafted. */
 export const runEditSchema = z.object({
@@ -73,6 +17,7 @@ export const runEditSchema = z.object({
   ambientC: z.number().min(-40).max(120).optional(),
 });
 
+/** The workshop's schools and ways. */
 export const settingsSchema = z.object({
   series: z.enum(['metric', 'gauge']),
   insulationC: z.union([z.literal(70), z.literal(90), z.literal(105), z.literal(125)]),
@@ -80,6 +25,13 @@ export const settingsSchema = z.object({
   dropSchool: z.enum(['by purpose', '5 % everywhere']),
   /** Usable share of the bank; null: the chemistry's default. */
   usableShare: z.number().gt(0).lte(1).nullable(),
+  /** What a draft takes where trades differ. */
+  batterySchool: z.enum(['lithium', 'AGM']),
+  sunSchool: z.enum(['through the charger', 'own controller']),
+  regulatorSchool: z.enum(['MPPT', 'PWM']),
+  variableSchool: z.enum(['DC-DC charger', 'voltage fixed by the dealer']),
+  /** Resting-volts chart of lead-acid: rested four hours, or lightly loaded (0.2 V lower). */
+  voltsChart: z.enum(['rested', 'loaded']),
 });
 
 export const acceptedSchema = z.object({ by: text(80), reason: text(500), at: text(40) });
@@ -99,7 +51,11 @@ export const designSchema = z.object({
 
 export type Design = z.infer<typeof designSchema>;
 export type Brief = z.infer<typeof briefSchema>;
+export type Trip = Brief['trip'];
+export type Existing = z.infer<typeof existingSchema>;
+export type Trace = z.infer<typeof traceSchema>;
 export type Load = z.infer<typeof loadSchema>;
 export type Supply = z.infer<typeof supplySchema>;
+export type Settings = z.infer<typeof settingsSchema>;
 export type RunEdit = z.infer<typeof runEditSchema>;
 export type Purpose = (typeof PURPOSES)[number];

@@ -30,7 +30,7 @@ describe('the draft of runs', () => {
   it('gives a load too big for a way its own fuse at the bus bars', () => {
     const d = demo('bookmobile');
     expect(spec(d, 'load-l3').from.gear).toBe('bus');
-    d.loads['l3']!.draw.value = 20;
+    d.loads['l3']!.draw = { by: 'plate', unit: 'A', value: 20 };
     expect(spec(d, 'load-l3').from.gear).toBe('block');
   });
 
@@ -118,6 +118,11 @@ describe('the draft of runs', () => {
       mains: part('mains-charger'),
       inverter: part('inverter'),
       block: part('fuse-block'),
+      dcdcSecond: part('dcdc'),
+      inSeries: fc.constantFrom(1, 2, 4),
+      shade: fc.constantFrom(0, 0.3, 1),
+      portable: fc.constantFrom(null, { panel: 'pv-120-fold', regulated: true, into: 'bank' as const, hours: 6 }, { panel: 'pv-200-fold', regulated: false, into: 'panels' as const, hours: 8 }),
+      second: fc.constantFrom(null, { part: 'bat-agm-100', count: 2, joined: 'parallel' as const }, { part: 'bat-lfp-200', count: 2, joined: 'selector' as const }),
       metres: fc.constantFrom(0, 0.1, 3, 40, 200),
       series: fc.constantFrom('metric' as const, 'gauge' as const),
       insulationC: fc.constantFrom(70 as const, 90 as const, 105 as const, 125 as const),
@@ -129,7 +134,7 @@ describe('the draft of runs', () => {
         const d = demo('vet');
         d.brief.vehicleKind = c.kind;
         d.brief.vehicleV = c.vehicleV;
-        d.brief.trip.ambientC = c.ambientC;
+        d.brief.trip = { ...d.brief.trip, region: null, ambientC: c.ambientC };
         d.settings = { ...d.settings, series: c.series, insulationC: c.insulationC };
         d.supply = {
           ...d.supply,
@@ -138,12 +143,14 @@ describe('the draft of runs', () => {
           isolation: c.isolation,
           dcdc: c.dcdc,
           isolator: c.isolator,
-          sun: { panel: c.panel, count: c.panels, controller: c.controller },
-          mains: { charger: c.mains, hoursADay: 3 },
+          second: c.second,
+          dcdcSecond: c.dcdcSecond,
+          sun: { ...d.supply.sun, panel: c.panel, count: c.panels, inSeries: c.inSeries, shade: c.shade, portable: c.portable, controller: c.controller },
+          mains: { charger: c.mains },
           inverter: c.inverter,
           fuseBlock: c.block,
         };
-        d.loads['l1']!.draw.value = c.watts;
+        d.loads['l1']!.draw = { by: 'plate', unit: 'W', value: c.watts };
         d.runs['load-l1'] = { outM: c.metres };
         d.runs['start-charger'] = { outM: c.metres };
         const a = of(d);

@@ -8,6 +8,8 @@ const BY_PURPOSE: Readonly<Record<Load['purpose'], number>> = {
   sockets: 5,
   pump: 5,
   heater: 5,
+  cooking: 5,
+  medical: 3,
   tools: 5,
   other: 5,
 };

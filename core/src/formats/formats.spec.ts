@@ -6,17 +6,17 @@ import { readDraw, readPastedLoads, readUse } from './pasted-loads.js';
 
 describe('a pasted load list', () => {
   it('takes tabs, semicolons and commas, with or without a heading', () => {
-    const want = { name: 'fridge', draw: { unit: 'W', value: 55 }, use: { by: 'duty', duty: 0.35 }, purpose: 'fridge' };
+    const want = { name: 'fridge', draw: { by: 'plate', unit: 'W', value: 55 }, use: { by: 'duty', duty: 0.35 }, purpose: 'fridge' };
     for (const text of ['fridge\t55 W\t35 %', 'fridge; 55W; 35%', 'fridge, 55 W, 0.35', 'name\tdraw\truns\nfridge\t55\t35']) {
       expect(readPastedLoads(text).loads.map(({ name, draw, use, purpose }) => ({ name, draw, use, purpose }))).toEqual([want] as never);
     }
   });
   it('reads hours, parts of the day and mains', () => {
     const { loads } = readPastedLoads('kettle\t1.4 kW\t10 min\tdaytime\t230 V');
-    expect(loads[0]).toEqual(jasmine.objectContaining({ supply: 'mains', draw: { unit: 'W', value: 1400 }, when: { at: 'daytime' } }));
+    expect(loads[0]).toEqual(jasmine.objectContaining({ supply: 'mains', draw: { by: 'plate', unit: 'W', value: 1400 }, when: { at: 'daytime' } }));
     expect(loads[0]!.use).toEqual({ by: 'hours', hours: 10 / 60 });
   });
-  it('takes a comma as a decimal sign inside a number', () => expect(readPastedLoads('pump; 4,5 A; 1 h').loads[0]!.draw).toEqual({ unit: 'A', value: 4.5 }));
+  it('takes a comma as a decimal sign inside a number', () => expect(readPastedLoads('pump; 4,5 A; 1 h').loads[0]!.draw).toEqual({ by: 'plate', unit: 'A', value: 4.5 }));
   it('keeps the good lines and says what is wrong with the others', () => {
     const read = readPastedLoads('fridge\t55 W\nradio\tloud\nlamp\t9 W\t150 %\nalone');
     expect(read.loads.map((l) => l.name)).toEqual(['fridge']);

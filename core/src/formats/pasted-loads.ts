@@ -1,4 +1,4 @@
-import type { Load } from '../design/index.js';
+import { blankLoad, type Load } from '../design/index.js';
 import { readTypedNumber } from '../quantity/index.js';
 
 export interface PastedLoads {
@@ -29,11 +29,26 @@ export function purposeOf(name: string): Load['purpose'] {
   return PURPOSE.find(([re]) => re.test(name))?.[1] ?? 'other';
 }
 
-/** Reads "55 W", "4,5 A" or "1.4 kW"; a bare number is watts. */
+/** Reads "55 W", "4,5 A" or "1.4 kW", "4.5 A, 120 s on, 300 s off" or "520 Wh" a day; a bare number is watts. */
 export function readDraw(text: string): { readonly ok: true; readonly draw: Load['draw'] } | { readonly ok: false; readonly message: string } {
-  const unit = /\d\s*m?a(mps?)?$/i.test(text.trim()) ? 'A' : 'W';
+  const came = text.trim();
+  const refuse = {
+    ok: false,
+    message: `Draw: “${came || 'nothing'}” is not taken; type watts or amps such as 55 W or 4.5 A, a measured cycle such as 4.5 A, 120 s on, 300 s off, or Wh a day such as 520 Wh.`,
+  } as const;
+  const cycle = /^(.+?a(?:mps?)?)\s*,?\s*(\d+(?:[.,]\d+)?)\s*s\s*on\s*,?\s*(\d+(?:[.,]\d+)?)\s*s\s*off$/i.exec(came);
+  if (cycle) {
+    const onA = readTypedNumber(cycle[1]!, { name: 'Draw', unit: 'A', min: 0, max: 1000 });
+    const [onS, offS] = [Number(cycle[2]!.replace(',', '.')), Number(cycle[3]!.replace(',', '.'))];
+    return onA.ok && onS > 0 && onS <= 86400 && offS <= 86400 ? { ok: true, draw: { by: 'measured', onA: onA.value, onS, offS } } : refuse;
+  }
+  if (/wh(\s*(a|per)\s*day)?$/i.test(came)) {
+    const wh = readTypedNumber(came.replace(/\s*(a|per)\s*day$/i, ''), { name: 'Draw', unit: 'Wh', min: 0, max: 100000 });
+    return wh.ok ? { ok: true, draw: { by: 'energy', whDay: wh.value } } : refuse;
+  }
+  const unit = /\d\s*m?a(mps?)?$/i.test(came) ? 'A' : 'W';
   const read = readTypedNumber(text, { name: 'Draw', unit, min: 0, max: 100000 });
-  return read.ok ? { ok: true, draw: { unit, value: read.value } } : { ok: false, message: `Draw: “${text.trim() || 'nothing'}” is not taken; type watts or amps, such as 55 W or 4.5 A.` };
+  return read.ok ? { ok: true, draw: { by: 'plate', unit, value: read.value } } : refuse;
 }
 
 /** Reads how much of its hours a load runs: "35 %" or a share such as 0.35 is duty, "2 h" or "30 min" is hours a day. */
@@ -62,7 +77,7 @@ function readLine(line: string, order: number): Load | string | null {
   const tail = rest.join(' ');
   const when = WHEN.find(([re]) => rest.some((c) => re.test(c)))?.[1] ?? 'all day';
   return {
-    order,
+    ...blankLoad(order),
     name: name.slice(0, 80),
     purpose: purposeOf(name),
     supply: MAINS.test(tail) ? 'mains' : 'dc',

@@ -1,28 +1,7 @@
-import type { Load } from '../design/index.js';
-import { inverterInputW } from './inverter.js';
-import { dutyOf, loadSpans, spanHours, type HourSpan } from './use.js';
-
-/** Efficiency assumed for a mains load while no inverter is chosen. */
-export const NO_INVERTER_EFFICIENCY = 0.88;
-
-/** A load as the battery sees it. */
-export interface DayLoad {
-  readonly id: string;
-  readonly name: string;
-  readonly mains: boolean;
-  readonly critical: boolean;
-  /** Constant current stays the same as volts fall; constant power draws more. */
-  readonly kind: 'power' | 'current';
-  /** Drawn from the battery while it runs, W at nominal volts, and A at nominal volts. */
-  readonly runningW: number;
-  readonly runningA: number;
-  /** The load's own power, W: at the mains outlet for a mains load. */
-  readonly ownW: number;
-  readonly duty: number;
-  readonly spans: readonly HourSpan[];
-  readonly whDay: number;
-  readonly ahDay: number;
-}
+import type { DayLoad } from './day-load.js';
+import { INVERTER_IDLE } from './inverter.js';
+import { hoursWithin } from './spans.js';
+import { largestTogether, type Wanting } from './together.js';
 
 export interface DayFigures {
   readonly loads: readonly DayLoad[];
@@ -33,60 +12,55 @@ export interface DayFigures {
   readonly peakA: number;
   readonly peakAtH: number;
   readonly peakNames: readonly string[];
+  /** The peak with the heaviest starter among them just starting, W. */
+  readonly startPeakW: number;
   /** Most mains power wanted at once, W. */
   readonly mainsPeakW: number;
-  /** Mean watts in each hour of the day by load, in the order of `loads`. */
+  /** Standby of all loads, and an inverter left on all day with nothing behind it, Wh. */
+  readonly standbyWh: number;
+  readonly inverterIdleWh: number;
+  readonly elsewhereWh: number;
+  /** Mean watts in each hour of the day by load, in the order of `loads`, standby included. */
   readonly hourlyW: readonly (readonly number[])[];
 }
 
-/** One load through the day. `inverterW` is the rating of the inverter behind mains loads; null: none chosen. */
-export function dayLoad(id: string, load: Load, nominalV: number, drivingH: number, inverterW: number | null): DayLoad {
-  const mains = load.supply === 'mains';
-  const acV = 230;
-  const ownW = load.draw.unit === 'W' ? load.draw.value : load.draw.value * (mains ? acV : nominalV);
-  const throughInverter = inverterW === null ? ownW / NO_INVERTER_EFFICIENCY : inverterInputW(ownW, inverterW);
-  const runningW = mains ? (ownW > 0 ? throughInverter : 0) : ownW;
-  const spans = loadSpans(load, drivingH);
-  const duty = dutyOf(load, drivingH);
-  const whDay = runningW * duty * spanHours(spans);
-  return {
-    id,
-    name: load.name,
-    mains,
-    critical: load.critical,
-    kind: load.draw.unit === 'A' && !mains ? 'current' : 'power',
-    runningW,
-    runningA: runningW / nominalV,
-    ownW,
-    duty,
-    spans,
-    whDay,
-    ahDay: whDay / nominalV,
-  };
+/** A moment of the day with what may run in it. */
+interface Moment {
+  readonly atH: number;
+  readonly watts: number;
+  readonly on: readonly DayLoad[];
 }
 
-function overlapH(spans: readonly HourSpan[], hour: number): number {
-  return spans.reduce((sum, [from, to]) => sum + Math.max(0, Math.min(to, hour + 1) - Math.max(from, hour)), 0);
+function heaviest(loads: readonly DayLoad[], watts: (l: DayLoad) => number): Moment {
+  const starts = [...new Set(loads.flatMap((l) => l.spans.map(([from]) => from)))].sort((a, b) => a - b);
+  let best: Moment = { atH: 0, watts: 0, on: [] };
+  for (const atH of starts) {
+    const on = loads.filter((l) => l.duty > 0 && watts(l) > 0 && l.spans.some(([from, to]) => from <= atH && atH < to));
+    const together = largestTogether(on.map((l): Wanting => ({ id: l.id, watts: watts(l), never: l.never })));
+    if (together.watts > best.watts + 1e-9) best = { atH, watts: together.watts, on: on.filter((l) => together.ids.includes(l.id)) };
+  }
+  return best;
 }
 
 /** A day of all loads: energy, shape and peak. Energy = Σ power · hours · duty; Ah at nominal volts. */
-export function dayFigures(loads: readonly DayLoad[], nominalV: number): DayFigures {
-  const on = (l: DayLoad, h: number): boolean => l.duty > 0 && l.runningW > 0 && overlapH(l.spans, h) > 0;
+export function dayFigures(loads: readonly DayLoad[], nominalV: number, inverterW: number | null = null): DayFigures {
   const hours = Array.from({ length: 24 }, (_, h) => h);
-  const sums = hours.map((h) => loads.reduce((sum, l) => sum + (on(l, h) ? l.runningW : 0), 0));
-  const mainsSums = hours.map((h) => loads.reduce((sum, l) => sum + (l.mains && on(l, h) ? l.ownW : 0), 0));
-  const peakW = Math.max(0, ...sums);
-  const peakAtH = Math.max(0, sums.indexOf(peakW));
-  const whDay = loads.reduce((sum, l) => sum + l.whDay, 0);
+  const sum = (f: (l: DayLoad) => number): number => loads.reduce((s, l) => s + f(l), 0);
+  const peak = heaviest(loads, (l) => l.runningW);
+  const whDay = sum((l) => l.whDay);
   return {
     loads,
     whDay,
     ahDay: whDay / nominalV,
-    peakW,
-    peakA: peakW / nominalV,
-    peakAtH,
-    peakNames: loads.filter((l) => on(l, peakAtH)).map((l) => l.name),
-    mainsPeakW: Math.max(0, ...mainsSums),
-    hourlyW: loads.map((l) => hours.map((h) => l.runningW * l.duty * overlapH(l.spans, h))),
+    peakW: peak.watts,
+    peakA: peak.watts / nominalV,
+    peakAtH: peak.atH,
+    peakNames: peak.on.map((l) => l.name),
+    startPeakW: peak.watts + Math.max(0, ...peak.on.map((l) => l.startW - l.runningW)),
+    mainsPeakW: heaviest(loads, (l) => (l.mains ? l.ownW : 0)).watts,
+    standbyWh: sum((l) => l.standbyWh),
+    inverterIdleWh: inverterW === null ? 0 : 24 * INVERTER_IDLE * inverterW,
+    elsewhereWh: sum((l) => l.elsewhereWh),
+    hourlyW: loads.map((l) => hours.map((h) => l.runningW * l.duty * hoursWithin(l.spans, h, h + 1) + l.standbyW)),
   };
 }

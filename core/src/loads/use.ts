@@ -1,8 +1,9 @@
 import type { Load } from '../design/index.js';
+import { drivingSpans } from '../travel/index.js';
+import { fridgeDuty } from './fridge.js';
+import { spanHours, type HourSpan } from './spans.js';
 
-export type HourSpan = readonly [fromH: number, toH: number];
-
-/** Hours behind the words of the table; driving starts at nine. */
+/** Hours behind the words of the table. */
 const WORDS: Readonly<Record<'all day' | 'daytime' | 'evening' | 'night', readonly HourSpan[]>> = {
   'all day': [[0, 24]],
   daytime: [[7, 18]],
@@ -12,14 +13,6 @@ const WORDS: Readonly<Record<'all day' | 'daytime' | 'evening' | 'night', readon
     [22, 24],
   ],
 };
-const DRIVING_FROM_H = 9;
-
-/** The hours in which the vehicle is driven on a travel day. */
-export function drivingSpans(drivingH: number): readonly HourSpan[] {
-  if (drivingH <= 0) return [];
-  const from = Math.min(DRIVING_FROM_H, 24 - drivingH);
-  return [[from, from + drivingH]];
-}
 
 /** The hours of the day in which a load may run. */
 export function loadSpans(load: Pick<Load, 'when'>, drivingH: number): readonly HourSpan[] {
@@ -27,13 +20,13 @@ export function loadSpans(load: Pick<Load, 'when'>, drivingH: number): readonly 
   return load.when.at === 'driving' ? drivingSpans(drivingH) : WORDS[load.when.at];
 }
 
-export function spanHours(spans: readonly HourSpan[]): number {
-  return spans.reduce((sum, [from, to]) => sum + to - from, 0);
-}
-
 /** Share of its hours in which a load runs, 0–1. Hours a day that do not fit its hours count as always on. */
-export function dutyOf(load: Pick<Load, 'use' | 'when'>, drivingH: number): number {
-  if (load.use.by === 'duty') return load.use.duty;
+export function dutyOf(load: Pick<Load, 'draw' | 'use' | 'when'>, drivingH: number, ambientC: number): number {
+  const { draw, use } = load;
+  if (draw.by === 'energy') return 1;
+  if (draw.by === 'measured') return draw.onS + draw.offS > 0 ? draw.onS / (draw.onS + draw.offS) : 0;
+  if (use.by === 'duty') return use.duty;
+  if (use.by === 'fridge') return fridgeDuty(use.duty25, ambientC);
   const within = spanHours(loadSpans(load, drivingH));
-  return within > 0 ? Math.min(1, load.use.hours / within) : 0;
+  return within > 0 ? Math.min(1, use.hours / within) : 0;
 }

@@ -27,6 +27,24 @@ import { runTypedFails } from './run-typed-fails.js';
 import { runUnsized } from './run-unsized.js';
 import { waysShort } from './ways-short.js';
 import { wrongVolts } from './wrong-volts.js';
+import { chargerCutsOut } from './charger-cuts-out.js';
+import { chargersShare } from './chargers-share.js';
+import { chargingColdLithium } from './charging-cold-lithium.js';
+import { fridgeTwice } from './fridge-twice.js';
+import { functionLost } from './function-lost.js';
+import { loadSags } from './load-sags.js';
+import { mixedBank } from './mixed-bank.js';
+import { oneSourceAtATime } from './one-source-at-a-time.js';
+import { overLimits } from './over-limits.js';
+import { panelsDrag } from './panels-drag.js';
+import { regulatorBeforeRegulator } from './regulator-before-regulator.js';
+import { sourceNeverFills } from './source-never-fills.js';
+import { startingBatteryDrains } from './starting-battery-drains.js';
+import { triggerAlwaysLive } from './trigger-always-live.js';
+import { triggerByVolts } from './trigger-by-volts.js';
+import { usableAboveSchool } from './usable-above-school.js';
+import { voltageFixedByDealer } from './voltage-fixed-by-dealer.js';
+import { wireUndecided } from './wire-undecided.js';
 import type { Rule } from './rule.js';
 
 /** Every rule, each in a file of its own. */
@@ -60,4 +78,22 @@ export const RULES: readonly Rule[] = [
   runUnsized,
   waysShort,
   wrongVolts,
+  chargerCutsOut,
+  chargersShare,
+  chargingColdLithium,
+  fridgeTwice,
+  functionLost,
+  loadSags,
+  mixedBank,
+  oneSourceAtATime,
+  overLimits,
+  panelsDrag,
+  regulatorBeforeRegulator,
+  sourceNeverFills,
+  startingBatteryDrains,
+  triggerAlwaysLive,
+  triggerByVolts,
+  usableAboveSchool,
+  voltageFixedByDealer,
+  wireUndecided,
 ];

@@ -1,14 +1,20 @@
 import type { Rule } from './rule.js';
 
+/** Below this share of a drive an isolator hardly charges anything. */
+const HARDLY = 0.5;
+
 export const isolatorNeverCloses: Rule = {
   id: 'isolator-never-closes',
   severity: 'stop',
-  basis: 'closing volts of a sensing isolator against a variable-voltage alternator',
+  basis: 'closing volts and waiting times of a sensing isolator, held against the alternator’s volts through a drive',
   why: 'The house battery is never charged while driving, and nobody notices until it is flat.',
-  test: ({ design, catalogue }) => {
+  test: ({ design, catalogue, supply: { trace } }) => {
     const part = design.supply.isolation === 'isolator' ? catalogue.find('isolator', design.supply.isolator) : null;
-    return part && design.brief.alternator.voltage === 'variable' ? [{ at: { stage: 'supply', about: 'charger' }, values: { close: part.closeV, open: part.openV } }] : [];
+    if (!part || trace.closedShare >= HARDLY) return [];
+    const values = { close: part.closeV, open: part.openV, share: Math.round(100 * trace.closedShare), measured: trace.measured ? 1 : 0 };
+    return [{ at: { stage: 'supply', about: 'charger' }, values, ...(trace.closedShare > 0 ? { severity: 'look' as const } : {}) }];
   },
-  say: (v) => `The isolator closes at ${v['close']} V and opens at ${v['open']} V; a variable alternator idles along at about 12.6 V: perhaps never closed.`,
+  say: (v) =>
+    `${v['share'] === 0 ? 'The isolator never closes' : `The isolator is closed for only ${v['share']} % of a drive`}: it wants ${v['close']} V and lets go at ${v['open']} V, and this alternator’s volts (${v['measured'] ? 'as measured' : 'default of a variable one'}) do not hold that.`,
   fix: () => 'Take a DC-DC charger with a trigger; or have the voltage fixed by the dealer, with its cost in fuel, emissions and warranty.',
 };

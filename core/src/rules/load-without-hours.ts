@@ -9,8 +9,8 @@ export const loadWithoutHours: Rule = {
   test: ({ design }) =>
     Object.entries(design.loads).flatMap(([id, l]) => {
       const within = spanHours(loadSpans(l, design.brief.trip.drivingH));
-      const none = within === 0 || (l.use.by === 'hours' ? l.use.hours === 0 : l.use.duty === 0);
-      const tooLong = l.use.by === 'hours' && l.use.hours > within + 1e-9;
+      const none = within === 0 || (l.draw.by === 'plate' && (l.use.by === 'hours' ? l.use.hours === 0 : l.use.by === 'duty' ? l.use.duty === 0 : l.use.duty25 === 0));
+      const tooLong = l.draw.by === 'plate' && l.use.by === 'hours' && l.use.hours > within + 1e-9;
       if (!none && !tooLong) return [];
       const hours = l.use.by === 'hours' ? l.use.hours : 0;
       return [{ at: { stage: 'loads' as const, about: `load:${id}` }, values: { load: l.name || 'unnamed load', within, hours, when: l.when.at, none: none ? 1 : 0 } }];

@@ -11,10 +11,11 @@ export const mixedUnits: Rule = {
   test: ({ design, day }) =>
     day.loads
       .filter((l) => !l.mains && l.runningA > STRANGE_A)
-      .map((l) => ({
-        at: { stage: 'loads' as const, about: `load:${l.id}` },
-        values: { load: l.name, amps: Math.round(l.runningA), unit: design.loads[l.id]!.draw.unit, value: design.loads[l.id]!.draw.value },
-      })),
+      .flatMap((l) => {
+        const { draw } = design.loads[l.id]!;
+        if (draw.by !== 'plate') return [];
+        return [{ at: { stage: 'loads' as const, about: `load:${l.id}` }, values: { load: l.name, amps: Math.round(l.runningA), unit: draw.unit, value: draw.value } }];
+      }),
   say: (v) => `${v['load']}: ${v['value']} ${v['unit']} is ${v['amps']} A while it runs. Is that ${v['unit']} or ${v['unit']}h a day?`,
   fix: (v) => `If it is ${v['unit']}h a day, divide by the hours it runs.`,
 };

@@ -3,7 +3,7 @@ import type { Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import type { Gear } from '../places/index.js';
 import type { SizedRun } from '../routes/index.js';
-import type { SupplyFigures } from '../supply/index.js';
+import type { ChargerInput, SupplyFigures } from '../supply/index.js';
 import type { TripResult } from '../trip/index.js';
 
 export const STAGES = ['brief', 'loads', 'supply', 'places', 'runs', 'protection', 'checks', 'order', 'fit', 'prove', 'hand-over', 'look-after'] as const;
@@ -17,7 +17,10 @@ export interface Facts {
   readonly day: DayFigures;
   readonly supply: SupplyFigures;
   readonly trip: TripResult | null;
+  readonly chargerInputs: readonly ChargerInput[];
   readonly runs: readonly SizedRun[];
+  /** Of all parts on the list. */
+  readonly totals: { readonly price: number; readonly kg: number };
 }
 
 /** Stop: not to be built so. Look: to be looked at and decided. */

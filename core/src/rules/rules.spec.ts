@@ -51,7 +51,7 @@ describe('the rules', () => {
 
   it('ask whether A is Ah', () => {
     const d = demo('survey');
-    d.loads['l3']!.draw = { unit: 'A', value: 150 };
+    d.loads['l3']!.draw = { by: 'plate', unit: 'A', value: 150 };
     expect(said(d, 'mixed-units')).toContain('Is that A or Ah a day?');
   });
 
@@ -84,7 +84,7 @@ describe('the rules', () => {
 
   it('find a regulator that a cold morning would destroy', () => {
     const d = demo('survey');
-    d.supply.sun = { panel: 'pv-200', count: 1, controller: 'pwm-20' };
+    Object.assign(d.supply.sun, { panel: 'pv-200', count: 1, controller: 'pwm-20' });
     expect(found(d, 'panel-volts')).toEqual([]);
     const high = withPart({ ...SHIPPED_CATALOGUE.find('panel', 'pv-200')!, vocV: 28.4 });
     const f = assess(d, high).findings.find((x) => x.rule === 'panel-volts')!;
@@ -97,7 +97,7 @@ describe('the rules', () => {
     d.supply.sun.panel = null;
     const dark = found(d, 'trip-runs-low')[0]!;
     expect([dark.severity, inWords(dark).say]).toEqual(['stop', jasmine.stringMatching(/off for \d+\.\d h of the trip/) as unknown as string]);
-    d.brief.trip.days = 2;
+    d.brief.trip.days = 3;
     expect(found(d, 'trip-runs-low')[0]?.severity).toBe('look');
     d.brief.trip.days = 1;
     expect(found(d, 'trip-runs-low')).toEqual([]);

@@ -6,6 +6,8 @@ export interface Bank {
   readonly part: BatteryPart;
   readonly strings: number;
   readonly inSeries: number;
+  /** Strings of another part joined to these, and which. */
+  readonly joined: { readonly part: BatteryPart; readonly strings: number } | null;
   readonly capacityAh: number;
   readonly nominalV: number;
   readonly usableShare: number;
@@ -19,35 +21,69 @@ export interface Bank {
   /** Low-voltage disconnect, V of the bank. */
   readonly openV: number;
   readonly closeV: number;
+  readonly kg: number;
+  readonly price: number;
 }
 
-/** The bank of a design; null while no battery is chosen. Odd batteries of a 24 V bank are left out and found by a rule. */
-export function bankOf(design: Design, catalogue: Catalogue): Bank | null {
+interface Strings {
+  readonly part: BatteryPart;
+  readonly strings: number;
+}
+
+/** Most that unequal strings give together, A: each carries its share by conductance, and the first at its limit ends it. */
+function together(strings: readonly Strings[], limit: (p: BatteryPart) => number): number {
+  const conductance = (p: BatteryPart): number => p.capacityAh / CHEMISTRY[p.chemistry].milliohmAt100Ah;
+  const all = strings.reduce((s, x) => s + x.strings * conductance(x.part), 0);
+  return Math.min(...strings.map((x) => (limit(x.part) * all) / conductance(x.part)));
+}
+
+function makeBank(design: Design, strings: readonly [Strings, ...Strings[]]): Bank {
   const { supply, settings } = design;
-  const part = catalogue.find('battery', supply.battery.part);
-  if (!part) return null;
-  const figures = CHEMISTRY[part.chemistry];
+  const [main, joined] = strings;
+  const figures = CHEMISTRY[main.part.chemistry];
   const inSeries = supply.houseV / 12;
-  const strings = Math.max(1, Math.floor(supply.battery.count / inSeries));
-  const capacityAh = part.capacityAh * strings;
+  const sum = (f: (p: BatteryPart) => number): number => strings.reduce((s, x) => s + x.strings * f(x.part), 0);
+  const capacityAh = sum((p) => p.capacityAh);
   const usableShare = settings.usableShare ?? figures.usable;
   return {
-    part,
-    strings,
+    part: main.part,
+    strings: main.strings,
     inSeries,
+    joined: joined ?? null,
     capacityAh,
     nominalV: supply.houseV,
     usableShare,
     usableFrom: settings.usableShare === null ? 'chemistry' : 'setting',
     usableAh: capacityAh * usableShare,
-    continuousA: part.continuousA * strings,
-    peakA: part.peakA * strings,
-    maxChargeA: figures.maxChargeC * capacityAh,
+    continuousA: together(strings, (p) => p.continuousA),
+    peakA: together(strings, (p) => p.peakA),
+    maxChargeA: sum((p) => CHEMISTRY[p.chemistry].maxChargeC * p.capacityAh),
     absorptionV: figures.absorptionV * inSeries,
     floatV: figures.floatV * inSeries,
     openV: figures.disconnectV * inSeries,
     closeV: (figures.disconnectV + RECONNECT_ABOVE_V) * inSeries,
+    kg: inSeries * sum((p) => p.kg),
+    price: inSeries * sum((p) => p.price),
   };
+}
+
+const stringsOf = (part: BatteryPart, count: number, houseV: number): Strings => ({ part, strings: Math.max(1, Math.floor(count / (houseV / 12))) });
+
+/** The bank of a design; null while no battery is chosen. Odd batteries of a 24 V bank are left out and found by a rule. */
+export function bankOf(design: Design, catalogue: Catalogue): Bank | null {
+  const { supply } = design;
+  const part = catalogue.find('battery', supply.battery.part);
+  if (!part) return null;
+  const more = supply.second?.joined === 'parallel' ? catalogue.find('battery', supply.second.part) : null;
+  const main = stringsOf(part, supply.battery.count, supply.houseV);
+  return makeBank(design, more && supply.second ? [main, stringsOf(more, supply.second.count, supply.houseV)] : [main]);
+}
+
+/** The second bank behind a selector; null where there is none. */
+export function selectedBankOf(design: Design, catalogue: Catalogue): Bank | null {
+  const { second, houseV } = design.supply;
+  const part = second?.joined === 'selector' ? catalogue.find('battery', second.part) : null;
+  return part && second ? makeBank(design, [stringsOf(part, second.count, houseV)]) : null;
 }
 
 /** Volts and ohms of one string. */

@@ -1,14 +1,21 @@
-import { CHEMISTRY, chargerInputW, type Catalogue } from '../catalogue/index.js';
+import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { inverterInputW } from '../loads/index.js';
-import { alternatorBudget, type AlternatorBudget } from './alternator.js';
-import type { SolarArray } from './array.js';
-import type { Bank } from './bank.js';
+import { alternatorBudget, alternatorTrace, closedShare, closedSpans, type AlternatorBudget, type TracePiece } from './alternator.js';
+import { offeredDayW, type SolarArray } from './array.js';
+import { selectedBankOf, type Bank } from './bank.js';
 import { runtimeH } from './battery.js';
 import { hoursToFull } from './charge-time.js';
+import { chargersOf, mainsChargerOf, sharing, vehicleChargeA, type Sharing } from './chargers.js';
+import { daysToNoCrank, engineOffDrains, type Drain } from './drains.js';
+import { alternatorOf, decideIsolation, type IsolationDecision } from './isolation.js';
+import { bankLife, type BankLife } from './life.js';
+import { parallelChecks, type ParallelCheck } from './paralleling.js';
+import { settingsSheet, type DeviceSetting } from './settings-sheet.js';
+import { lostFunctions, type LostFunction } from './successors.js';
 import { MPPT_YIELD } from './sun.js';
-import { decideIsolation, type IsolationDecision } from './isolation.js';
+import { watchingPlan, type Watched } from './watching.js';
 
 /** An inverter against the bank that feeds it. */
 export interface InverterCheck {
@@ -30,30 +37,39 @@ export interface ChargeWay {
   readonly hours: number;
 }
 
+/** The alternator's volts through a drive and when a sensing isolator would be closed. */
+export interface TraceFigures {
+  readonly pieces: readonly TracePiece[];
+  readonly measured: boolean;
+  readonly closed: readonly (readonly [fromS: number, toS: number])[];
+  /** Share of the drive, 0–1. */
+  readonly closedShare: number;
+}
+
 export interface SupplyFigures {
   readonly bank: Bank | null;
+  readonly second: Bank | null;
+  readonly life: BankLife | null;
   readonly array: SolarArray | null;
   readonly isolation: IsolationDecision;
+  readonly trace: TraceFigures;
   readonly alternator: AlternatorBudget;
-  /** Days the usable charge lasts with nothing coming in; Infinity without loads. */
+  /** Days the usable charge lasts parked, with nothing coming in; Infinity without loads. */
   readonly daysAlone: number;
   /** Hours at the day's mean current, by Peukert on the whole bank. */
   readonly meanRuntimeH: number;
   readonly charging: readonly ChargeWay[];
+  readonly sharing: readonly Sharing[];
   readonly inverter: InverterCheck | null;
   readonly sunAhClearDay: number;
-}
-
-/** Volts at a charger's input while the engine runs, for the alternator's budget. */
-const RUNNING_V = 13.8;
-
-function vehicleChargerA(design: Design, catalogue: Catalogue, bank: Bank): { readonly outA: number; readonly inA: number } {
-  const { supply, brief } = design;
-  const dcdc = supply.isolation === 'dcdc' ? catalogue.find('dcdc', supply.dcdc) : null;
-  if (dcdc) return { outA: dcdc.outputA, inA: chargerInputW(dcdc, bank.absorptionV) / (RUNNING_V * (brief.vehicleV / 12)) };
-  const isolator = supply.isolation === 'isolator' ? catalogue.find('isolator', supply.isolator) : null;
-  const outA = isolator ? Math.min(bank.maxChargeA, 0.8 * isolator.ratedA) : 0;
-  return { outA, inA: outA };
+  /** Of a clear day, Ah that a limit in amps keeps out. */
+  readonly clippedAhClearDay: number;
+  readonly drains: readonly Drain[];
+  readonly daysToNoCrank: number;
+  readonly lost: readonly LostFunction[];
+  readonly parallel: readonly ParallelCheck[];
+  readonly settings: readonly DeviceSetting[];
+  readonly watched: readonly Watched[];
 }
 
 function inverterCheck(design: Design, catalogue: Catalogue, bank: Bank): InverterCheck | null {
@@ -73,23 +89,54 @@ function inverterCheck(design: Design, catalogue: Catalogue, bank: Bank): Invert
   };
 }
 
-/** Everything about what feeds the loads. */
-export function supplyFigures(design: Design, catalogue: Catalogue, day: DayFigures, bank: Bank | null, array: SolarArray | null): SupplyFigures {
-  const vehicle = bank ? vehicleChargerA(design, catalogue, bank) : { outA: 0, inA: 0 };
-  const mains = catalogue.find('mains-charger', design.supply.mains.charger);
-  const floor = bank ? 1 - bank.usableShare : 0;
-  const charging: ChargeWay[] = [];
-  if (bank && vehicle.outA > 0) charging.push({ from: 'driving', chargerA: vehicle.outA, hours: hoursToFull(bank, floor, vehicle.outA) });
-  if (bank && mains) charging.push({ from: 'mains', chargerA: mains.outputA, hours: hoursToFull(bank, floor, mains.outputA) });
+/** The isolator whose thresholds the trace is held against: the chosen one, or the catalogue's first. */
+export function traceOf(design: Design, catalogue: Catalogue): TraceFigures {
+  const alternator = alternatorOf(design);
+  const pieces = alternatorTrace(alternator, design.brief.vehicleV);
+  const part = catalogue.find('isolator', design.supply.isolator) ?? catalogue.ofKind('isolator')[0];
+  const scale = design.brief.vehicleV / 12;
+  const sensing = part ? { ...part, closeV: part.closeV * scale, openV: part.openV * scale } : null;
+  return { pieces, measured: alternator.measured !== null, closed: sensing ? closedSpans(pieces, sensing) : [], closedShare: sensing ? closedShare(pieces, sensing) : 0 };
+}
+
+function chargeWays(design: Design, catalogue: Catalogue, bank: Bank, vehicleA: number): readonly ChargeWay[] {
+  const mains = mainsChargerOf(design, catalogue);
+  const floor = 1 - bank.usableShare;
+  const way = (from: ChargeWay['from'], chargerA: number): ChargeWay => ({ from, chargerA, hours: hoursToFull(bank, floor, chargerA) });
+  return [...(vehicleA > 0 ? [way('driving', vehicleA)] : []), ...(mains ? [way('mains', mains.outputA)] : [])];
+}
+
+/** Everything about what feeds the loads; `parkedAhDay` is the draw of a day without driving. */
+export function supplyFigures(design: Design, catalogue: Catalogue, day: DayFigures, parkedAhDay: number, bank: Bank | null, array: SolarArray | null): SupplyFigures {
+  const trace = traceOf(design, catalogue);
+  const vehicle = bank ? vehicleChargeA(design, catalogue, bank, trace.closedShare) : { outA: 0, inA: 0 };
+  const { alternator } = design.brief;
+  const second = selectedBankOf(design, catalogue);
+  const usableAh = (bank?.usableAh ?? 0) + (second?.usableAh ?? 0);
+  const sunW = array ? offeredDayW(array, true) : [];
+  const mostW = bank && array?.maxA ? array.maxA * bank.absorptionV : Infinity;
+  const drains = engineOffDrains(design, catalogue, bank);
+  const chargers = bank ? chargersOf(design, catalogue, bank, array) : [];
   return {
     bank,
+    second,
+    life: bank && bankLife(bank),
     array,
     isolation: decideIsolation(design, bank),
-    alternator: alternatorBudget(design.brief.alternator.ratedA, vehicle.inA),
-    daysAlone: bank && day.ahDay > 0 ? bank.usableAh / day.ahDay : Infinity,
+    trace,
+    alternator: alternatorBudget(alternator.ratedA, vehicle.inA + design.supply.otherChargersA, alternator.vehicleA ?? undefined),
+    daysAlone: bank && parkedAhDay > 0 ? usableAh / parkedAhDay : Infinity,
     meanRuntimeH: bank && day.ahDay > 0 ? runtimeH(bank.capacityAh, CHEMISTRY[bank.part.chemistry].peukert, day.ahDay / 24) : Infinity,
-    charging,
+    charging: bank ? chargeWays(design, catalogue, bank, vehicle.outA) : [],
+    sharing: bank && chargers.length > 1 ? sharing(bank, 0.5, chargers) : [],
     inverter: bank ? inverterCheck(design, catalogue, bank) : null,
-    sunAhClearDay: bank && array ? (array.clearDayW.reduce((a, b) => a + b, 0) * MPPT_YIELD) / bank.nominalV : 0,
+    sunAhClearDay: bank ? sunW.reduce((s, w) => s + Math.min(w * MPPT_YIELD, mostW), 0) / bank.nominalV : 0,
+    clippedAhClearDay: bank ? sunW.reduce((s, w) => s + Math.max(0, w * MPPT_YIELD - mostW), 0) / bank.nominalV : 0,
+    drains,
+    daysToNoCrank: daysToNoCrank(design, drains),
+    lost: lostFunctions(design, catalogue),
+    parallel: parallelChecks(design, catalogue),
+    settings: settingsSheet(design, catalogue, bank, array),
+    watched: watchingPlan(design, catalogue, bank, array),
   };
 }

@@ -1,4 +1,4 @@
-import type { Design } from '../design/index.js';
+import type { Brief, Design } from '../design/index.js';
 import type { Bank } from './bank.js';
 
 export interface IsolationDecision {
@@ -11,12 +11,19 @@ export interface IsolationDecision {
 
 const TRAILERS: readonly string[] = ['caravan', 'camper'];
 
+/** The alternator as the plan takes it: in the school that has a variable one fixed by the dealer, a fixed one. */
+export function alternatorOf(design: Design): Brief['alternator'] {
+  const { alternator } = design.brief;
+  const fixed = alternator.voltage === 'variable' && design.settings.variableSchool === 'voltage fixed by the dealer';
+  return fixed ? { ...alternator, voltage: 'fixed', measured: null } : alternator;
+}
+
 /** How the starting battery should be kept apart from the house, and why. Both schools stay open; this is the advice. */
 export function decideIsolation(design: Design, bank: Bank | null): IsolationDecision {
   const { brief, supply } = design;
   const reasons: string[] = [];
   if (brief.vehicleV !== supply.houseV) reasons.push(`the vehicle has ${brief.vehicleV} V and the house side ${supply.houseV} V: only a converting charger joins them`);
-  if (brief.alternator.voltage === 'variable') reasons.push('the alternator varies its volts: a sensing isolator may never close, and would drop out on every trip');
+  if (alternatorOf(design).voltage === 'variable') reasons.push('the alternator varies its volts: a sensing isolator may never close, and would drop out on every trip');
   if (bank?.part.chemistry === 'lfp') reasons.push('a lithium bank needs its current limited and its own profile');
   if (bank && bank.part.chemistry === 'gel') reasons.push('gel wants 14.2 V and no more; a starting circuit does not hold to that');
   if (TRAILERS.includes(brief.vehicleKind)) reasons.push('the feed to a trailer is long: a charger at its far end makes up for the drop');

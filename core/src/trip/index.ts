@@ -1,3 +1,7 @@
 export { tripInputSchema, type Span, type TripInput, type TripLoad } from './input.js';
-export { shareInside } from './profile.js';
-export { simulateTrip, type TripResult } from './simulate.js';
+export type { SharedWay, TripBank, TripJob } from './job.js';
+export { addTallies, emptyTally, type ManyTrips, readTally, runMany, type Share, type Tally } from './many.js';
+export { planTrip } from './plan.js';
+export { type DayOffer, HEAVY_W, shareInside } from './profile.js';
+export { type Cause, runTrip, tripLog } from './run.js';
+export { jobOf, simulateJob, simulateTrip, type TripResult } from './simulate.js';

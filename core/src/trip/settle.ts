@@ -1,23 +1,13 @@
-/** One step's balance at the battery, reused from step to step. */
-export interface Balance {
-  /** Constant-power loads W and constant-current loads A. */
-  loadW: number;
-  loadA: number;
-  sunW: number;
-  /** Most the sun's controller can pass, A. */
-  sunMaxA: number;
-  /** Alternator and mains together, A. */
-  chargeA: number;
-}
-
 /**
- * Terminal volts of a battery of open-circuit `vocV` behind `ohm` under loads and offers: the upper root of
- * V = Voc − r·(I_L − I_charge) − r·(P_L − P_sun)/V. NaN when there is no real positive root (the loads ask for more
- * than the battery can give).
+ * Terminal volts of a battery of open-circuit `vocV` behind `ohm` under loads (W and A) and offers (sun W, charge A):
+ * the upper root of V = Voc − r·(I_L − I_charge) − r·(P_L − P_sun)/V. Sun above `sunMaxA` counts as that current. NaN
+ * when there is no real positive root (the loads ask for more than the battery can give).
+ * @example terminalV(12.8, 0.01, 0, 20, 0, Infinity, 0) // 12.6
  */
-export function terminalV(vocV: number, ohm: number, b: Balance): number {
-  const v = root(vocV - ohm * (b.loadA - b.chargeA), ohm * (b.loadW - b.sunW));
-  if (b.sunW > 0 && b.sunW / v > b.sunMaxA) return root(vocV - ohm * (b.loadA - b.chargeA - b.sunMaxA), ohm * b.loadW);
+export function terminalV(vocV: number, ohm: number, loadW: number, loadA: number, sunW: number, sunMaxA: number, chargeA: number): number {
+  const a = vocV - ohm * (loadA - chargeA);
+  const v = root(a, ohm * (loadW - sunW));
+  if (sunW > 0 && sunW / v > sunMaxA) return root(a + ohm * sunMaxA, ohm * loadW);
   return v;
 }
 

@@ -1,8 +1,7 @@
-import { CHEMISTRY, restV, type ChemistryFigures } from '../catalogue/index.js';
-import { Disconnect } from './disconnect.js';
 import type { TripInput } from './input.js';
-import { dayProfile, type DayProfile } from './profile.js';
-import { terminalV, type Balance } from './settle.js';
+import type { TripJob } from './job.js';
+import { planTrip, type TripPlan } from './plan.js';
+import { CAUSES, type Cause, LEDGER, runTrip, tripLog, type TripLog } from './run.js';
 
 export interface TripResult {
   readonly finalSoc: number;
@@ -15,143 +14,83 @@ export interface TripResult {
   readonly sunAh: readonly number[];
   readonly alternatorAh: readonly number[];
   readonly mainsAh: readonly number[];
+  /** Sun that a limit in amps kept out, and sun that found the battery full or not taking it, Ah by day. */
+  readonly clippedAh: readonly number[];
+  readonly spareAh: readonly number[];
+  /** Energy of the whole trip, Wh: given by the sources, used by the loads, stored in the battery, lost in it. */
+  readonly energy: { readonly givenWh: number; readonly usedWh: number; readonly storedWh: number; readonly lostWh: number };
   readonly belowReserveH: number;
   readonly criticalOffH: number;
+  /** When a critical load first went off, hours since the start, and why; null: never. */
+  readonly firstOff: { readonly atH: number; readonly cause: Cause } | null;
   readonly disconnectOperations: number;
   /** State of charge at each full hour, the start included; for pictures. */
   readonly hourlySoc: readonly number[];
 }
 
-/** Constants of one trip. */
-interface Setting {
-  readonly input: TripInput;
-  readonly figures: ChemistryFigures;
-  readonly profile: DayProfile;
-  readonly kH: number;
-  readonly ohm: number;
-  readonly chargeOhm: number;
-  readonly mayCharge: boolean;
-  readonly sunMaxA: number;
-}
+const column = (p: TripPlan, log: TripLog, of: (typeof LEDGER)[number]): number[] => Array.from({ length: p.days }, (_, d) => log.ledger[d * LEDGER.length + LEDGER.indexOf(of)]!);
 
-/** What moves. */
-interface State {
-  chargeAh: number;
-  readonly gate: Disconnect;
-  readonly balance: Balance;
-  criticalOffH: number;
-  volts: number;
-  batteryA: number;
-  loadA: number;
-}
+const total = (p: TripPlan, log: TripLog, of: (typeof LEDGER)[number]): number => column(p, log, of).reduce((a, b) => a + b, 0);
 
-function setting(input: TripInput): Setting {
-  const figures = CHEMISTRY[input.battery.chemistry];
-  const ohm = (figures.milliohmAt100Ah / 1000) * (100 / input.battery.capacityAh);
-  const [coldC, hotC] = figures.chargeRangeC;
+function resultOf(p: TripPlan, log: TripLog): TripResult {
+  const hourlySoc = [...log.hourlySoc];
   return {
-    input,
-    figures,
-    profile: dayProfile(input),
-    kH: input.stepS / 3600,
-    ohm,
-    chargeOhm: ohm * figures.chargeResistance,
-    mayCharge: input.battery.ambientC >= coldC && input.battery.ambientC <= hotC,
-    sunMaxA: input.sunMaxA ?? Infinity,
+    finalSoc: hourlySoc.at(-1)!,
+    minSoc: log.minSoc,
+    minSocAtH: log.minSocAtH,
+    endOfDaySoc: Array.from({ length: p.days }, (_, d) => hourlySoc[24 * (d + 1)]!),
+    loadAh: column(p, log, 'load'),
+    sunAh: column(p, log, 'sun'),
+    alternatorAh: column(p, log, 'alternator'),
+    mainsAh: column(p, log, 'mains'),
+    clippedAh: column(p, log, 'clipped'),
+    spareAh: column(p, log, 'spare'),
+    energy: { givenWh: total(p, log, 'givenWh'), usedWh: total(p, log, 'usedWh'), storedWh: total(p, log, 'storedWh'), lostWh: total(p, log, 'lostWh') },
+    belowReserveH: log.belowReserveH,
+    criticalOffH: log.criticalOffH,
+    firstOff: log.firstOffH < 0 ? null : { atH: log.firstOffH, cause: CAUSES[log.firstCause]! },
+    disconnectOperations: log.operations,
+    hourlySoc,
   };
 }
 
-/** Current a battery takes, A: what is offered, held down by absorption volts, C-rate, taper and the room left. */
-function acceptedA(offeredA: number, vocV: number, chargeAh: number, t: Setting): number {
-  const { capacityAh } = t.input.battery;
-  const f = t.figures;
-  if (!t.mayCharge || chargeAh >= capacityAh) return 0;
-  const byVolts = (f.absorptionV - vocV) / t.chargeOhm;
-  const byTaper = (capacityAh * (1 - chargeAh / capacityAh)) / f.taperH;
-  const byRoom = (capacityAh - chargeAh) / (f.coulombic * t.kH);
-  return Math.max(0, Math.min(offeredA, byVolts, f.maxChargeC * capacityAh, byTaper, byRoom));
+/** One trip in the weather it names. */
+export function simulateJob(job: TripJob): TripResult {
+  const plan = planTrip(job);
+  const log = tripLog(plan);
+  runTrip(plan, job.clearness, 0, log);
+  return resultOf(plan, log);
 }
 
-/** Settles volts and battery current of one step; a collapse opens the disconnect and settles again without loads. */
-function settle(s: State, t: Setting, criticalShare: number): void {
-  const b = s.balance;
-  const vocV = restV(t.input.battery.chemistry, s.chargeAh / t.input.battery.capacityAh);
-  let v = terminalV(vocV, t.ohm, b);
-  if (Number.isNaN(v)) {
-    s.gate.open(false);
-    b.loadW = b.loadA = 0;
-    s.criticalOffH += t.kH * criticalShare;
-    v = terminalV(vocV, t.ohm, b);
-  }
-  let i = (v - vocV) / t.ohm;
-  if (i > 0) {
-    i = Math.max(0, (terminalV(vocV, t.chargeOhm, b) - vocV) / t.chargeOhm);
-    i = acceptedA(i, vocV, s.chargeAh, t);
-    v = vocV + i * t.chargeOhm;
-  }
-  s.volts = v;
-  s.batteryA = i;
-  s.loadA = b.loadW / v + b.loadA;
-}
-
-function moveCharge(s: State, t: Setting): void {
-  if (s.batteryA > 0) {
-    s.chargeAh += s.batteryA * t.figures.coulombic * t.kH;
-    return;
-  }
-  const needAh = -s.batteryA * t.kH;
-  if (needAh < s.chargeAh) {
-    s.chargeAh -= needAh;
-    return;
-  }
-  const lackA = (needAh - s.chargeAh) / t.kH;
-  s.loadA = Math.max(0, s.loadA - lackA);
-  s.batteryA += lackA;
-  s.chargeAh = 0;
-  s.gate.open(true);
-}
-
-class Ledger {
-  readonly loadAh: number[] = [];
-  readonly sunAh: number[] = [];
-  readonly alternatorAh: number[] = [];
-  readonly mainsAh: number[] = [];
-  private load = 0;
-  private sun = 0;
-  private alternator = 0;
-  private mains = 0;
-
-  /** Books one step: what was used is taken from the sun first, then the alternator, then the mains. */
-  book(s: State, t: Setting, alternatorA: number): void {
-    const b = s.balance;
-    let left = Math.max(0, s.loadA + s.batteryA);
-    const sunA = Math.min(left, b.sunW / s.volts, t.sunMaxA);
-    left -= sunA;
-    const fromAlternatorA = Math.min(left, alternatorA);
-    left -= fromAlternatorA;
-    this.load += s.loadA * t.kH;
-    this.sun += sunA * t.kH;
-    this.alternator += fromAlternatorA * t.kH;
-    this.mains += Math.min(left, b.chargeA - alternatorA) * t.kH;
-  }
-
-  closeDay(): void {
-    this.loadAh.push(this.load);
-    this.sunAh.push(this.sun);
-    this.alternatorAh.push(this.alternator);
-    this.mainsAh.push(this.mains);
-    this.load = this.sun = this.alternator = this.mains = 0;
-  }
-}
-
-function prepare(s: State, t: Setting, step: number, clearness: number): void {
-  const p = t.profile;
-  const b = s.balance;
-  b.loadW = s.gate.isOpen ? 0 : p.loadW[step]!;
-  b.loadA = s.gate.isOpen ? 0 : p.loadA[step]!;
-  b.sunW = p.sunW[step]! * clearness;
-  b.chargeA = p.alternatorA[step]! + p.mainsA[step]!;
-  if (s.gate.isOpen) s.criticalOffH += t.kH * p.criticalShare[step]!;
+/** The fixed-step model's input as a job of one kind of day. */
+export function jobOf(input: TripInput): TripJob {
+  const { battery, alternator, mains } = input;
+  return {
+    stepS: input.stepS,
+    days: input.days,
+    bank: { chemistry: battery.chemistry, capacityAh: battery.capacityAh, startSoc: battery.startSoc },
+    second: null,
+    cutoff: input.cutoff,
+    reserveSoc: input.reserveSoc,
+    kinds: [
+      {
+        loads: input.loads,
+        alternatorA: alternator ? alternator.ratedA * alternator.setting : 0,
+        driveHours: alternator?.driveHours ?? [],
+        mainsA: mains?.ratedA ?? 0,
+        mainsHours: mains?.hours ?? [],
+        sunWatts: input.sunWatts,
+      },
+    ],
+    kindOfDay: Array<number>(input.days).fill(0),
+    clearness: Array.from({ length: input.days }, (_, d) => input.clearness?.[d] ?? 1),
+    sunMaxA: input.sunMaxA ?? null,
+    shared: null,
+    startBelow: null,
+    ambientC: battery.ambientC,
+    airByHour: null,
+    oneByOne: false,
+  };
 }
 
 /**
@@ -159,50 +98,5 @@ function prepare(s: State, t: Setting, step: number, clearness: number): void {
  * @example simulateTrip(input).minSoc // 0.543561
  */
 export function simulateTrip(input: TripInput): TripResult {
-  const t = setting(input);
-  const { capacityAh, startSoc } = input.battery;
-  const s: State = {
-    chargeAh: capacityAh * startSoc,
-    gate: new Disconnect(input.cutoff.openV, input.cutoff.closeV),
-    balance: { loadW: 0, loadA: 0, sunW: 0, sunMaxA: t.sunMaxA, chargeA: 0 },
-    criticalOffH: 0,
-    volts: 0,
-    batteryA: 0,
-    loadA: 0,
-  };
-  const ledger = new Ledger();
-  const endOfDaySoc: number[] = [];
-  const hourlySoc = [startSoc];
-  const stepsPerHour = 3600 / input.stepS;
-  let [minSoc, minSocAtH, belowReserveH] = [startSoc, 0, 0];
-  for (let day = 0; day < input.days; day++) {
-    const clearness = input.clearness?.[day] ?? 1;
-    for (let step = 0; step < t.profile.steps; step++) {
-      prepare(s, t, step, clearness);
-      settle(s, t, t.profile.criticalShare[step]!);
-      moveCharge(s, t);
-      ledger.book(s, t, t.profile.alternatorA[step]!);
-      const soc = s.chargeAh / capacityAh;
-      s.gate.watch(s.volts, soc, input.stepS);
-      if (soc < minSoc) [minSoc, minSocAtH] = [soc, day * 24 + (step + 1) * t.kH];
-      if (soc < input.reserveSoc) belowReserveH += t.kH;
-      if ((step + 1) % stepsPerHour === 0) hourlySoc.push(soc);
-    }
-    endOfDaySoc.push(s.chargeAh / capacityAh);
-    ledger.closeDay();
-  }
-  return {
-    finalSoc: s.chargeAh / capacityAh,
-    minSoc,
-    minSocAtH,
-    endOfDaySoc,
-    loadAh: ledger.loadAh,
-    sunAh: ledger.sunAh,
-    alternatorAh: ledger.alternatorAh,
-    mainsAh: ledger.mainsAh,
-    belowReserveH,
-    criticalOffH: s.criticalOffH,
-    disconnectOperations: s.gate.operations,
-    hourlySoc,
-  };
+  return simulateJob(jobOf(input));
 }

@@ -1,69 +1,76 @@
-import { Disconnect, DISCONNECT } from './disconnect.js';
-import { terminalV, type Balance } from './settle.js';
-
-const balance = (change: Partial<Balance>): Balance => ({ loadW: 0, loadA: 0, sunW: 0, sunMaxA: Infinity, chargeA: 0, ...change });
+import { tripInputSchema } from './input.js';
+import { planTrip, plannedRestV } from './plan.js';
+import { restV } from '../catalogue/index.js';
+import { terminalV } from './settle.js';
+import { jobOf, simulateJob } from './simulate.js';
 
 describe('the balance of a step', () => {
-  it('rests at the open volts with nothing on', () => expect(terminalV(12.8, 0.01, balance({}))).toBe(12.8));
-  it('falls by current times resistance', () => expect(terminalV(12.8, 0.01, balance({ loadA: 20 }))).toBeCloseTo(12.6, 12));
-  it('rises with charging', () => expect(terminalV(12.8, 0.01, balance({ chargeA: 20 }))).toBeCloseTo(13, 12));
+  it('rests at the open volts with nothing on', () => expect(terminalV(12.8, 0.01, 0, 0, 0, Infinity, 0)).toBe(12.8));
+  it('falls by current times resistance, and rises with charging', () => {
+    expect(terminalV(12.8, 0.01, 0, 20, 0, Infinity, 0)).toBeCloseTo(12.6, 12);
+    expect(terminalV(12.8, 0.01, 0, 0, 0, Infinity, 20)).toBeCloseTo(13, 12);
+  });
   it('settles constant power where volts times amps is the power', () => {
-    const v = terminalV(12.8, 0.02, balance({ loadW: 300 }));
+    const v = terminalV(12.8, 0.02, 300, 0, 0, Infinity, 0);
     expect((v * (12.8 - v)) / 0.02).toBeCloseTo(300, 6);
   });
-  it('takes sun as power until its controller is full, then as current', () => {
-    const v = terminalV(12.8, 0.01, balance({ sunW: 500, sunMaxA: 10 }));
-    expect(v).toBeCloseTo(12.8 + 0.01 * 10, 9);
-  });
-  it('has no volts where more is asked than the battery can give', () => expect(terminalV(12.8, 0.1, balance({ loadW: 500 }))).toBeNaN());
+  it('takes sun as power until its controller is full, then as current', () => expect(terminalV(12.8, 0.01, 0, 0, 500, 10, 0)).toBeCloseTo(12.8 + 0.01 * 10, 9));
+  it('has no volts where more is asked than the battery can give', () => expect(terminalV(12.8, 0.1, 500, 0, 0, Infinity, 0)).toBeNaN());
+});
+
+describe('the planned resting volts', () => {
+  for (const chemistry of ['flooded', 'agm', 'gel', 'lfp'] as const) {
+    it(`of ${chemistry} are the table’s at every charge`, () => {
+      const job = jobOf(tripInputSchema.parse({ days: 1, battery: { chemistry, capacityAh: 100, startSoc: 1, ambientC: 20 }, loads: [], cutoff: { openV: 12, closeV: 13 } }));
+      const bank = planTrip(job).banks[0]!;
+      for (let s = 0; s <= 1; s += 0.0037) expect(plannedRestV(bank, s)).toBeCloseTo(restV(chemistry, s), 10);
+      expect(plannedRestV(bank, 1)).toBeCloseTo(restV(chemistry, 1), 10);
+    });
+  }
 });
 
 describe('a low-voltage disconnect', () => {
-  const watch = (d: Disconnect, v: number, seconds: number, soc = 0.5): void => {
-    for (let s = 0; s < seconds; s += 30) d.watch(v, soc, 30);
-  };
-
-  it('waits a minute below its volts, without a break', () => {
-    const d = new Disconnect(12, 12.8);
-    watch(d, 11.9, 30);
-    watch(d, 12.1, 30);
-    watch(d, 11.9, 30);
-    expect(d.isOpen).toBeFalse();
-    watch(d, 11.9, 30);
-    expect([d.isOpen, d.operations]).toEqual([true, 1]);
+  /** A flat-out load on a small AGM: it opens, rests, and closes when mains lifts the volts. */
+  const job = (mainsHours: [number, number][], startSoc = 0.3) =>
+    jobOf(
+      tripInputSchema.parse({
+        stepS: 60,
+        days: 1,
+        battery: { chemistry: 'agm', capacityAh: 50, startSoc, ambientC: 20 },
+        loads: [{ id: 'l', kind: 'current', value: 10, duty: 1, hours: [[0, 24]], critical: true }],
+        mains: { ratedA: 30, hours: mainsHours },
+        cutoff: { openV: 12.1, closeV: 12.9 },
+      }),
+    );
+  it('opens once and stays open while nothing lifts the volts', () => {
+    const r = simulateJob(job([]));
+    expect(r.disconnectOperations).toBe(1);
+    expect(r.firstOff).toEqual(jasmine.objectContaining({ cause: 'low volts' }));
+    // It acts from the step after a minute below its volts.
+    expect(r.firstOff!.atH).toBeGreaterThan(0);
+    expect(r.criticalOffH).toBeCloseTo(24 - r.firstOff!.atH, 6);
+    expect(r.finalSoc).toBeGreaterThan(0.1);
   });
-
-  it('stays off ten minutes, whatever the volts', () => {
-    const d = new Disconnect(12, 12.8);
-    watch(d, 11.5, DISCONNECT.openAfterS);
-    watch(d, 13.5, DISCONNECT.offAtLeastS - 30);
-    expect(d.isOpen).toBeTrue();
-    watch(d, 13.5, 30);
-    expect([d.isOpen, d.operations]).toEqual([false, 2]);
+  it('closes again when charging lifts the volts, not within ten minutes', () => {
+    const r = simulateJob(job([[12, 14]]));
+    expect(r.disconnectOperations).toBeGreaterThanOrEqual(2);
+    const quick = simulateJob(job([[0, 24]], 0.02));
+    expect(quick.criticalOffH === 0 || quick.criticalOffH >= 10 / 60).toBeTrue();
   });
-
-  it('closes only after a minute above its volts', () => {
-    const d = new Disconnect(12, 12.8);
-    watch(d, 11.5, 60);
-    watch(d, 12.5, 3600);
-    expect(d.isOpen).toBeTrue();
-    watch(d, 12.9, 60);
-    expect(d.isOpen).toBeFalse();
+  it('latched by a flat battery waits for charge as well', () => {
+    const flat = simulateJob({ ...job([[12, 12.05]], 0.05), cutoff: { openV: 5, closeV: 5.1 } });
+    expect(flat.firstOff!.cause).toBe('flat');
+    expect(flat.disconnectOperations).toBe(1);
+    const filled = simulateJob({ ...job([[12, 13]], 0.05), cutoff: { openV: 5, closeV: 5.1 } });
+    expect(filled.disconnectOperations).toBeGreaterThan(1);
   });
-
-  it('that a flat battery latched waits for charge as well', () => {
-    const d = new Disconnect(12, 12.8);
-    d.open(true);
-    watch(d, 13.5, 3600, 0.04);
-    expect(d.isOpen).toBeTrue();
-    watch(d, 13.5, 60, 0.06);
-    expect(d.isOpen).toBeFalse();
-  });
-
-  it('opened twice is one operation', () => {
-    const d = new Disconnect(12, 12.8);
-    d.open(false);
-    d.open(true);
-    expect(d.operations).toBe(1);
+  it('opens at once when more is asked than the battery can give', () => {
+    const big = tripInputSchema.parse({
+      days: 1,
+      battery: { chemistry: 'agm', capacityAh: 20, startSoc: 1, ambientC: 20 },
+      loads: [{ id: 'l', kind: 'power', value: 2200, duty: 1, hours: [[2, 3]], critical: true }],
+      cutoff: { openV: 8, closeV: 12 },
+    });
+    expect(simulateJob(jobOf(big)).firstOff).toEqual({ atH: 2, cause: 'more than the battery can give' });
   });
 });

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { figure, type Load, PURPOSES, type Purpose, purposeOf, readDraw, readPastedLoads, readUse } from '@meridex/core';
+import { blankLoad, figure, type Load, PURPOSES, type Purpose, purposeOf, readDraw, readPastedLoads, readUse } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzModalModule } from 'ng-zorro-antd/modal';
@@ -11,18 +11,7 @@ import { DayStrip } from '../pictures/day-strip';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { SelectionService } from '../services/selection.service';
-import { readWhen, useText, whenText } from './words';
-
-const draftLoad = (order: number): Load => ({
-  order,
-  name: '',
-  purpose: 'other',
-  supply: 'dc',
-  draw: { unit: 'W', value: 0 },
-  use: { by: 'hours', hours: 1 },
-  when: { at: 'all day' },
-  critical: false,
-});
+import { drawText, readWhen, useText, whenText } from './words';
 
 /** Everything that must run, edited in place or pasted from a spreadsheet. */
 @Component({
@@ -39,6 +28,7 @@ export class LoadsStage {
   protected readonly selection = inject(SelectionService);
   protected readonly figure = figure;
   protected readonly whenText = whenText;
+  protected readonly drawText = drawText;
   protected readonly useText = useText;
   protected readonly readWhen = readWhen;
   protected readonly readDraw: Reader<Load['draw']> = (text) => {
@@ -80,7 +70,7 @@ export class LoadsStage {
   }
 
   protected setDraw(id: string, draw: Load['draw']): void {
-    this.change(id, `draw to ${draw.value} ${draw.unit}`, (l) => (l.draw = draw));
+    this.change(id, `draw to ${drawText(draw)}`, (l) => (l.draw = draw));
   }
 
   protected setUse(id: string, use: Load['use']): void {
@@ -94,7 +84,7 @@ export class LoadsStage {
   protected add(): void {
     const order = this.nextOrder();
     const id = crypto.randomUUID().slice(0, 8);
-    this.designs.edit('new load', (d) => (d.loads[id] = draftLoad(order)));
+    this.designs.edit('new load', (d) => (d.loads[id] = blankLoad(order)));
     this.selection.load.set(id);
     setTimeout(() => document.getElementById(`load-${id}`)?.focus());
   }

@@ -3,7 +3,14 @@ import type { Reader } from '../fields/read-field';
 
 /** "35 %" or "2 h". */
 export function useText(use: Load['use']): string {
-  return use.by === 'duty' ? `${Math.round(use.duty * 1000) / 10} %` : `${Math.round(use.hours * 100) / 100} h`;
+  if (use.by === 'hours') return `${Math.round(use.hours * 100) / 100} h`;
+  return `${Math.round((use.by === 'duty' ? use.duty : use.duty25) * 1000) / 10} %`;
+}
+
+/** "55 W", "4.5 A, 120 s on, 300 s off" or "520 Wh". */
+export function drawText(draw: Load['draw']): string {
+  if (draw.by === 'plate') return `${draw.value} ${draw.unit}`;
+  return draw.by === 'energy' ? `${draw.whDay} Wh` : `${draw.onA} A, ${draw.onS} s on, ${draw.offS} s off`;
 }
 
 /** "evening" or "7–8, 17–18". */

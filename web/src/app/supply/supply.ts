@@ -46,7 +46,6 @@ export class SupplyStage {
   protected readonly setPanels = (n: number | null) => (s: Supply) => void (s.sun.count = n ?? 1);
   protected readonly setController = (id: string | null) => (s: Supply) => void (s.sun.controller = id);
   protected readonly setMains = (id: string | null) => (s: Supply) => void (s.mains.charger = id);
-  protected readonly setMainsHours = (h: number | null) => (s: Supply) => void (s.mains.hoursADay = h ?? 0);
   protected readonly setInverter = (id: string | null) => (s: Supply) => void (s.inverter = id);
   protected readonly setBlock = (id: string | null) => (s: Supply) => void (s.fuseBlock = id);
 

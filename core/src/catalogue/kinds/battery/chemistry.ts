@@ -22,6 +22,9 @@ export interface ChemistryFigures {
   readonly peukert: number;
   readonly chargeRangeC: readonly [number, number];
   readonly disconnectV: number;
+  /** Full cycles at the default usable share until 80 % of the capacity is left, and the longest it keeps on a shelf, years. */
+  readonly cycles: number;
+  readonly calendarYears: number;
   readonly soc: readonly SocPoint[];
 }
 
@@ -48,6 +51,8 @@ export const CHEMISTRY: Readonly<Record<Chemistry, ChemistryFigures>> = {
     peukert: 1.2,
     chargeRangeC: [-10, 50],
     disconnectV: 12.1,
+    cycles: 350,
+    calendarYears: 5,
     soc: [
       [0, 11.89],
       [0.25, 12.06],
@@ -69,6 +74,8 @@ export const CHEMISTRY: Readonly<Record<Chemistry, ChemistryFigures>> = {
     peukert: 1.1,
     chargeRangeC: [-10, 50],
     disconnectV: 12.1,
+    cycles: 500,
+    calendarYears: 6,
     soc: AGM_SOC,
   },
   gel: {
@@ -84,6 +91,8 @@ export const CHEMISTRY: Readonly<Record<Chemistry, ChemistryFigures>> = {
     peukert: 1.12,
     chargeRangeC: [-10, 45],
     disconnectV: 12.1,
+    cycles: 650,
+    calendarYears: 7,
     soc: AGM_SOC,
   },
   lfp: {
@@ -99,6 +108,8 @@ export const CHEMISTRY: Readonly<Record<Chemistry, ChemistryFigures>> = {
     peukert: 1.02,
     chargeRangeC: [0, 45],
     disconnectV: 12.0,
+    cycles: 3000,
+    calendarYears: 12,
     soc: [
       [0, 10],
       [0.05, 12.0],

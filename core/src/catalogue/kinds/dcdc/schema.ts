@@ -10,8 +10,14 @@ export const dcdcSchema = partBase.extend({
   outputV: z.union([z.literal(12), z.literal(24)]),
   efficiency: z.number().gt(0).lte(1),
   cutOutV: z.number().positive(),
-  /** A second input for panels: it takes the sun first and tops up from the vehicle. */
-  sunInput: z.object({ maxV: z.number(), maxA: z.number() }).nullable(),
+  /** A second input for panels: the sun first, topped up from the vehicle; or one source at a time, the vehicle or the sun first. */
+  sunInput: z.object({ maxV: z.number(), maxA: z.number(), way: z.enum(['sun first', 'vehicle first', 'sun alone']) }).nullable(),
+  /** It can be set to half its output. */
+  halfPower: z.boolean(),
+  /** It stops charging a lithium bank below its range by a probe of its own. */
+  coldLock: z.boolean(),
+  /** Drawn from the starting battery while it waits, mA. */
+  standbyMa: z.number().min(0),
   trigger: z.enum(['wire', 'volts']),
   profiles: z.array(z.enum(CHEMISTRIES)),
   /** Largest input fuse the maker allows, A; null: not stated. */

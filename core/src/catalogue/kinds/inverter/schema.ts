@@ -6,6 +6,8 @@ export const inverterSchema = partBase.extend({
   ratedW: z.number().positive(),
   /** What it gives for some seconds, W. */
   surgeW: z.number().positive(),
+  /** An inverter-charger also charges the bank when mains comes in. */
+  charger: z.object({ outputA: z.number().positive(), acW: z.number().positive() }).nullable(),
   inputV: z.union([z.literal(12), z.literal(24)]),
   waveform: z.enum(['sine', 'modified']),
 });

@@ -1,0 +1,101 @@
+import type { Catalogue, PartOf } from '../catalogue/index.js';
+import type { Design } from '../design/index.js';
+import { bankOf, dcdcsOf, mainsChargerOf } from '../supply/index.js';
+import { loadsOn } from './days.js';
+
+/** One thing that could be changed, with what it adds. */
+export interface Change {
+  readonly id: string;
+  readonly what: string;
+  readonly price: number;
+  readonly kg: number;
+  apply(design: Design): void;
+}
+
+const nextUp = <T extends { readonly id: string }>(parts: readonly T[], now: number, size: (p: T) => number): T | null =>
+  parts.filter((p) => size(p) > now + 1e-9).sort((a, b) => size(a) - size(b))[0] ?? null;
+
+function morePanel(design: Design, catalogue: Catalogue): Change | null {
+  const panel = catalogue.find('panel', design.supply.sun.panel) ?? catalogue.find('panel', 'pv-200');
+  if (!panel) return null;
+  const first = design.supply.sun.panel === null;
+  return {
+    id: 'panel',
+    what: first ? `a ${panel.name} through the charger or a controller` : `one more ${panel.name}`,
+    price: panel.price,
+    kg: panel.kg,
+    apply: (d) => {
+      d.supply.sun.count = first ? 1 : d.supply.sun.count + d.supply.sun.inSeries;
+      d.supply.sun.panel = panel.id;
+      const sunInput = d.supply.isolation === 'dcdc' && catalogue.find('dcdc', d.supply.dcdc)?.sunInput;
+      if (first && !sunInput) d.supply.sun.controller = 'mppt-20';
+    },
+  };
+}
+
+function moreBattery(design: Design, catalogue: Catalogue): Change | null {
+  const bank = bankOf(design, catalogue);
+  if (!bank) return null;
+  const pairs = design.supply.houseV / 12;
+  const bigger = nextUp(
+    catalogue.ofKind('battery').filter((p) => p.chemistry === bank.part.chemistry),
+    bank.part.capacityAh,
+    (p) => p.capacityAh,
+  );
+  if (bigger && design.supply.battery.count === pairs)
+    return {
+      id: 'battery',
+      what: `${bigger.name} instead of ${bank.part.capacityAh} Ah`,
+      price: (bigger.price - bank.part.price) * pairs,
+      kg: (bigger.kg - bank.part.kg) * pairs,
+      apply: (d) => void (d.supply.battery.part = bigger.id),
+    };
+  return { id: 'battery', what: `one more ${bank.part.name}`, price: bank.part.price * pairs, kg: bank.part.kg * pairs, apply: (d) => void (d.supply.battery.count += pairs) };
+}
+
+function moreCharger(design: Design, catalogue: Catalogue): Change | null {
+  const first = dcdcsOf(design, catalogue)[0];
+  if (!first || design.brief.trip.drivingH === 0) return null;
+  const { part, share } = first;
+  if (share < 1) return { id: 'charger', what: 'the charger at full power', price: 0, kg: 0, apply: (d) => void (d.supply.dcdcHalf = false) };
+  const fits = (p: PartOf<'dcdc'>): boolean => p.inputV === part.inputV && p.outputV === part.outputV && (p.sunInput !== null || part.sunInput === null);
+  const bigger = nextUp(catalogue.ofKind('dcdc').filter(fits), part.outputA, (p) => p.outputA);
+  return bigger && { id: 'charger', what: `${bigger.name} instead of ${part.outputA} A`, price: bigger.price - part.price, kg: bigger.kg - part.kg, apply: (d) => void (d.supply.dcdc = bigger.id) };
+}
+
+function travelChanges(design: Design, catalogue: Catalogue): readonly (Change | null)[] {
+  const { trip } = design.brief;
+  const charges = dcdcsOf(design, catalogue).length > 0 || design.supply.isolation === 'isolator';
+  const mains = mainsChargerOf(design, catalogue);
+  const charger = catalogue.ofKind('mains-charger').find((p) => p.outputV === design.supply.houseV) ?? null;
+  return [
+    charges && trip.drivingH > 0 && trip.drivingH <= 23 ? { id: 'driving', what: 'an hour more driving on travel days', price: 0, kg: 0, apply: (d) => void (d.brief.trip.drivingH += 1) } : null,
+    charges && trip.parkedDays > 0 ? { id: 'parked', what: 'one day less parked between travel days', price: 0, kg: 0, apply: (d) => void (d.brief.trip.parkedDays -= 1) } : null,
+    trip.mainsNights !== 'every night' && (mains ?? charger)
+      ? {
+          id: 'mains',
+          what: mains ? 'mains for eight hours every night' : `a ${charger!.name} and mains every night`,
+          price: mains ? 0 : charger!.price,
+          kg: mains ? 0 : charger!.kg,
+          apply: (d) => {
+            if (!mains) d.supply.mains.charger = charger!.id;
+            d.brief.trip.mainsNights = 'every night';
+            d.brief.trip.mainsH = Math.max(8, d.brief.trip.mainsH);
+          },
+        }
+      : null,
+    design.supply.sun.shade > 0 ? { id: 'shade', what: 'parking where the panels see the sun', price: 0, kg: 0, apply: (d) => void (d.supply.sun.shade = 0) } : null,
+  ];
+}
+
+function lessLoad(design: Design, catalogue: Catalogue): Change | null {
+  const biggest = [...loadsOn(design, catalogue, 0, 0).loads].sort((a, b) => b.whDay - a.whDay)[0];
+  if (!biggest || biggest.whDay <= 0) return null;
+  return { id: 'load', what: `${biggest.name || 'the largest load'} with a quarter less draw`, price: 0, kg: 0, apply: (d) => void (d.loads[biggest.id]!.dim *= 0.75) };
+}
+
+/** Single changes worth trying on this design. */
+export function singleChanges(design: Design, catalogue: Catalogue): readonly Change[] {
+  const all = [morePanel(design, catalogue), moreBattery(design, catalogue), moreCharger(design, catalogue), ...travelChanges(design, catalogue), lessLoad(design, catalogue)];
+  return all.filter((c): c is Change => c !== null);
+}

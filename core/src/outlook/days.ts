@@ -1,0 +1,31 @@
+import type { Catalogue } from '../catalogue/index.js';
+import type { Design } from '../design/index.js';
+import { dayFigures, dayLoad, type DayFigures } from '../loads/index.js';
+import { climateOf, tripDays } from '../travel/index.js';
+
+/** The loads through one kind of day. */
+export function loadsOn(design: Design, catalogue: Catalogue, drivingH: number, mainsH: number): DayFigures {
+  const { houseV } = design.supply;
+  const inverter = catalogue.find('inverter', design.supply.inverter);
+  const { ambientC } = climateOf(design.brief.trip);
+  const context = { nominalV: houseV, drivingH, mainsH, inverterW: inverter?.ratedW ?? null, ambientC };
+  const loads = Object.entries(design.loads)
+    .sort(([, a], [, b]) => a.order - b.order)
+    .map(([id, load]) => dayLoad(id, load, context));
+  return dayFigures(loads, houseV, inverter?.ratedW ?? null);
+}
+
+/** Kinds of day in a trip, and which kind each day is. */
+export interface DayKinds {
+  readonly kinds: readonly { readonly drivingH: number; readonly mainsH: number }[];
+  readonly kindOfDay: readonly number[];
+}
+
+export function dayKinds(trip: Design['brief']['trip']): DayKinds {
+  const kinds: { drivingH: number; mainsH: number }[] = [];
+  const kindOfDay = tripDays(trip).map(({ drivingH, mainsH }) => {
+    const at = kinds.findIndex((k) => k.drivingH === drivingH && k.mainsH === mainsH);
+    return at >= 0 ? at : kinds.push({ drivingH, mainsH }) - 1;
+  });
+  return { kinds, kindOfDay };
+}

@@ -1,0 +1,83 @@
+import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
+import type { Design } from '../design/index.js';
+import { bankOf, type Bank } from '../supply/index.js';
+import { simulateJob, type TripJob, type TripResult } from '../trip/index.js';
+import { jobOfDesign } from './trip-job.js';
+
+/** What one thing's failing at the start of the trip does to the loads that must not go off. */
+export interface Failure {
+  readonly id: string;
+  readonly what: string;
+  /** Hours the critical loads go without, and when first; null: they stay on to the end. */
+  readonly offH: number;
+  readonly firstOffAtH: number | null;
+  readonly lowestSoc: number;
+  /** What carries the loads instead, the largest first, with its Ah over the trip. */
+  readonly carriedBy: readonly { readonly what: string; readonly ah: number }[];
+}
+
+const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
+
+function carriers(r: TripResult, bank: Bank): Failure['carriedBy'] {
+  const drawn = sum(r.loadAh);
+  const [sunAh, vehicleAh, mainsAh] = [sum(r.sunAh), sum(r.alternatorAh), sum(r.mainsAh)];
+  const bankAh = Math.max(0, (r.hourlySoc[0]! - r.finalSoc) * bank.capacityAh);
+  return [
+    { what: 'sun', ah: sunAh },
+    { what: 'vehicle', ah: vehicleAh },
+    { what: 'mains', ah: mainsAh },
+    { what: 'what the bank holds', ah: Math.min(drawn, bankAh) },
+  ]
+    .filter((c) => c.ah > 0.5)
+    .sort((a, b) => b.ah - a.ah);
+}
+
+function failed(id: string, what: string, job: TripJob, bank: Bank): Failure {
+  const r = simulateJob(job);
+  return { id, what, offH: r.criticalOffH, firstOffAtH: r.firstOff?.atH ?? null, lowestSoc: r.minSoc, carriedBy: carriers(r, bank) };
+}
+
+const without = (job: TripJob, change: Partial<TripJob['kinds'][number]>): TripJob => ({ ...job, kinds: job.kinds.map((k) => ({ ...k, ...change })) });
+
+/** The bank with one of its strings gone; null when it was the only one. */
+function oneStringLess(job: TripJob, bank: Bank): TripJob | null {
+  if (job.second) return { ...job, bank: job.second, second: null };
+  const left = bank.capacityAh - bank.part.capacityAh;
+  return left > 0 ? { ...job, bank: { ...job.bank, capacityAh: left } } : null;
+}
+
+/** Each single failure, simulated from the first hour in the month's mean weather; empty without a battery. */
+export function singleFailures(design: Design, catalogue: Catalogue): readonly Failure[] {
+  const bank = bankOf(design, catalogue);
+  const job = jobOfDesign(design, catalogue);
+  if (!bank || !job) return [];
+  const offers = (f: (k: TripJob['kinds'][number]) => number): boolean => job.kinds.some((k) => f(k) > 0);
+  const out: Failure[] = [failed('none', 'nothing fails', job, bank)];
+  if (offers((k) => sum(k.sunWatts ?? []))) out.push(failed('sun', 'no sun: panels, their regulator or a breaker', { ...without(job, { sunWatts: null }), shared: null }, bank));
+  if (offers((k) => (sum(k.driveHours.map(([a, b]) => b - a)) > 0 ? k.alternatorA : 0))) {
+    // A charger with two inputs takes the sun down with it.
+    const both = job.shared !== null;
+    out.push(
+      failed(
+        'vehicle',
+        both ? 'charger dead: neither vehicle nor sun' : 'no charge from the vehicle: charger, trigger or alternator',
+        { ...without(job, { alternatorA: 0, ...(both ? { sunWatts: null } : {}) }), shared: null },
+        bank,
+      ),
+    );
+  }
+  if (offers((k) => (k.mainsHours.length ? k.mainsA : 0))) out.push(failed('mains', 'no mains: a dead outlet or charger', without(job, { mainsA: 0 }), bank));
+  const less = oneStringLess(job, bank);
+  const critical = Object.values(design.loads).some((l) => l.critical);
+  if (less) out.push(failed('battery', 'one battery dead, taken off', less, bank));
+  else
+    out.push({
+      id: 'battery',
+      what: `the only battery dead (${CHEMISTRY[bank.part.chemistry].name})`,
+      offH: critical ? 24 * job.days : 0,
+      firstOffAtH: critical ? 0 : null,
+      lowestSoc: 0,
+      carriedBy: [],
+    });
+  return out;
+}

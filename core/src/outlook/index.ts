@@ -1,0 +1,5 @@
+export * from './days.js';
+export * from './failures.js';
+export * from './helps.js';
+export * from './sun-ways.js';
+export * from './trip-job.js';

@@ -1,0 +1,111 @@
+import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
+import type { Design } from '../design/index.js';
+import {
+  alternatorOf,
+  alternatorTrace,
+  bankOf,
+  closedShare,
+  dcdcsOf,
+  mainsChargerOf,
+  offeredDayW,
+  arrayOf,
+  selectedBankOf,
+  traceOf,
+  vehicleChargeA,
+  type Bank,
+  type SolarArray,
+} from '../supply/index.js';
+import { airByHour, climateOf, drivingSpans, mainsSpans } from '../travel/index.js';
+import { simulateJob, type DayOffer, type SharedWay, type TripJob, type TripLoad, type TripResult } from '../trip/index.js';
+import { dayKinds, loadsOn } from './days.js';
+
+/** Steps of a trip, s: fine where the trip is short enough to follow typing, coarser for long ones. */
+const FINE_S = 60;
+const COARSE_S = 300;
+const FINE_UP_TO_DAYS = 14;
+/** A charger that goes by volts starts above, and stops below, these at the starting battery (per 12 V). */
+const BY_VOLTS = { closeV: 13.2, closeAfterS: 10, openV: 12.7, openAfterS: 30 } as const;
+
+export interface TripOptions {
+  readonly stepS?: number;
+  readonly oneByOne?: boolean;
+}
+
+/** Share of the driving in which the charger is on: all of it with a wire, what the volts allow without. */
+function triggeredShare(design: Design): number {
+  if (design.supply.isolation !== 'dcdc' || design.supply.trigger !== 'volts') return 1;
+  const scale = design.brief.vehicleV / 12;
+  return closedShare(alternatorTrace(alternatorOf(design), design.brief.vehicleV), { ...BY_VOLTS, closeV: BY_VOLTS.closeV * scale, openV: BY_VOLTS.openV * scale });
+}
+
+function offersOn(design: Design, catalogue: Catalogue, bank: Bank, array: SolarArray | null, vehicleA: number, drivingH: number, mainsH: number): DayOffer {
+  const perBlock = 1 / bank.inSeries;
+  const loads = loadsOn(design, catalogue, drivingH, mainsH).loads.flatMap((l): TripLoad[] => [
+    ...(l.runningW > 0 && l.duty > 0
+      ? [{ id: l.id, kind: l.kind, value: l.kind === 'power' ? l.runningW * perBlock : l.runningA, duty: l.duty, hours: l.spans.map(([a, b]): [number, number] => [a, b]), critical: l.critical }]
+      : []),
+    ...(l.standbyW > 0 ? [{ id: `${l.id} waiting`, kind: 'power' as const, value: l.standbyW * perBlock, duty: 1, hours: [[0, 24]] as [number, number][], critical: false }] : []),
+  ]);
+  const mains = mainsChargerOf(design, catalogue);
+  return {
+    loads,
+    alternatorA: vehicleA,
+    driveHours: drivingSpans(drivingH),
+    mainsA: mains && mains.outputV === bank.nominalV ? mains.outputA : 0,
+    mainsHours: mainsSpans(mainsH),
+    sunWatts: array ? offeredDayW(array, drivingH === 0).map((w) => w * perBlock) : null,
+  };
+}
+
+function sharedOutput(design: Design, catalogue: Catalogue, array: SolarArray | null, vehicleA: number): { readonly outputA: number; readonly way: SharedWay } | null {
+  const first = dcdcsOf(design, catalogue)[0];
+  return array?.throughCharger && first && vehicleA > 0 ? { outputA: vehicleA, way: first.part.sunInput?.way ?? 'sun first' } : null;
+}
+
+/** Most that all sun passes to the bank, A; null: no limit. A portable panel's own regulator stands beside the roof's. */
+function sunLimitA(array: SolarArray | null): number | null {
+  if (!array || array.maxA === null) return null;
+  return array.maxA + (array.portable?.ownRegulator ? 1.2 * array.portable.panel.impA : 0);
+}
+
+/**
+ * A design's trip, ready for the model: its days in their order, its own month's sky. The model is per 12 V block, so a
+ * 24 V bank is one such block with half the watts at the same amps.
+ */
+export function tripJob(design: Design, catalogue: Catalogue, bank: Bank, array: SolarArray | null, options: TripOptions = {}): TripJob {
+  const { trip } = design.brief;
+  const climate = climateOf(trip);
+  const { kinds, kindOfDay } = dayKinds(trip);
+  const vehicle = vehicleChargeA(design, catalogue, bank, traceOf(design, catalogue).closedShare).outA * triggeredShare(design);
+  const second = selectedBankOf(design, catalogue);
+  const figures = CHEMISTRY[bank.part.chemistry];
+  return {
+    stepS: options.stepS ?? (trip.days <= FINE_UP_TO_DAYS ? FINE_S : COARSE_S),
+    days: trip.days,
+    bank: { chemistry: bank.part.chemistry, capacityAh: bank.capacityAh, startSoc: 1 },
+    second: second && { chemistry: second.part.chemistry, capacityAh: second.capacityAh, startSoc: 1 },
+    cutoff: { openV: figures.disconnectV, closeV: bank.closeV / bank.inSeries },
+    reserveSoc: 1 - bank.usableShare,
+    kinds: kinds.map((k) => offersOn(design, catalogue, bank, array, vehicle, k.drivingH, k.mainsH)),
+    kindOfDay,
+    clearness: Array<number>(trip.days).fill(climate.clearness),
+    sunMaxA: sunLimitA(array),
+    shared: sharedOutput(design, catalogue, array, vehicle),
+    startBelow: design.supply.sun.startBelow,
+    ambientC: climate.ambientC,
+    airByHour: airByHour(climate),
+    oneByOne: options.oneByOne ?? false,
+  };
+}
+
+/** The job of a design as it stands; null without a battery. */
+export function jobOfDesign(design: Design, catalogue: Catalogue, options: TripOptions = {}): TripJob | null {
+  const bank = bankOf(design, catalogue);
+  return bank ? tripJob(design, catalogue, bank, arrayOf(design, catalogue), options) : null;
+}
+
+/** The trip of a design in its month's mean weather; null without a battery. */
+export function simulateDesign(design: Design, catalogue: Catalogue, options: TripOptions = {}): TripResult | null {
+  const job = jobOfDesign(design, catalogue, options);
+  return job && simulateJob(job);
+}

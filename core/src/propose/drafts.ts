@@ -1,0 +1,188 @@
+import type { Catalogue } from '../catalogue/index.js';
+import type { Design } from '../design/index.js';
+import { jobOfDesign, loadsOn, simulateDesign } from '../outlook/index.js';
+import { alternatorBudget, alternatorOf, arrayOf, bankOf, dcdcsOf, mainsChargerOf, supplyFigures, vehicleChargeA, traceOf, type SupplyFigures } from '../supply/index.js';
+import { climateOf, weatherChain } from '../travel/index.js';
+import { simulateJob } from '../trip/index.js';
+import { withFixedParts } from './fixed-parts.js';
+import { supplyOptions, withOption } from './options.js';
+
+export const TIERS = ['lean', 'sound', 'roomy'] as const;
+export type Tier = (typeof TIERS)[number];
+
+/** What a draft must stand, by tier: the weather, the loads' growth, and days with nothing coming in. */
+const ASKS: Readonly<Record<Tier, { readonly weather: 'mean' | 'dull'; readonly growth: number; readonly daysAlone: number; readonly says: string }>> = {
+  lean: { weather: 'mean', growth: 1, daysAlone: 0.8, says: 'the trip in the month’s mean weather, down to the reserve and no further' },
+  sound: { weather: 'dull', growth: 1, daysAlone: 1.2, says: 'the trip with every day as dull as the duller ones of the month' },
+  roomy: { weather: 'dull', growth: 1.25, daysAlone: 2, says: 'the same dull trip with a quarter more load, and two days with nothing coming in' },
+};
+const STEP_S = 900;
+/** A roomier draft costs at least so much more: else it would be nearly the same one again. */
+const STEP_UP = 1.05;
+
+/** Limits that a draft uses up, the nearest first: what would give out if more were asked. */
+export interface GivesOut {
+  readonly what: string;
+  /** Share of the limit in use, 0–1 and above. */
+  readonly used: number;
+}
+
+/** A drafted supply. */
+export interface SupplyDraft {
+  readonly tier: Tier;
+  readonly design: Design;
+  readonly says: string;
+  readonly parts: readonly string[];
+  readonly price: number;
+  readonly kg: number;
+  readonly daysAlone: number;
+  /** Lowest charge of the trip in mean weather and in dull weather. */
+  readonly lowMean: number;
+  readonly lowDull: number;
+  readonly givesOut: readonly GivesOut[];
+  /** It stands what its tier asks, and keeps to the brief's money and weight. */
+  readonly stands: boolean;
+  readonly overBudget: boolean;
+  readonly overWeight: boolean;
+  readonly why: readonly string[];
+}
+
+const priced = (design: Design, catalogue: Catalogue): { readonly parts: readonly string[]; readonly price: number; readonly kg: number } => {
+  const { supply } = design;
+  const battery = catalogue.find('battery', supply.battery.part);
+  const panel = catalogue.find('panel', supply.sun.panel);
+  const others = [
+    supply.isolation === 'dcdc' ? catalogue.find('dcdc', supply.dcdc) : null,
+    supply.isolation === 'isolator' ? catalogue.find('isolator', supply.isolator) : null,
+    panel ? catalogue.find('solar-controller', supply.sun.controller) : null,
+    catalogue.find('mains-charger', supply.mains.charger),
+    catalogue.find('inverter', supply.inverter),
+    catalogue.find('fuse-block', supply.fuseBlock),
+  ];
+  const list = [
+    ...(battery ? [{ part: battery, n: supply.battery.count }] : []),
+    ...(panel ? [{ part: panel, n: supply.sun.count }] : []),
+    ...others.flatMap((part) => (part ? [{ part, n: 1 }] : [])),
+  ];
+  return { parts: list.map((l) => (l.n > 1 ? `${l.n} × ${l.part.name}` : l.part.name)), price: list.reduce((s, l) => s + l.n * l.part.price, 0), kg: list.reduce((s, l) => s + l.n * l.part.kg, 0) };
+};
+
+/** Lowest charge of the trip with every day at this clearness and the loads grown by this much; −1: a load goes off. */
+function lowest(design: Design, catalogue: Catalogue, clearness: number, growth: number): number {
+  const job = jobOfDesign(design, catalogue, { stepS: STEP_S });
+  if (!job) return -1;
+  const kinds = growth === 1 ? job.kinds : job.kinds.map((k) => ({ ...k, loads: k.loads.map((l) => ({ ...l, value: l.value * growth })) }));
+  const r = simulateJob({ ...job, kinds, clearness: job.clearness.map(() => clearness) });
+  return r.disconnectOperations > 0 ? -1 : r.minSoc;
+}
+
+const dullClearness = (design: Design): number => {
+  const { clearness } = climateOf(design.brief.trip);
+  return (clearness + weatherChain(clearness).cloudy) / 2;
+};
+
+function figuresOf(design: Design, catalogue: Catalogue): SupplyFigures {
+  const trip = design.brief.trip;
+  return supplyFigures(design, catalogue, loadsOn(design, catalogue, trip.drivingH, 0), loadsOn(design, catalogue, 0, 0).ahDay, bankOf(design, catalogue), arrayOf(design, catalogue));
+}
+
+/** Electrical limits that no trip shows: they must hold in every tier. */
+function holds(design: Design, catalogue: Catalogue): boolean {
+  const bank = bankOf(design, catalogue)!;
+  const inverter = catalogue.find('inverter', design.supply.inverter);
+  const vehicle = vehicleChargeA(design, catalogue, bank, traceOf(design, catalogue).closedShare);
+  const alternator = alternatorOf(design);
+  const left = alternatorBudget(alternator.ratedA, vehicle.inA, alternator.vehicleA ?? undefined);
+  const mains = mainsChargerOf(design, catalogue);
+  const inverterA = inverter ? inverter.ratedW / (0.9 * bank.openV) : 0;
+  const chargers = dcdcsOf(design, catalogue).length;
+  return (
+    inverterA <= bank.continuousA &&
+    (chargers === 0 || vehicle.outA <= bank.maxChargeA) &&
+    (!mains || mains.outputA <= bank.maxChargeA) &&
+    (vehicle.inA === 0 || design.brief.trip.drivingH === 0 || left.share < 1)
+  );
+}
+
+function givesOut(design: Design, f: SupplyFigures, lowMean: number, lowDull: number): readonly GivesOut[] {
+  const { bank } = f;
+  if (!bank) return [];
+  const fall = (low: number): number => (1 - Math.max(0, low)) / bank.usableShare;
+  const list: GivesOut[] = [
+    { what: 'the bank in dull weather', used: fall(lowDull) },
+    { what: 'the bank in mean weather', used: fall(lowMean) },
+    ...(f.alternator.wantedA > 0 && design.brief.trip.drivingH > 0 ? [{ what: 'the alternator at idle', used: f.alternator.share }] : []),
+    ...(f.inverter ? [{ what: 'the battery’s limit under the inverter', used: f.inverter.currentA / f.inverter.limitA }] : []),
+    ...(f.charging.length ? [{ what: 'the bank’s charge limit', used: Math.max(...f.charging.map((c) => c.chargerA)) / bank.maxChargeA }] : []),
+  ];
+  return list.sort((a, b) => b.used - a.used);
+}
+
+function whys(design: Design, f: SupplyFigures): readonly string[] {
+  const { settings, supply } = design;
+  return [
+    `${settings.batterySchool === 'AGM' ? 'AGM: cost now' : 'lithium: weight and usable Ah'}, the workshop’s school`,
+    ...f.isolation.reasons.slice(0, 2),
+    ...(supply.sun.panel
+      ? [supply.sun.controller ? 'panels on a controller of their own: they charge beside the vehicle' : 'panels through the charger: one box, the sun first']
+      : ['no panels: what is driven or plugged in covers it']),
+  ];
+}
+
+function describe(tier: Tier, design: Design, catalogue: Catalogue, stands: boolean): SupplyDraft {
+  const f = figuresOf(design, catalogue);
+  const { parts, price, kg } = priced(design, catalogue);
+  const lowMean = simulateDesign(design, catalogue, { stepS: STEP_S })?.minSoc ?? 0;
+  const lowDull = Math.max(0, lowest(design, catalogue, dullClearness(design), 1));
+  const { budget, payloadLeftKg } = design.brief;
+  const [overBudget, overWeight] = [budget !== null && price > budget, payloadLeftKg !== null && kg > payloadLeftKg];
+  return {
+    tier,
+    design,
+    says: ASKS[tier].says,
+    parts,
+    price,
+    kg,
+    daysAlone: f.daysAlone,
+    lowMean,
+    lowDull,
+    givesOut: givesOut(design, f, lowMean, lowDull),
+    stands,
+    overBudget,
+    overWeight,
+    why: whys(design, f),
+  };
+}
+
+/**
+ * Three supplies for the loads and the trip: lean, sound and roomy. Each is the cheapest of all that were tried which
+ * stands what its tier asks, by simulation; where none does, the one that falls least short, and said so.
+ */
+export function threeDrafts(design: Design, catalogue: Catalogue): readonly SupplyDraft[] {
+  const base = withFixedParts(design, catalogue);
+  const { clearness } = climateOf(base.brief.trip);
+  const options = supplyOptions(base, catalogue)
+    .map((o) => withOption(base, catalogue, o))
+    .filter((d) => bankOf(d, catalogue) !== null)
+    .map((d) => ({ d, ...priced(d, catalogue), holds: holds(d, catalogue), alone: figuresOf(d, catalogue).daysAlone }))
+    .sort((a, b) => a.price - b.price);
+  let dearest = 0;
+  return TIERS.map((tier) => {
+    const ask = ASKS[tier];
+    const sky = ask.weather === 'mean' ? clearness : dullClearness(base);
+    let best: { readonly d: Design; readonly low: number; readonly price: number } | null = null;
+    for (const o of options) {
+      if (!o.holds || o.price < STEP_UP * dearest) continue;
+      const low = lowest(o.d, catalogue, sky, ask.growth);
+      const reserve = 1 - bankOf(o.d, catalogue)!.usableShare;
+      const stands = low >= reserve - 1e-9 && o.alone >= ask.daysAlone;
+      if (stands) {
+        dearest = o.price;
+        return describe(tier, o.d, catalogue, true);
+      }
+      if (!best || low > best.low) best = { d: o.d, low, price: o.price };
+    }
+    dearest = Math.max(dearest, best?.price ?? 0);
+    return describe(tier, best?.d ?? options.at(-1)?.d ?? base, catalogue, false);
+  });
+}

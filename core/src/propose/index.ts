@@ -1,0 +1,3 @@
+export * from './drafts.js';
+export * from './fixed-parts.js';
+export * from './talk.js';

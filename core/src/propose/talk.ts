@@ -1,0 +1,77 @@
+import { z } from 'zod';
+import { copyDesign, USES, VEHICLE_KINDS, type Design, type Load, type Use } from '../design/index.js';
+import { loadFromLibrary, LOAD_LIBRARY } from '../loads/index.js';
+import { REGIONS } from '../travel/index.js';
+
+const wish = z.object({ id: z.string().max(40), size: z.number().positive().max(20000).nullable() });
+
+/** Ten answers of a short talk: enough for a first draft of loads, supply and runs. */
+export const talkSchema = z.object({
+  vehicleKind: z.enum(VEHICLE_KINDS),
+  alternator: z.object({ ratedA: z.number().min(0).max(1000), voltage: z.enum(['fixed', 'variable']) }),
+  use: z.enum(USES),
+  /** Appliances by their id in the library, with a size where it has one. */
+  wishes: z.array(wish).max(40),
+  /** Which of them must never go off. */
+  never: z.array(z.string().max(40)).max(10),
+  where: z.object({ region: z.string().max(40), month: z.number().int().min(1).max(12) }),
+  days: z.object({ days: z.number().int().min(1).max(365), parkedDays: z.number().int().min(0).max(365) }),
+  drivingH: z.number().min(0).max(24),
+  mains: z.object({ nights: z.enum(['never', 'travel days', 'parked days', 'every night']), hours: z.number().min(0).max(24) }),
+  limits: z.object({ payloadKg: z.number().min(0).max(20000).nullable(), budget: z.number().min(0).max(1e6).nullable() }),
+});
+export type Talk = z.infer<typeof talkSchema>;
+
+/** What each use usually wants, by id of the library. */
+export const USUAL_WISHES: Readonly<Record<Use, readonly string[]>> = {
+  weekends: ['fridge', 'lights-inside', 'usb-c', 'water-pump'],
+  touring: ['fridge', 'lights-inside', 'lights-camp', 'usb-c', 'laptop', 'water-pump', 'fan', 'diesel-heater'],
+  'remote work': ['fridge', 'two-way-radio', 'satellite-modem', 'laptop', 'lights-work', 'usb-c'],
+  'mobile workshop': ['fridge', 'lights-work', 'tool-charger', 'air-compressor', 'usb-c', 'laptop'],
+  events: ['fridge', 'lights-camp', 'stereo', 'coffee', 'usb-c'],
+  'living aboard': ['fridge', 'freezer', 'lights-inside', 'fan', 'modem', 'laptop', 'water-pump', 'diesel-heater', 'induction', 'kettle', 'usb-c'],
+};
+
+/** Where a talk starts: what the design already says. */
+export function talkOf(design: Design): Talk {
+  const { brief } = design;
+  const known = new Map(LOAD_LIBRARY.map((i) => [i.id, i]));
+  return {
+    vehicleKind: brief.vehicleKind,
+    alternator: { ratedA: brief.alternator.ratedA, voltage: brief.alternator.voltage },
+    use: brief.use,
+    wishes: USUAL_WISHES[brief.use].map((id) => ({ id, size: known.get(id)?.size?.usual ?? null })),
+    never: ['fridge'],
+    where: { region: brief.trip.region ?? REGIONS[0]!.id, month: brief.trip.month },
+    days: { days: brief.trip.days, parkedDays: brief.trip.parkedDays },
+    drivingH: brief.trip.drivingH,
+    mains: { nights: brief.trip.mainsNights, hours: brief.trip.mainsH || 9 },
+    limits: { payloadKg: brief.payloadLeftKg, budget: brief.budget },
+  };
+}
+
+/** Loads that a talk asks for, in its order; a wish that the library does not know is left out. */
+export function loadsFromTalk(talk: Talk): Record<string, Load> {
+  const loads = talk.wishes.flatMap((w, i): [string, Load][] => {
+    const load = loadFromLibrary(w.id, i + 1, w.size ?? undefined);
+    return load ? [[w.id, { ...load, critical: load.critical || talk.never.includes(w.id) }]] : [];
+  });
+  return Object.fromEntries(loads);
+}
+
+/** The design with a talk's answers in its brief, and the loads they ask for; supply stays until a draft is chosen. */
+export function applyTalk(design: Design, talk: Talk): Design {
+  const next = copyDesign(design);
+  const { brief } = next;
+  if (brief.vehicleKind !== talk.vehicleKind) next.places = {};
+  brief.vehicleKind = talk.vehicleKind;
+  brief.vehicleV = talk.vehicleKind === 'light-truck' ? 24 : 12;
+  brief.alternator = { ...brief.alternator, ...talk.alternator };
+  brief.use = talk.use;
+  Object.assign(brief.trip, talk.where, talk.days, { drivingH: talk.drivingH, mainsNights: talk.mains.nights, mainsH: talk.mains.nights === 'never' ? 0 : talk.mains.hours });
+  brief.payloadLeftKg = talk.limits.payloadKg;
+  brief.budget = talk.limits.budget;
+  next.loads = loadsFromTalk(talk);
+  next.supply.houseV = 12;
+  return next;
+}

@@ -1,0 +1,17 @@
+import type { Rule } from './rule.js';
+
+export const oneSourceAtATime: Rule = {
+  id: 'one-source-at-a-time',
+  severity: 'look',
+  basis: 'a charger with two inputs and one output',
+  why: 'Sun and vehicle are not to be counted twice: while one is taken the other brings nothing.',
+  test: ({ design, supply: { array }, trip }) =>
+    array?.throughCharger && array.sunInput && array.sunInput.way !== 'sun first' && design.brief.trip.drivingH > 0 && trip
+      ? [{ at: { stage: 'supply', about: 'charger' }, values: { way: array.sunInput.way, hours: design.brief.trip.drivingH } }]
+      : [],
+  say: (v) =>
+    v['way'] === 'vehicle first'
+      ? `This charger takes one source at a time: the sun brings nothing in the ${v['hours']} h of driving, and the trip counts it so.`
+      : `This charger takes the sun alone whenever there is any: in a dull hour it shuts out the alternator, and the trip counts it so.`,
+  fix: () => 'A charger that takes the sun first and tops up from the vehicle, or a controller of its own for the panels.',
+};

@@ -1,0 +1,17 @@
+import type { Rule } from './rule.js';
+
+export const regulatorBeforeRegulator: Rule = {
+  id: 'regulator-before-regulator',
+  severity: 'stop',
+  basis: 'a regulator needs a battery behind it, not another regulator',
+  why: 'The second regulator sees a voltage that gives way as it draws, hunts, and brings a fraction or nothing.',
+  test: ({ supply: { array } }) => {
+    const trouble = array?.portable?.trouble;
+    return trouble ? [{ at: { stage: 'supply', about: 'panel' }, values: { panel: array.portable!.panel.name, trouble } }] : [];
+  },
+  say: (v) =>
+    v['trouble'] === 'two regulators'
+      ? `${v['panel']} keeps its own regulator in front of an input that regulates: counted as nothing.`
+      : `${v['panel']} goes straight on the bank without a regulator: counted as nothing.`,
+  fix: (v) => (v['trouble'] === 'two regulators' ? 'Take the panel’s regulator out, or join it to the bank by itself with its own fuse.' : 'Leave its regulator in, or join it to the panels’ input.'),
+};

@@ -1,0 +1,135 @@
+import { assess } from '../assess/index.js';
+import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
+import { DEMO_JOBS } from '../demo/index.js';
+import { blankLoad, type Design, type Existing } from '../design/index.js';
+import { inWords } from './judge.js';
+import type { Severity } from './rule.js';
+
+const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
+const found = (d: Design, rule: string) => assess(d, SHIPPED_CATALOGUE).findings.filter((f) => f.rule === rule);
+const gone: Existing = {
+  order: 1,
+  name: 'old manager',
+  part: null,
+  verdict: 'remove',
+  does: ['measures'],
+  omitted: {},
+  own: { capacityAh: null, outputA: null, watts: null },
+  ageYears: null,
+  kg: null,
+  notes: '',
+};
+
+interface Case {
+  readonly rule: string;
+  readonly job: string;
+  readonly severity: Severity;
+  readonly says: RegExp;
+  breakIt(d: Design): void;
+}
+
+/** Each rule of loads and supply: silent on the demo job, and saying by how much once this is done to it. */
+const CASES: readonly Case[] = [
+  { rule: 'charging-cold-lithium', job: 'vet', severity: 'look', says: /Mornings fall to -4 °C/, breakIt: (d) => (d.brief.trip.month = 7) },
+  {
+    rule: 'charging-cold-lithium',
+    job: 'vet',
+    severity: 'stop',
+    says: /no lock below 0 °C/,
+    breakIt: (d) => {
+      d.brief.trip.month = 7;
+      d.supply.dcdc = 'dcdc-30-one';
+    },
+  },
+  {
+    rule: 'regulator-before-regulator',
+    job: 'vet',
+    severity: 'stop',
+    says: /in front of an input that regulates/,
+    breakIt: (d) => (d.supply.sun.portable = { panel: 'pv-120-fold', regulated: true, into: 'panels', hours: 6 }),
+  },
+  {
+    rule: 'panels-drag',
+    job: 'vet',
+    severity: 'look',
+    says: /lose \d+ % of their power together/,
+    breakIt: (d) => (d.supply.sun.portable = { panel: 'pv-120-fold', regulated: false, into: 'panels', hours: 6 }),
+  },
+  {
+    rule: 'source-never-fills',
+    job: 'vet',
+    severity: 'look',
+    says: /Ah come in against \d+ Ah drawn/,
+    breakIt: (d) => {
+      d.supply.dcdcHalf = true;
+      d.brief.trip.drivingH = 1;
+      d.supply.sun.panel = null;
+    },
+  },
+  { rule: 'trigger-always-live', job: 'vet', severity: 'stop', says: /will not crank within \d+\.\d h/, breakIt: (d) => (d.supply.trigger = 'always-live wire') },
+  { rule: 'trigger-by-volts', job: 'vet', severity: 'look', says: /never starts on this alternator/, breakIt: (d) => (d.supply.trigger = 'volts') },
+  { rule: 'one-source-at-a-time', job: 'vet', severity: 'look', says: /brings nothing in the 3 h of driving/, breakIt: (d) => (d.supply.dcdc = 'dcdc-30-one') },
+  { rule: 'usable-above-school', job: 'bees', severity: 'look', says: /90 % of the bank .* default is 50 %/, breakIt: (d) => (d.settings.usableShare = 0.9) },
+  {
+    rule: 'fridge-twice',
+    job: 'vet',
+    severity: 'look',
+    says: /Vaccine fridge 230 V stands in the list at 230 V and at house volts both/,
+    breakIt: (d) => (d.loads['x'] = { ...blankLoad(9), name: 'vaccine fridge 230 V', purpose: 'fridge', supply: 'mains', draw: { by: 'plate', unit: 'W', value: 70 } }),
+  },
+  { rule: 'mixed-bank', job: 'vet', severity: 'stop', says: /chemistry: lithium iron phosphate with AGM/, breakIt: (d) => (d.supply.second = { part: 'bat-agm-120', count: 1, joined: 'parallel' }) },
+  { rule: 'function-lost', job: 'vet', severity: 'stop', says: /Old manager comes out, and nothing takes over: measures/, breakIt: (d) => (d.brief.existing['e'] = gone) },
+  { rule: 'starting-battery-drains', job: 'vet', severity: 'look', says: /250 mA flow .* not crank after \d\.\d days/, breakIt: (d) => (d.supply.parkedMa = 250) },
+  { rule: 'voltage-fixed-by-dealer', job: 'vet', severity: 'look', says: /dealer having fixed/, breakIt: (d) => (d.settings.variableSchool = 'voltage fixed by the dealer') },
+  {
+    rule: 'load-sags',
+    job: 'bees',
+    severity: 'look',
+    says: /Heavy heater pulls the bank to 1[012]\.\d V/,
+    breakIt: (d) => (d.loads['x'] = { ...blankLoad(9), name: 'heavy heater', draw: { by: 'plate', unit: 'W', value: 2000 }, use: { by: 'hours', hours: 0.1 } }),
+  },
+  {
+    rule: 'charger-cuts-out',
+    job: 'vet',
+    severity: 'look',
+    says: /idling, warm: the charger is cut out/i,
+    breakIt: (d) => (d.brief.alternator.measured = { coldIdleV: 12, cruiseV: 12.2, overrunV: 12.5, warmIdleV: 10.6 }),
+  },
+  { rule: 'over-limits', job: 'vet', severity: 'look', says: /parts come to \d+; the brief allows 900/, breakIt: (d) => (d.brief.budget = 900) },
+  {
+    rule: 'wire-undecided',
+    job: 'vet',
+    severity: 'look',
+    says: /green wire from tow socket to \? \(live: always\)/,
+    breakIt: (d) => (d.brief.traces['t'] = { order: 1, colour: 'green', from: 'tow socket', to: '', live: 'always', areaMm2: 2.5, lengthM: null, fuseA: null, verdict: 'undecided', run: null }),
+  },
+];
+
+describe('the rules of brief, loads and supply', () => {
+  for (const c of CASES) {
+    it(`${c.rule}, ${c.severity}: ${c.says.source}`, () => {
+      const d = demo(c.job);
+      expect(found(d, c.rule)).toEqual([]);
+      c.breakIt(d);
+      const [first] = found(d, c.rule);
+      expect(first?.severity).toBe(c.severity);
+      expect(inWords(first!).say).toMatch(c.says);
+      expect(inWords(first!).fix.length).toBeGreaterThan(15);
+    });
+  }
+
+  it('say by how much chargers overlap', () =>
+    expect(inWords(found(demo('playgroup'), 'chargers-share')[0]!).say).toBe('All chargers at once would be 50 A; at 50 % charge the bank takes 40 A of it.'));
+  it('call an isolator that is closed for part of a drive a look, one that never closes a stop', () => {
+    const d = demo('bees');
+    d.brief.alternator = { ...d.brief.alternator, voltage: 'variable' };
+    expect(found(d, 'isolator-never-closes')[0]!.severity).toBe('stop');
+    d.brief.alternator.measured = { coldIdleV: 14, cruiseV: 12.5, overrunV: 14.8, warmIdleV: 12.4 };
+    expect(found(d, 'isolator-never-closes')[0]!.severity).toBe('look');
+  });
+  it('let a lost function be signed for', () => {
+    const d = demo('vet');
+    d.brief.existing['e'] = { ...gone, omitted: { measures: 'Tallowgum Auto Electrics' } };
+    expect(found(d, 'function-lost')).toEqual([]);
+  });
+});

@@ -1,0 +1,95 @@
+import { CHEMISTRY, chargerInputW, restV, type Catalogue, type DcdcPart } from '../catalogue/index.js';
+import type { Design } from '../design/index.js';
+import { MPPT_YIELD } from './sun.js';
+import type { SolarArray } from './array.js';
+import type { Bank } from './bank.js';
+
+/** Volts at a charger's input while the engine runs, for the alternator's budget, per 12 V of the vehicle. */
+const RUNNING_V = 13.8;
+/** Resistance between a charger and the bank where no run says better, ohm. */
+const LEAD_OHM = 0.006;
+
+/** What charges the bank: its limit and its set point. */
+export interface Charger {
+  readonly id: 'vehicle' | 'vehicle-2' | 'mains' | 'sun';
+  readonly name: string;
+  readonly when: 'driving' | 'mains' | 'sun';
+  readonly outputA: number;
+  readonly setV: number;
+}
+
+export const halfOf = (part: DcdcPart, half: boolean): number => (half && part.halfPower ? 0.5 : 1);
+
+/** The mains charger of a design: one of its own, or the inverter-charger's. */
+export function mainsChargerOf(design: Design, catalogue: Catalogue): { readonly name: string; readonly outputA: number; readonly acW: number; readonly outputV: number } | null {
+  const own = catalogue.find('mains-charger', design.supply.mains.charger);
+  if (own) return own;
+  const inverter = catalogue.find('inverter', design.supply.inverter);
+  return inverter?.charger ? { name: inverter.name, outputV: inverter.inputV, ...inverter.charger } : null;
+}
+
+/** DC-DC chargers of a design with the share of their output they are set to. */
+export function dcdcsOf(design: Design, catalogue: Catalogue): readonly { readonly part: DcdcPart; readonly share: number }[] {
+  const { supply } = design;
+  if (supply.isolation !== 'dcdc') return [];
+  const first = catalogue.find('dcdc', supply.dcdc);
+  const second = catalogue.find('dcdc', supply.dcdcSecond);
+  return [...(first ? [{ part: first, share: halfOf(first, supply.dcdcHalf) }] : []), ...(second ? [{ part: second, share: 1 }] : [])];
+}
+
+/** Amps that reach the bank from the vehicle while it is driven, and amps that all of it takes from the alternator. */
+export function vehicleChargeA(design: Design, catalogue: Catalogue, bank: Bank, closedShare: number): { readonly outA: number; readonly inA: number } {
+  const dcdcs = dcdcsOf(design, catalogue);
+  const { supply, brief } = design;
+  if (supply.isolation === 'dcdc') {
+    const inW = dcdcs.reduce((s, d) => s + chargerInputW(d.part, bank.absorptionV) * d.share, 0);
+    return { outA: dcdcs.reduce((s, d) => s + d.part.outputA * d.share, 0), inA: inW / (RUNNING_V * (brief.vehicleV / 12)) };
+  }
+  const isolator = supply.isolation === 'isolator' ? catalogue.find('isolator', supply.isolator) : null;
+  const outA = isolator ? Math.min(bank.maxChargeA, 0.8 * isolator.ratedA) * closedShare : 0;
+  return { outA, inA: outA };
+}
+
+/** Everything that can charge the bank, each with its own set point. */
+export function chargersOf(design: Design, catalogue: Catalogue, bank: Bank, array: SolarArray | null): readonly Charger[] {
+  const dcdcs = dcdcsOf(design, catalogue);
+  const mains = mainsChargerOf(design, catalogue);
+  const sunA = array && array.controller ? Math.min(array.maxA ?? Infinity, (Math.max(...array.clearDayW) * MPPT_YIELD) / bank.absorptionV) : 0;
+  return [
+    ...dcdcs.map(({ part, share }, i): Charger => ({ id: i ? 'vehicle-2' : 'vehicle', name: part.name, when: 'driving', outputA: part.outputA * share, setV: bank.absorptionV })),
+    ...(mains ? [{ id: 'mains' as const, name: mains.name, when: 'mains' as const, outputA: mains.outputA, setV: bank.absorptionV }] : []),
+    ...(sunA > 0 && array?.controller ? [{ id: 'sun' as const, name: array.controller.name, when: 'sun' as const, outputA: sunA, setV: bank.absorptionV }] : []),
+  ];
+}
+
+/** What each of several chargers gives, alone and together, A. */
+export interface Sharing {
+  readonly name: string;
+  readonly aloneA: number;
+  readonly togetherA: number;
+}
+
+/** Bank volts at which the chargers' currents and what the bank takes agree, by halving. */
+function meetingV(bank: Bank, soc: number, chargers: readonly Charger[], leadOhm: number): number {
+  const f = CHEMISTRY[bank.part.chemistry];
+  const voc = restV(bank.part.chemistry, soc) * bank.inSeries;
+  const ohm = (((f.milliohmAt100Ah / 1000) * 100) / bank.capacityAh) * f.chargeResistance * bank.inSeries;
+  const takesAt = (v: number): number => Math.min(bank.maxChargeA, (bank.capacityAh * (1 - soc)) / f.taperH, (v - voc) / ohm);
+  const givenAt = (v: number): number => chargers.reduce((s, c) => s + Math.max(0, Math.min(c.outputA, (c.setV - v) / leadOhm)), 0);
+  let [low, high] = [voc, Math.max(voc, ...chargers.map((c) => c.setV))];
+  for (let n = 0; n < 60; n++) {
+    const v = (low + high) / 2;
+    if (givenAt(v) > takesAt(v)) low = v;
+    else high = v;
+  }
+  return (low + high) / 2;
+}
+
+/**
+ * How chargers share one bank at a state of charge: each holds its own set point through its own leads, and the bank
+ * takes what it can. Together they give less than their sum as soon as the bank, not they, sets the limit.
+ */
+export function sharing(bank: Bank, soc: number, chargers: readonly Charger[], leadOhm = LEAD_OHM): readonly Sharing[] {
+  const at = (list: readonly Charger[], c: Charger): number => Math.max(0, Math.min(c.outputA, (c.setV - meetingV(bank, soc, list, leadOhm)) / leadOhm));
+  return chargers.map((c) => ({ name: c.name, aloneA: at([c], c), togetherA: at(chargers, c) }));
+}

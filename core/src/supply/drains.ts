@@ -1,0 +1,66 @@
+import { chargerInputW, type Catalogue, type PartOf } from '../catalogue/index.js';
+import type { Design } from '../design/index.js';
+import type { Bank } from './bank.js';
+import { dcdcsOf } from './chargers.js';
+
+/** A starting battery that has lost more than this share may no longer crank a cold engine. */
+export const CRANKS_DOWN_TO = 0.6;
+/** Parked draw that is usual, mA; above it there is something to find. */
+export const USUAL_PARKED_MA = 50;
+
+/** One path that empties the starting battery while the engine is off. */
+export interface Drain {
+  readonly path: string;
+  readonly amps: number;
+  /** Until the engine no longer cranks, from a full battery, days; Infinity: it stops by itself before that. */
+  readonly days: number;
+  readonly stopsBy: string;
+}
+
+/** Days at so many amps. @example drainDays(80, 0.03) // 44.444444 */
+export function drainDays(startingAh: number, amps: number): number {
+  return amps > 0 ? ((1 - CRANKS_DOWN_TO) * startingAh) / (24 * amps) : Infinity;
+}
+
+function chargerDrain(design: Design, catalogue: Catalogue, bank: Bank | null): readonly Drain[] {
+  const { supply, brief } = design;
+  return dcdcsOf(design, catalogue).map(({ part, share }): Drain => {
+    const standby = part.standbyMa / 1000;
+    if (supply.trigger === 'always-live wire' && bank) {
+      const amps = (chargerInputW(part, bank.absorptionV) * share) / (12.6 * (brief.vehicleV / 12));
+      return {
+        path: `${part.name}, its trigger always live: it goes on charging the house bank`,
+        amps,
+        days: drainDays(supply.startingAh, amps),
+        stopsBy: `its own cut-out at ${part.cutOutV} V, long after the engine would not crank`,
+      };
+    }
+    return { path: `${part.name} waiting`, amps: standby, days: drainDays(supply.startingAh, standby), stopsBy: supply.trigger === 'volts' ? 'volts below its threshold' : 'the trigger going dead' };
+  });
+}
+
+function isolatorDrain(design: Design, isolator: PartOf<'isolator'> | null): readonly Drain[] {
+  if (design.supply.isolation !== 'isolator' || !isolator) return [];
+  const amps = 0.03;
+  return [{ path: `isolator closed until ${isolator.openV} V: house loads draw on both batteries for the first while`, amps, days: Infinity, stopsBy: `opening at ${isolator.openV} V` }];
+}
+
+/** Every path by which the starting battery empties, the fastest first. */
+export function engineOffDrains(design: Design, catalogue: Catalogue, bank: Bank | null): readonly Drain[] {
+  const own = design.supply.parkedMa / 1000;
+  const isolator = catalogue.find('isolator', design.supply.isolator);
+  const list: Drain[] = [
+    { path: 'the vehicle’s own clocks, alarms and sockets', amps: own, days: drainDays(design.supply.startingAh, own), stopsBy: 'nothing' },
+    ...chargerDrain(design, catalogue, bank),
+    ...isolatorDrain(design, isolator),
+  ];
+  return list.sort((a, b) => a.days - b.days);
+}
+
+/** Days until it will not crank with all endless paths together. */
+export function daysToNoCrank(design: Design, drains: readonly Drain[]): number {
+  return drainDays(
+    design.supply.startingAh,
+    drains.filter((d) => Number.isFinite(d.days)).reduce((s, d) => s + d.amps, 0),
+  );
+}

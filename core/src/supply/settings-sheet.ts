@@ -1,0 +1,79 @@
+import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
+import type { Design } from '../design/index.js';
+import type { SolarArray } from './array.js';
+import type { Bank } from './bank.js';
+import { dcdcsOf, mainsChargerOf } from './chargers.js';
+
+/** One thing to set on a device, and why so. */
+export interface DeviceSetting {
+  readonly id: string;
+  readonly device: string;
+  readonly setting: string;
+  readonly value: string;
+  readonly why: string;
+}
+
+const MAKER = 'the battery maker’s own figure wins';
+
+function profile(bank: Bank): readonly Omit<DeviceSetting, 'id' | 'device'>[] {
+  const f = CHEMISTRY[bank.part.chemistry];
+  const lead = bank.part.chemistry !== 'lfp';
+  return [
+    { setting: 'charge profile', value: f.name, why: MAKER },
+    { setting: 'absorption', value: `${bank.absorptionV.toFixed(1)} V`, why: lead ? 'at 25 °C; −24 mV a kelvin per 12 V with a probe on the battery' : 'no correction by temperature' },
+    { setting: 'float', value: `${bank.floatV.toFixed(1)} V`, why: lead ? 'holds it full' : 'or off, where the charger allows it' },
+    {
+      setting: 'equalise',
+      value: bank.part.chemistry === 'flooded' ? 'by hand, vented, loads off' : 'off',
+      why: bank.part.chemistry === 'flooded' ? 'only flooded batteries want it' : 'it would ruin this bank',
+    },
+  ];
+}
+
+/** The settings of every device that has any; Fit ticks them, Prove reads them back, the pack prints them. */
+export function settingsSheet(design: Design, catalogue: Catalogue, bank: Bank | null, array: SolarArray | null): readonly DeviceSetting[] {
+  if (!bank) return [];
+  const { supply } = design;
+  const out: DeviceSetting[] = [];
+  const add = (device: string, rows: readonly Omit<DeviceSetting, 'id' | 'device'>[]): void => rows.forEach((r) => out.push({ id: `${device}: ${r.setting}`, device, ...r }));
+  for (const { part, share } of dcdcsOf(design, catalogue)) {
+    add(part.name, [
+      ...profile(bank),
+      { setting: 'output', value: `${part.outputA * share} A`, why: share < 1 ? 'half power: spares the alternator or the battery' : `the bank takes ${Math.round(bank.maxChargeA)} A` },
+      { setting: 'trigger', value: supply.trigger, why: supply.trigger === 'ignition wire' ? 'live with the engine only, dead in accessory and off' : 'see the check' },
+      ...(bank.part.chemistry === 'lfp'
+        ? [{ setting: 'cold lock', value: part.coldLock ? 'on, below 0 °C' : 'none: the battery’s own board must do it', why: 'a lithium bank is harmed by charge below 0 °C' }]
+        : []),
+      ...(supply.inhibit ? [{ setting: 'inhibit switch', value: 'in the trigger, marked', why: 'off on a steep climb or a hot engine' }] : []),
+    ]);
+  }
+  if (array?.controller)
+    add(array.controller.name, [
+      ...profile(bank),
+      ...(supply.sun.startBelow === null ? [] : [{ setting: 'starts below', value: `${Math.round(100 * supply.sun.startBelow)} %`, why: 'lets the bank fall before it is filled again' }]),
+    ]);
+  const mains = mainsChargerOf(design, catalogue);
+  if (mains) add(mains.name, [...profile(bank), { setting: 'output', value: `${mains.outputA} A`, why: `takes about ${mains.acW} W of the outlet` }]);
+  const isolator = supply.isolation === 'isolator' ? catalogue.find('isolator', supply.isolator) : null;
+  if (isolator) add(isolator.name, [{ setting: 'closes / opens', value: `${isolator.closeV} V / ${isolator.openV} V`, why: `after ${isolator.closeAfterS} s and ${isolator.openAfterS} s` }]);
+  const inverter = catalogue.find('inverter', supply.inverter);
+  if (inverter)
+    add(inverter.name, [
+      { setting: 'low-volt cut-out', value: `${(bank.openV - 0.5 * bank.inSeries).toFixed(1)} V`, why: 'below the disconnect’s: the disconnect is the first line' },
+      { setting: 'standby search', value: 'on, where it has one', why: `left on it draws ${Math.round(0.012 * inverter.ratedW)} W all day` },
+    ]);
+  add('low-voltage disconnect', [
+    { setting: 'opens', value: `${bank.openV.toFixed(1)} V for 60 s`, why: 'the first line; the battery’s own board is the last' },
+    { setting: 'closes', value: `${bank.closeV.toFixed(1)} V for 60 s, not within 10 min`, why: 'so that it does not chatter' },
+  ]);
+  add('shunt', [
+    { setting: 'capacity', value: `${bank.capacityAh} Ah`, why: 'counts from here' },
+    {
+      setting: 'full at',
+      value: `${(bank.absorptionV - 0.2 * bank.inSeries).toFixed(1)} V and under ${Math.max(1, Math.round(0.04 * bank.capacityAh))} A for 2 min`,
+      why: 'unknown until the first full charge',
+    },
+    { setting: 'charge efficiency', value: `${Math.round(100 * CHEMISTRY[bank.part.chemistry].coulombic)} %`, why: 'of its chemistry' },
+  ]);
+  return out;
+}

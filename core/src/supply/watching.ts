@@ -1,0 +1,71 @@
+import type { Catalogue } from '../catalogue/index.js';
+import type { Design } from '../design/index.js';
+import type { SolarArray } from './array.js';
+import type { Bank } from './bank.js';
+import { dcdcsOf, mainsChargerOf } from './chargers.js';
+
+export type SeenAt = Design['supply']['seen'][string];
+export const SEEN_AT = ['cab', 'beside the gear', 'living space', 'phone', 'nowhere'] as const satisfies readonly SeenAt[];
+
+/** One quantity that is watched. */
+export interface Watched {
+  readonly id: string;
+  readonly quantity: string;
+  readonly instrument: string;
+  readonly range: string;
+  /** What one would do about it. */
+  readonly why: string;
+  readonly seenAt: SeenAt;
+  readonly chosen: boolean;
+}
+
+/** What is worth watching in this supply, by which instrument; where it is seen is the person's choice. */
+export function watchingPlan(design: Design, catalogue: Catalogue, bank: Bank | null, array: SolarArray | null): readonly Watched[] {
+  if (!bank) return [];
+  const peakA = Math.ceil(Math.max(bank.continuousA, bank.maxChargeA) / 50) * 50;
+  const rows: Omit<Watched, 'seenAt' | 'chosen'>[] = [
+    {
+      id: 'charge',
+      quantity: 'state of charge',
+      instrument: 'shunt, in the battery’s negative',
+      range: '0–100 %',
+      why: bank.part.chemistry === 'lfp' ? 'lithium is too flat to read by volts' : 'volts tell only after hours of rest',
+    },
+    { id: 'current', quantity: 'battery current', instrument: 'the same shunt', range: `±${peakA} A`, why: 'shows at once whether it charges' },
+    { id: 'volts', quantity: 'battery volts', instrument: 'the same shunt', range: bank.nominalV === 24 ? '18–32 V' : '9–16 V', why: 'what the disconnect goes by' },
+  ];
+  if (dcdcsOf(design, catalogue).length || design.supply.isolation === 'isolator')
+    rows.push({
+      id: 'vehicle',
+      quantity: 'charge from the vehicle',
+      instrument: 'charger’s lamp, or a meter in its output',
+      range: `0–${Math.ceil(bank.maxChargeA / 10) * 10} A`,
+      why: 'a dead trigger shows here first',
+    });
+  if (array)
+    rows.push({
+      id: 'sun',
+      quantity: 'sun',
+      instrument: array.controller ? 'controller’s own display' : 'charger’s lamp',
+      range: `0–${Math.ceil((array.ratedW + (array.portable?.panel.ratedW ?? 0)) / 50) * 50} W`,
+      why: 'shade, dirt and a tripped breaker',
+    });
+  if (mainsChargerOf(design, catalogue)) rows.push({ id: 'mains', quantity: 'mains charging', instrument: 'charger’s lamp', range: 'on, absorption, float', why: 'a dead outlet in the park' });
+  rows.push({ id: 'starting', quantity: 'starting battery volts', instrument: 'second input of the shunt', range: '9–16 V', why: 'parked draw, before it will not crank' });
+  if (Object.values(design.loads).some((l) => l.purpose === 'fridge' || (l.critical && l.purpose === 'medical')))
+    rows.push({ id: 'cold', quantity: 'fridge temperature', instrument: 'probe with an alarm', range: '−30…+30 °C', why: 'the only reading that says the food or medicine is safe' });
+  if (bank.part.chemistry === 'lfp')
+    rows.push({ id: 'battery-temp', quantity: 'battery temperature', instrument: 'battery’s own board, or a probe', range: '−20…+60 °C', why: 'no charge below 0 °C' });
+  const usual: Readonly<Record<string, SeenAt>> = {
+    charge: 'cab',
+    current: 'beside the gear',
+    volts: 'beside the gear',
+    vehicle: 'cab',
+    sun: 'beside the gear',
+    mains: 'living space',
+    starting: 'cab',
+    cold: 'cab',
+    'battery-temp': 'beside the gear',
+  };
+  return rows.map((r) => ({ ...r, seenAt: design.supply.seen[r.id] ?? usual[r.id] ?? 'beside the gear', chosen: design.supply.seen[r.id] !== undefined }));
+}

@@ -1,0 +1,4 @@
+export * from './climate.js';
+export * from './days.js';
+export * from './regions.js';
+export * from './weather.js';

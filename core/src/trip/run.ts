@@ -1,0 +1,242 @@
+import { DISCONNECT } from './disconnect.js';
+import type { BankPlan, TripPlan } from './plan.js';
+import { terminalV } from './settle.js';
+
+/** What is booked for each day, in this order: Ah by purpose, then the energies that must balance. */
+export const LEDGER = ['load', 'sun', 'alternator', 'mains', 'clipped', 'spare', 'givenWh', 'usedWh', 'storedWh', 'lostWh'] as const;
+const PER_DAY = LEDGER.length;
+
+/** Why a disconnect opened. */
+export const CAUSES = ['none', 'low volts', 'flat', 'more than the battery can give'] as const;
+export type Cause = (typeof CAUSES)[number];
+const [LOW, FLAT, COLLAPSE] = [1, 2, 3];
+
+/** Sun that gives less than this, A, counts as none to a charger that takes one source at a time. */
+const SOME_SUN_A = 1;
+/** A selector is turned when the bank in use is down to the reserve, or full, and the other is better placed. */
+const NEARLY_FULL = 0.98;
+
+/** Where a run writes: shared by many runs, so that none allocates. */
+export interface TripLog {
+  /** State of charge of all banks together at each full hour, the start included. */
+  readonly hourlySoc: Float64Array;
+  /** {@link LEDGER} by day. */
+  readonly ledger: Float64Array;
+  minSoc: number;
+  minSocAtH: number;
+  belowReserveH: number;
+  criticalOffH: number;
+  operations: number;
+  /** Hours until a critical load first went without, −1: never; and the index of the cause. */
+  firstOffH: number;
+  firstCause: number;
+}
+
+export function tripLog(p: TripPlan): TripLog {
+  return {
+    hourlySoc: new Float64Array(p.days * 24 + 1),
+    ledger: new Float64Array(p.days * PER_DAY),
+    minSoc: 1,
+    minSocAtH: 0,
+    belowReserveH: 0,
+    criticalOffH: 0,
+    operations: 0,
+    firstOffH: -1,
+    firstCause: 0,
+  };
+}
+
+/** Current a battery takes, A: what is offered, held down by absorption volts, C-rate, taper and the room left. */
+function acceptedA(b: BankPlan, offeredA: number, vocV: number, chargeAh: number, kH: number): number {
+  if (chargeAh >= b.capacityAh) return 0;
+  let a = offeredA;
+  const byVolts = (b.absorptionV - vocV) / b.chargeOhm;
+  if (byVolts < a) a = byVolts;
+  if (b.mostA < a) a = b.mostA;
+  const byTaper = (b.capacityAh * (1 - chargeAh / b.capacityAh)) / b.taperH;
+  if (byTaper < a) a = byTaper;
+  const byRoom = (b.capacityAh - chargeAh) / (b.coulombic * kH);
+  if (byRoom < a) a = byRoom;
+  return a > 0 ? a : 0;
+}
+
+/** The bank to use in the coming hour. */
+function turnSelector(p: TripPlan, bank: number, charge: Float64Array, charging: boolean): number {
+  const other = 1 - bank;
+  const [here, there] = [charge[bank]! / p.banks[bank]!.capacityAh, charge[other]! / p.banks[other]!.capacityAh];
+  return (here <= p.reserveSoc && there > here) || (here >= NEARLY_FULL && charging && there < NEARLY_FULL) ? other : bank;
+}
+
+function mayChargeIn(p: TripPlan, b: BankPlan, hour: number, offsetK: number): boolean {
+  const air = (p.airByHour ? p.airByHour[hour]! : p.ambientC) + offsetK;
+  return air >= b.coldC && air <= b.hotC;
+}
+
+/**
+ * Steps a planned trip through. `clearness` by day; `offsetK` warms or cools the whole trip. Everything is written into
+ * `log`. One flat loop with its state in locals, since a thousand trips are twenty million steps: spread over functions
+ * and objects it takes three times as long. `testing/plain-trip.ts` says the same plainly, and the two are compared.
+ */
+// eslint-disable-next-line max-lines-per-function
+export function runTrip(p: TripPlan, clearness: ArrayLike<number>, offsetK: number, log: TripLog): void {
+  const { kH: k, stepS, stepsPerHour, openV, closeV, reserveSoc, sunMaxA } = p;
+  const { hourlySoc, ledger } = log;
+  const charge = Float64Array.from(p.banks, (x) => x.capacityAh * x.startSoc);
+  const totalAh = p.banks.reduce((s, x) => s + x.capacityAh, 0);
+  const hasShared = p.sharedA > 0;
+  let bank = 0;
+  let [idleAh, q] = [totalAh > 0 && p.banks.length > 1 ? charge[1]! : 0, charge[0]!];
+  let [volts, batteryA, sunOn] = [p.banks[0]!.baseV[0]!, 0, true];
+  let [open, latched, belowS, aboveS, offS, operations, cause] = [false, false, 0, 0, 0, 0, 0];
+  let [criticalOffH, firstOff, firstCause, belowReserveH] = [0, -1, 0, 0];
+  let soc = (q + idleAh) / totalAh;
+  let [minSoc, minAt, at] = [soc, 0, 0];
+  hourlySoc[0] = soc;
+  for (let day = 0; day < p.days; day++) {
+    const profile = p.profiles[p.kindOfDay[day]!]!;
+    const light = clearness[day]!;
+    let [load, sun, alternator, mains, clipped, spare, givenWh, usedWh, storedWh, lostWh] = [0, 0, 0, 0, 0, 0, 0, 0, 0, 0];
+    let step = 0;
+    for (let hour = 0; hour < 24; hour++) {
+      if (p.banks.length > 1) {
+        charge[bank] = q;
+        bank = turnSelector(p, bank, charge, batteryA > 0);
+        q = charge[bank]!;
+        idleAh = charge[1 - bank]!;
+      }
+      const b = p.banks[bank]!;
+      const { capacityAh, ohm, chargeOhm, coulombic, baseV, slopeV } = b;
+      const mayCharge = mayChargeIn(p, b, hour, offsetK);
+      for (let n = 0; n < stepsPerHour; n++, step++, at++) {
+        // Loads and offers.
+        let loadW = open ? 0 : profile.loadW[step]!;
+        let loadA = open ? 0 : profile.loadA[step]!;
+        let sunW = sunOn ? profile.sunW[step]! * light : 0;
+        let altA = profile.alternatorA[step]!;
+        const mainsA = profile.mainsA[step]!;
+        let sharing = false;
+        if (hasShared && altA > 0) {
+          if (p.sharedWay === 'sun first') sharing = sunW > 0;
+          else if (p.sharedWay === 'vehicle first' || sunW / volts < SOME_SUN_A) sunW = 0;
+          else altA = 0;
+        }
+        const critical = profile.criticalShare[step]!;
+        let without = open;
+        // Volts and current; with one output for two inputs the whole output comes, whichever gives it.
+        const x = q / capacityAh;
+        const cell = x >= 1 ? 99 : (x * 100) | 0;
+        const vocV = baseV[cell]! + slopeV[cell]! * x;
+        const offerW = sharing ? 0 : sunW;
+        const chargeA = altA + mainsA;
+        let v = terminalV(vocV, ohm, loadW, loadA, offerW, sunMaxA, chargeA);
+        if (v !== v) {
+          if (!open) operations++;
+          open = without = true;
+          cause = COLLAPSE;
+          belowS = aboveS = offS = loadW = loadA = 0;
+          v = terminalV(vocV, ohm, 0, 0, offerW, sunMaxA, chargeA);
+        }
+        if (without && critical > 0) {
+          criticalOffH += k * critical;
+          if (firstOff < 0) {
+            firstOff = at;
+            firstCause = cause;
+          }
+        }
+        let i = (v - vocV) / ohm;
+        if (i > 0) {
+          i = (terminalV(vocV, chargeOhm, loadW, loadA, offerW, sunMaxA, chargeA) - vocV) / chargeOhm;
+          i = i > 0 && mayCharge ? acceptedA(b, i, vocV, q, k) : 0;
+          v = vocV + i * chargeOhm;
+        }
+        let drawnA = loadW / v + loadA;
+        // Charge moves.
+        let intoA = i;
+        if (i > 0) {
+          intoA = i * coulombic;
+          q += intoA * k;
+        } else if (-i * k < q) q += i * k;
+        else {
+          const lackA = -i - q / k;
+          drawnA = drawnA > lackA ? drawnA - lackA : 0;
+          i += lackA;
+          intoA = i;
+          q = 0;
+          if (!open) operations++;
+          open = latched = true;
+          cause = FLAT;
+          belowS = aboveS = offS = 0;
+        }
+        // The ledger: what was used is taken from the sun first, then the alternator, then the mains.
+        let left = drawnA + i;
+        if (left < 0) left = 0;
+        load += drawnA;
+        usedWh += v * drawnA;
+        storedWh += vocV * intoA;
+        lostWh += (v - vocV) * i + vocV * (i - intoA);
+        let givenA = 0;
+        if (sunW > 0) {
+          const wouldA = sunW / v;
+          const mostA = sharing && altA < sunMaxA ? altA : sunMaxA;
+          const offeredA = wouldA < mostA ? wouldA : mostA;
+          const sunA = left < offeredA ? left : offeredA;
+          if (sharing) altA -= offeredA;
+          sun += sunA;
+          givenA = sunA;
+          clipped += wouldA - offeredA;
+          spare += offeredA - sunA;
+          left -= sunA;
+        }
+        if (chargeA > 0) {
+          const fromAltA = left < altA ? left : altA;
+          alternator += fromAltA;
+          left -= fromAltA;
+          const fromMainsA = left < mainsA ? left : mainsA;
+          mains += fromMainsA;
+          givenA += fromAltA + fromMainsA;
+        }
+        givenWh += v * givenA;
+        // The disconnect watches; what it decides acts from the next step.
+        const own = q / capacityAh;
+        if (latched && own >= DISCONNECT.releaseSoc) latched = false;
+        if (open) {
+          offS += stepS;
+          aboveS = v > closeV ? aboveS + stepS : 0;
+          if (offS >= DISCONNECT.offAtLeastS && aboveS >= DISCONNECT.closeAfterS && !latched) {
+            open = false;
+            operations++;
+            belowS = aboveS = offS = 0;
+          }
+        } else {
+          belowS = v < openV ? belowS + stepS : 0;
+          if (belowS >= DISCONNECT.openAfterS) {
+            open = true;
+            operations++;
+            cause = LOW;
+            belowS = aboveS = offS = 0;
+          }
+        }
+        volts = v;
+        batteryA = i;
+        soc = (q + idleAh) / totalAh;
+        if (soc < minSoc) {
+          minSoc = soc;
+          minAt = at + 1;
+        }
+        if (soc < reserveSoc) belowReserveH += k;
+        if (p.startBelow < 2) sunOn = sunOn ? soc < 0.999 : soc < p.startBelow;
+      }
+      hourlySoc[day * 24 + hour + 1] = soc;
+    }
+    const row = day * PER_DAY;
+    const sums = [load, sun, alternator, mains, clipped, spare, givenWh, usedWh, storedWh, lostWh];
+    for (let c = 0; c < PER_DAY; c++) ledger[row + c] = sums[c]! * k;
+  }
+  log.minSoc = minSoc;
+  log.minSocAtH = minAt * k;
+  log.belowReserveH = belowReserveH;
+  log.criticalOffH = criticalOffH;
+  log.operations = operations;
+  log.firstOffH = firstOff < 0 ? -1 : firstOff * k;
+  log.firstCause = firstCause;
+}

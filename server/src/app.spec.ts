@@ -31,7 +31,7 @@ describe('the server on a real PostgreSQL', () => {
 
   beforeAll(async () => {
     database = await freshDatabase(true);
-    app = await buildApp({ db: database.db, webRoot: null });
+    app = await buildApp({ db: database.db, queue: database.queue, webRoot: null });
     await addWorkshop(database.ownerUrl, 'other@shed.example', await hashPassword('other-secret'));
     cookie = await signIn(DEMO.email, DEMO.password);
     otherCookie = await signIn('other@shed.example', 'other-secret');

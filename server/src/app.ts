@@ -13,10 +13,13 @@ import { serveWeb } from './http/web.js';
 import { jobRoutes } from './jobs/routes.js';
 import { packRoutes } from './pack/routes.js';
 import { readingRoutes } from './readings/routes.js';
+import type { Queue } from './queue/queue.js';
 import { tickRoutes } from './ticks/routes.js';
+import { tripRoutes } from './trips/routes.js';
 
 export interface AppOptions {
   readonly db: Database;
+  readonly queue: Queue;
   readonly webRoot: string | null;
   readonly log?: boolean;
 }
@@ -24,7 +27,7 @@ export interface AppOptions {
 const SELF = ["'self'"];
 
 /** The whole server, not yet listening. */
-export async function buildApp({ db, webRoot, log = false }: AppOptions): Promise<FastifyInstance> {
+export async function buildApp({ db, queue, webRoot, log = false }: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({ logger: log ? { level: 'warn' } : false, bodyLimit: 2 * 1024 * 1024 });
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
@@ -54,6 +57,7 @@ export async function buildApp({ db, webRoot, log = false }: AppOptions): Promis
   await app.register(rateLimit, { global: false });
   app.get('/api/health', { schema: { response: { 200: z.object({ ok: z.boolean() }) } } }, () => ({ ok: true }));
   for (const routes of [accountRoutes, jobRoutes, designRoutes, tickRoutes, readingRoutes, packRoutes]) await app.register(routes(db));
+  await app.register(tripRoutes(db, queue));
   if (webRoot) await serveWeb(app, webRoot);
   return app;
 }

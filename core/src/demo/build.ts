@@ -1,6 +1,9 @@
-import { blankDesign, blankLoad, type Design, type Load } from '../design/index.js';
+import { blankDesign, blankLoad, type Design, type Existing, type Load } from '../design/index.js';
 
 type Row = readonly [name: string, draw: string, use: string, when: Load['when']['at'] | readonly (readonly [number, number])[], purpose: Load['purpose'], extra?: Partial<Load>];
+
+/** Start over running current by kind, as the library has it. */
+const USUAL_SURGE: Partial<Record<Load['purpose'], number>> = { fridge: 3, pump: 2.5, tools: 2.5 };
 
 /** Loads from rows as short as a load list on paper: `['lights', '18 W', '100 %', 'evening', 'lights']`. */
 export function loadsFrom(rows: readonly Row[]): Design['loads'] {
@@ -17,11 +20,18 @@ export function loadsFrom(rows: readonly Row[]): Design['loads'] {
           draw: { by: 'plate', unit: unit as 'W' | 'A', value: Number(value) },
           use: per === 'h' ? { by: 'hours', hours: Number(amount) } : purpose === 'fridge' ? { by: 'fridge', duty25: Number(amount) / 100 } : { by: 'duty', duty: Number(amount) / 100 },
           when: typeof when === 'string' ? { at: when as 'all day' } : { at: 'hours', spans: when.map(([a, b]): [number, number] => [a, b]) },
+          surge: USUAL_SURGE[purpose] ?? 1,
+          standbyW: purpose === 'electronics' ? 0.5 : 0,
           ...extra,
         },
       ];
     }),
   );
+}
+
+/** Gear that was there before: its own data as far as known. */
+export function thereBefore(order: number, name: string, change: Partial<Existing>): Existing {
+  return { order, name, part: null, verdict: 'keep', does: [], omitted: {}, own: { capacityAh: null, outputA: null, watts: null }, ageYears: null, kg: null, notes: '', ...change };
 }
 
 interface Changes {

@@ -1,5 +1,5 @@
 import type { Design } from '../design/index.js';
-import { designWith } from './build.js';
+import { designWith, thereBefore } from './build.js';
 
 /** How far a made-up job has come, for the bay sheet. */
 export interface DemoJob {
@@ -110,6 +110,10 @@ const survey: DemoJob = {
       use: 'remote work',
       trip: { region: 'stonefly-catchment', days: 6, drivingH: 3, parkedDays: 1, month: 7 },
       payloadLeftKg: 310,
+      existing: {
+        e1: thereBefore(1, 'starting battery', { own: { capacityAh: 95, outputA: null, watts: null }, ageYears: 2, kg: 24 }),
+        e2: thereBefore(2, 'old sensing relay', { verdict: 'remove', does: ['isolates the starting battery', 'charges from the vehicle'], ageYears: 9, kg: 0.5 }),
+      },
       notes: 'Samples below −20 °C. Winter trips with little sun; the kept starting battery is two years old.',
     },
     supply: {
@@ -222,6 +226,20 @@ const playgroup: DemoJob = {
       use: 'events',
       trip: { region: 'saltpan-coast', days: 4, drivingH: 2, parkedDays: 1, month: 9, mainsH: 8, mainsNights: 'parked days' },
       payloadLeftKg: 180,
+      existing: {
+        e1: thereBefore(1, 'old combined manager', {
+          verdict: 'remove',
+          does: ['charges from the vehicle', 'charges from mains', 'fuses', 'low-voltage cut-off'],
+          own: { capacityAh: null, outputA: 15, watts: null },
+          ageYears: 11,
+          kg: 4,
+        }),
+        e2: thereBefore(2, 'cut-off relay', { does: ['low-voltage cut-off'], ageYears: 3, kg: 0.6 }),
+      },
+      traces: {
+        t1: { order: 1, colour: 'green', from: 'tow plug 4', to: 'manager', live: 'ignition on', areaMm2: 2.5, lengthM: 6.2, fuseA: 20, verdict: 'remove', run: null },
+        t2: { order: 2, colour: 'red', from: 'manager', to: 'pump', live: 'always', areaMm2: 2.5, lengthM: 3.4, fuseA: 10, verdict: 'keep', run: 'load-l1' },
+      },
       notes: 'Behind a loaned van. Mains at halls; pump and urn.',
     },
     supply: {

@@ -99,3 +99,10 @@ export function singleChanges(design: Design, catalogue: Catalogue): readonly Ch
   const all = [morePanel(design, catalogue), moreBattery(design, catalogue), moreCharger(design, catalogue), ...travelChanges(design, catalogue), lessLoad(design, catalogue)];
   return all.filter((c): c is Change => c !== null);
 }
+
+/** Makes one of the single changes on the design itself; one that no longer applies leaves it as it is. */
+export function applyChange(design: Design, catalogue: Catalogue, id: string): void {
+  singleChanges(design, catalogue)
+    .find((c) => c.id === id)
+    ?.apply(design);
+}

@@ -5,8 +5,8 @@ import { readTally, runMany, type ManyTrips } from '../trip/index.js';
 import { singleChanges, type Change } from './changes.js';
 import { jobOfDesign } from './trip-job.js';
 
-/** Trips for comparing changes: the same weather for each, so that few are enough to rank them. */
-const TRIPS = 80;
+/** Trips for comparing changes, fewer of long ones: the same weather for each, so that some hundred are enough to rank them. */
+const TRIPS = { short: 240, long: 60, longFromDays: 21 } as const;
 const SEED = 11;
 const STEP_S = 300;
 
@@ -37,7 +37,7 @@ const standing = (m: ManyTrips): Standing => ({ chanceOff: m.chanceOff, belowRes
 
 export function standingOf(design: Design, catalogue: Catalogue): Standing | null {
   const job = jobOfDesign(design, catalogue, { stepS: STEP_S });
-  return job && standing(readTally(runMany(job, { seed: SEED, from: 0, to: TRIPS, meanClearness: climateOf(design.brief.trip).clearness })));
+  return job && standing(readTally(runMany(job, { seed: SEED, from: 0, to: job.days < TRIPS.longFromDays ? TRIPS.short : TRIPS.long, meanClearness: climateOf(design.brief.trip).clearness })));
 }
 
 /** Negative: a is better. Going off counts first, then hours under the reserve, then the lowest charge. */

@@ -3,3 +3,5 @@ export * from './failures.js';
 export * from './helps.js';
 export * from './sun-ways.js';
 export * from './trip-job.js';
+export * from './what-if.js';
+export { applyChange } from './changes.js';

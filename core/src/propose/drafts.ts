@@ -121,11 +121,13 @@ function givesOut(design: Design, f: SupplyFigures, lowMean: number, lowDull: nu
 function whys(design: Design, f: SupplyFigures): readonly string[] {
   const { settings, supply } = design;
   return [
-    `${settings.batterySchool === 'AGM' ? 'AGM: cost now' : 'lithium: weight and usable Ah'}, the workshop’s school`,
-    ...f.isolation.reasons.slice(0, 2),
-    ...(supply.sun.panel
-      ? [supply.sun.controller ? 'panels on a controller of their own: they charge beside the vehicle' : 'panels through the charger: one box, the sun first']
-      : ['no panels: what is driven or plugged in covers it']),
+    settings.batterySchool === 'AGM' ? 'AGM, by the workshop’s school: cost now' : 'lithium, by the workshop’s school: weight and usable Ah',
+    f.isolation.chosen === 'none' ? 'no driving to charge from' : f.isolation.chosen === 'dcdc' ? 'DC-DC charger: see the reasons under “What feeds it”' : 'a sensing isolator does it here',
+    supply.sun.panel
+      ? supply.sun.controller
+        ? 'panels on a controller of their own, beside the vehicle'
+        : 'panels through the charger: one box, the sun first'
+      : 'no panels: driving or mains covers it',
   ];
 }
 
@@ -166,7 +168,7 @@ export function threeDrafts(design: Design, catalogue: Catalogue): readonly Supp
     .filter((d) => bankOf(d, catalogue) !== null)
     .map((d) => ({ d, ...priced(d, catalogue), holds: holds(d, catalogue), alone: figuresOf(d, catalogue).daysAlone }))
     .sort((a, b) => a.price - b.price);
-  let dearest = 0;
+  let [dearest, alone] = [0, 0];
   return TIERS.map((tier) => {
     const ask = ASKS[tier];
     const sky = ask.weather === 'mean' ? clearness : dullClearness(base);
@@ -175,9 +177,9 @@ export function threeDrafts(design: Design, catalogue: Catalogue): readonly Supp
       if (!o.holds || o.price < STEP_UP * dearest) continue;
       const low = lowest(o.d, catalogue, sky, ask.growth);
       const reserve = 1 - bankOf(o.d, catalogue)!.usableShare;
-      const stands = low >= reserve - 1e-9 && o.alone >= ask.daysAlone;
+      const stands = low >= reserve - 1e-9 && o.alone >= Math.max(ask.daysAlone, alone);
       if (stands) {
-        dearest = o.price;
+        [dearest, alone] = [o.price, o.alone];
         return describe(tier, o.d, catalogue, true);
       }
       if (!best || low > best.low) best = { d: o.d, low, price: o.price };

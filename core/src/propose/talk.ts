@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { copyDesign, USES, VEHICLE_KINDS, type Design, type Load, type Use } from '../design/index.js';
-import { loadFromLibrary, LOAD_LIBRARY } from '../loads/index.js';
+import { dayLoad, loadFromLibrary, LOAD_LIBRARY } from '../loads/index.js';
 import { REGIONS } from '../travel/index.js';
 
 const wish = z.object({ id: z.string().max(40), size: z.number().positive().max(20000).nullable() });
@@ -72,6 +72,13 @@ export function applyTalk(design: Design, talk: Talk): Design {
   brief.payloadLeftKg = talk.limits.payloadKg;
   brief.budget = talk.limits.budget;
   next.loads = loadsFromTalk(talk);
-  next.supply.houseV = 12;
   return next;
 }
+
+/** Ah a day that a talk asks for at 12 V, on a travel day away from mains and through an inverter not yet chosen. */
+export function ahDayOf(talk: Talk): number {
+  const context = { nominalV: 12, drivingH: talk.drivingH, mainsH: 0, inverterW: null, ambientC: climateAt(talk) };
+  return Object.entries(loadsFromTalk(talk)).reduce((sum, [id, load]) => sum + dayLoad(id, load, context).ahDay, 0);
+}
+
+const climateAt = (talk: Talk): number => REGIONS.find((r) => r.id === talk.where.region)?.dayC[talk.where.month - 1] ?? 25;

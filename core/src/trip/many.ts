@@ -20,6 +20,8 @@ export interface Tally {
   readonly causes: Uint32Array;
   /** Dull days in a row up to the day it went off, summed over the trips in which it did. */
   dullBefore: number;
+  /** Hours too cold or too hot to charge, summed over those trips. */
+  lockedBefore: number;
   criticalOffH: number;
   belowReserveH: number;
   minSoc: number;
@@ -34,6 +36,7 @@ export function emptyTally(days: number): Tally {
     firstOffAtH: new Uint32Array(hours),
     causes: new Uint32Array(CAUSES.length),
     dullBefore: 0,
+    lockedBefore: 0,
     criticalOffH: 0,
     belowReserveH: 0,
     minSoc: 1,
@@ -50,6 +53,7 @@ export function addTallies(a: Tally, b: Tally): Tally {
     firstOffAtH: sum(a.firstOffAtH, b.firstOffAtH),
     causes: sum(a.causes, b.causes),
     dullBefore: a.dullBefore + b.dullBefore,
+    lockedBefore: a.lockedBefore + b.lockedBefore,
     criticalOffH: a.criticalOffH + b.criticalOffH,
     belowReserveH: a.belowReserveH + b.belowReserveH,
     minSoc: Math.min(a.minSoc, b.minSoc),
@@ -93,6 +97,7 @@ export function runMany(job: TripJob, share: Share, report: (done: number) => bo
       const hour = Math.floor(log.firstOffH);
       tally.firstOffAtH[hour]!++;
       tally.causes[log.firstCause]!++;
+      tally.lockedBefore += log.lockedH;
       tally.dullBefore += dullDaysUpTo(clearness, Math.floor(hour / 24), chain.clear);
     }
     trips++;
@@ -106,8 +111,8 @@ export interface ManyTrips {
   readonly trips: number;
   /** Share of the trips in which a critical load goes off, 0–1. */
   readonly chanceOff: number;
-  /** Likeliest day (from 1) and hour of the day of its going off, the commonest cause, and the mean dull days before it. */
-  readonly off: { readonly day: number; readonly hour: number; readonly cause: Cause; readonly dullDays: number } | null;
+  /** Likeliest day (from 1) and hour of the day of its going off, the commonest cause, the mean dull days before it, and the mean hours of such a trip in which the bank could not be charged. */
+  readonly off: { readonly day: number; readonly hour: number; readonly cause: Cause; readonly dullDays: number; readonly lockedH: number } | null;
   readonly meanBelowReserveH: number;
   readonly lowestSoc: number;
   /** State of charge by hour. */
@@ -138,7 +143,7 @@ export function readTally(t: Tally): ManyTrips {
   return {
     trips: t.trips,
     chanceOff: t.trips ? offs / t.trips : 0,
-    off: offs ? { day: day + 1, hour: largest(t.firstOffAtH.slice(24 * day, 24 * day + 24)), cause: CAUSES[largest(t.causes)]!, dullDays: t.dullBefore / offs } : null,
+    off: offs ? { day: day + 1, hour: largest(t.firstOffAtH.slice(24 * day, 24 * day + 24)), cause: CAUSES[largest(t.causes)]!, dullDays: t.dullBefore / offs, lockedH: t.lockedBefore / offs } : null,
     meanBelowReserveH: t.trips ? t.belowReserveH / t.trips : 0,
     lowestSoc: t.minSoc,
     p10: line(0.1),

@@ -25,6 +25,8 @@ export interface TripLog {
   minSoc: number;
   minSocAtH: number;
   belowReserveH: number;
+  /** Hours in which the bank was too cold or too hot to be charged. */
+  lockedH: number;
   criticalOffH: number;
   operations: number;
   /** Hours until a critical load first went without, −1: never; and the index of the cause. */
@@ -39,6 +41,7 @@ export function tripLog(p: TripPlan): TripLog {
     minSoc: 1,
     minSocAtH: 0,
     belowReserveH: 0,
+    lockedH: 0,
     criticalOffH: 0,
     operations: 0,
     firstOffH: -1,
@@ -88,7 +91,7 @@ export function runTrip(p: TripPlan, clearness: ArrayLike<number>, offsetK: numb
   let [idleAh, q] = [totalAh > 0 && p.banks.length > 1 ? charge[1]! : 0, charge[0]!];
   let [volts, batteryA, sunOn] = [p.banks[0]!.baseV[0]!, 0, true];
   let [open, latched, belowS, aboveS, offS, operations, cause] = [false, false, 0, 0, 0, 0, 0];
-  let [criticalOffH, firstOff, firstCause, belowReserveH] = [0, -1, 0, 0];
+  let [criticalOffH, firstOff, firstCause, belowReserveH, lockedH] = [0, -1, 0, 0, 0];
   let soc = (q + idleAh) / totalAh;
   let [minSoc, minAt, at] = [soc, 0, 0];
   hourlySoc[0] = soc;
@@ -107,6 +110,7 @@ export function runTrip(p: TripPlan, clearness: ArrayLike<number>, offsetK: numb
       const b = p.banks[bank]!;
       const { capacityAh, ohm, chargeOhm, coulombic, baseV, slopeV } = b;
       const mayCharge = mayChargeIn(p, b, hour, offsetK);
+      if (!mayCharge) lockedH++;
       for (let n = 0; n < stepsPerHour; n++, step++, at++) {
         // Loads and offers.
         let loadW = open ? 0 : profile.loadW[step]!;
@@ -235,6 +239,7 @@ export function runTrip(p: TripPlan, clearness: ArrayLike<number>, offsetK: numb
   log.minSoc = minSoc;
   log.minSocAtH = minAt * k;
   log.belowReserveH = belowReserveH;
+  log.lockedH = lockedH;
   log.criticalOffH = criticalOffH;
   log.operations = operations;
   log.firstOffH = firstOff < 0 ? -1 : firstOff * k;

@@ -20,6 +20,8 @@ export interface TripResult {
   /** Energy of the whole trip, Wh: given by the sources, used by the loads, stored in the battery, lost in it. */
   readonly energy: { readonly givenWh: number; readonly usedWh: number; readonly storedWh: number; readonly lostWh: number };
   readonly belowReserveH: number;
+  /** Hours in which the bank was too cold or too hot to be charged. */
+  readonly lockedH: number;
   readonly criticalOffH: number;
   /** When a critical load first went off, hours since the start, and why; null: never. */
   readonly firstOff: { readonly atH: number; readonly cause: Cause } | null;
@@ -47,6 +49,7 @@ function resultOf(p: TripPlan, log: TripLog): TripResult {
     spareAh: column(p, log, 'spare'),
     energy: { givenWh: total(p, log, 'givenWh'), usedWh: total(p, log, 'usedWh'), storedWh: total(p, log, 'storedWh'), lostWh: total(p, log, 'lostWh') },
     belowReserveH: log.belowReserveH,
+    lockedH: log.lockedH,
     criticalOffH: log.criticalOffH,
     firstOff: log.firstOffH < 0 ? null : { atH: log.firstOffH, cause: CAUSES[log.firstCause]! },
     disconnectOperations: log.operations,

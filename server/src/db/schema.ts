@@ -1,4 +1,4 @@
-import type { Design, Patch } from '@meridex/core';
+import type { Design, ManyTrips, Patch } from '@meridex/core';
 import { boolean, date, doublePrecision, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
 
 const id = () => uuid('id').primaryKey().defaultRandom();
@@ -105,6 +105,22 @@ export const readings = pgTable('readings', {
   unit: text('unit').notNull(),
   /** Revision of the design that the reading was judged by. */
   revision: integer('revision').notNull(),
+  author: text('author').notNull(),
+  createdAt: at('created_at'),
+});
+
+/** Many trips on the server: asked for, under way, done or stopped. Only its own progress is ever written over. */
+export const tripRuns = pgTable('trip_runs', {
+  id: uuid('id').primaryKey().defaultRandom(),
+  workshopId: workshopId(),
+  jobId: jobId(),
+  /** Revision whose design was run. */
+  revision: integer('revision').notNull(),
+  trips: integer('trips').notNull(),
+  oneByOne: boolean('one_by_one').notNull(),
+  state: text('state').$type<'waiting' | 'running' | 'done' | 'stopped' | 'failed'>().notNull().default('waiting'),
+  done: integer('done').notNull().default(0),
+  result: jsonb('result').$type<ManyTrips>(),
   author: text('author').notNull(),
   createdAt: at('created_at'),
 });

@@ -41,6 +41,15 @@ export async function newestRevision(tx: Tx, jobId: string): Promise<Revision | 
   return row ? asRevision(row) : null;
 }
 
+/** One revision of a job; null when it is not there, or not this workshop's. */
+export async function revisionOf(tx: Tx, jobId: string, number: number): Promise<Revision | null> {
+  const [row] = await tx
+    .select()
+    .from(designRevisions)
+    .where(and(eq(designRevisions.jobId, jobId), eq(designRevisions.number, number)));
+  return row ? asRevision(row) : null;
+}
+
 /** Writes the first revision of a new job. */
 export async function firstRevision(tx: Tx, workshopId: string, jobId: string, design: Design, author: string): Promise<void> {
   await tx.insert(designRevisions).values({ jobId, workshopId, number: 1, base: 0, patch: [], document: design, clientId: crypto.randomUUID(), author });

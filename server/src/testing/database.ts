@@ -1,10 +1,12 @@
 import pg from 'pg';
+import { openQueue, type Queue } from '../queue/queue.js';
 import { openDatabase, type Database } from '../db/client.js';
 import { APP_ROLE, migrateDatabase } from '../db/migrate.js';
 import { loadDemo } from '../demo/load.js';
 
 export interface TestDatabase {
   readonly db: Database;
+  readonly queue: Queue;
   readonly ownerUrl: string;
   readonly appUrl: string;
   drop(): Promise<void>;
@@ -35,11 +37,14 @@ export async function freshDatabase(withDemo: boolean): Promise<TestDatabase> {
   await migrateDatabase(ownerUrl, appPassword);
   if (withDemo) await loadDemo(ownerUrl);
   const db = openDatabase(appUrl);
+  const queue = await openQueue(appUrl, () => undefined);
   return {
     db,
+    queue,
     ownerUrl,
     appUrl,
     drop: async () => {
+      await queue.close();
       await db.close();
       await admin(`drop database ${name} with (force)`);
     },

@@ -19,9 +19,28 @@ export const routes: Routes = [
     loadComponent: () => import('./frame/job-frame').then((m) => m.JobFrame),
     children: [
       { path: '', pathMatch: 'full', redirectTo: 'brief' },
-      { path: 'brief', title: 'Brief · Meridex', loadComponent: () => import('./brief/brief').then((m) => m.BriefStage) },
+      {
+        path: 'brief',
+        loadComponent: () => import('./brief/brief').then((m) => m.BriefStage),
+        children: [
+          { path: '', pathMatch: 'full', redirectTo: 'vehicle' },
+          { path: 'talk', title: 'Ten answers · Meridex', loadComponent: () => import('./brief/talk').then((m) => m.TalkSheet) },
+          { path: 'vehicle', title: 'Brief · Meridex', loadComponent: () => import('./brief/vehicle').then((m) => m.VehicleSheet) },
+          { path: 'existing', title: 'In it already · Meridex', loadComponent: () => import('./brief/existing').then((m) => m.ExistingSheet) },
+        ],
+      },
       { path: 'loads', title: 'Loads · Meridex', loadComponent: () => import('./loads/loads').then((m) => m.LoadsStage) },
-      { path: 'supply', title: 'Supply · Meridex', loadComponent: () => import('./supply/supply').then((m) => m.SupplyStage) },
+      {
+        path: 'supply',
+        loadComponent: () => import('./supply/supply').then((m) => m.SupplyStage),
+        children: [
+          { path: '', pathMatch: 'full', redirectTo: 'feeds' },
+          { path: 'drafts', title: 'Three drafts · Meridex', loadComponent: () => import('./supply/drafts').then((m) => m.DraftsSheet) },
+          { path: 'feeds', title: 'Supply · Meridex', loadComponent: () => import('./supply/feeds').then((m) => m.FeedsSheet) },
+          { path: 'trip', title: 'Trip · Meridex', loadComponent: () => import('./supply/trip').then((m) => m.TripSheet) },
+          { path: 'sheets', title: 'Settings · Meridex', loadComponent: () => import('./supply/sheets').then((m) => m.SheetsSheet) },
+        ],
+      },
       { path: 'places', title: 'Places · Meridex', loadComponent: () => import('./places/places').then((m) => m.PlacesStage) },
       { path: 'runs', title: 'Runs · Meridex', loadComponent: () => import('./runs/runs').then((m) => m.RunsStage) },
       { path: 'protection', title: 'Protection · Meridex', loadComponent: () => import('./protection/protection').then((m) => m.ProtectionStage) },

@@ -41,7 +41,7 @@ describe('the tell-tales', () => {
   it('show what moved with the last edit', async () => {
     const { element, bench, settle } = await onBench(TellTales, 'vet', undefined, { jobId: 'job-1' });
     const was = bench.assessment()!.day.ahDay.toFixed(1);
-    bench.edit('draw', (d) => (d.loads['l1']!.draw.value = 80));
+    bench.edit('draw', (d) => (d.loads['l1']!.draw = { by: 'plate', unit: 'W', value: 80 }));
     await settle();
     expect(element.querySelector('a .was')!.textContent).toContain(`was ${was}`);
   });

@@ -1,22 +1,23 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { blankLoad, figure, type Load, PURPOSES, type Purpose, purposeOf, readDraw, readPastedLoads, readUse } from '@meridex/core';
+import { blankLoad, figure, type HourSpan, type Load, loadFromLibrary, loadSpans, purposeOf, readDraw, readPastedLoads, readUse } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzModalModule } from 'ng-zorro-antd/modal';
-import { NzSelectModule } from 'ng-zorro-antd/select';
-import { NamedSelect } from '../fields/named-select';
 import { type Reader, ReadField } from '../fields/read-field';
 import { DayStrip } from '../pictures/day-strip';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { SelectionService } from '../services/selection.service';
+import { Boil } from './boil';
+import { LibraryDrawer, type Picked } from './library-drawer';
+import { LoadDetail } from './load-detail';
 import { drawText, readWhen, useText, whenText } from './words';
 
 /** Everything that must run, edited in place or pasted from a spreadsheet. */
 @Component({
   selector: 'mx-loads',
-  imports: [FormsModule, NzInputModule, NzSelectModule, NamedSelect, NzCheckboxModule, NzModalModule, ReadField, DayStrip],
+  imports: [FormsModule, NzInputModule, NzCheckboxModule, NzModalModule, ReadField, DayStrip, LoadDetail, LibraryDrawer, Boil],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './loads.html',
@@ -48,6 +49,18 @@ export class LoadsStage {
       .sort(([, a], [, b]) => a.order - b.order)
       .map(([id, load]) => ({ id, load, day: day.get(id) }));
   });
+  protected readonly shelfOpen = signal(false);
+  protected readonly chosen = computed(() => this.rows().find((r) => r.id === this.selection.load()) ?? this.rows()[0] ?? null);
+  protected readonly others = computed(() =>
+    this.rows()
+      .filter((r) => r.id !== this.chosen()?.id)
+      .map((r) => ({ id: r.id, name: r.load.name || 'unnamed load' })),
+  );
+  /** Hours of the chosen load as they are drawn in the strip. */
+  protected readonly spans = computed(() => {
+    const c = this.chosen();
+    return c ? loadSpans(c.load, this.designs.design()!.brief.trip.drivingH) : null;
+  });
   protected readonly sunW = computed(() => this.assessments.assessment()!.supply.array?.clearDayW ?? []);
 
   protected change(id: string, label: string, change: (l: Load) => void): void {
@@ -56,11 +69,6 @@ export class LoadsStage {
       if (load) change(load);
     });
   }
-
-  protected readonly purposes = PURPOSES;
-  protected readonly setSupply = (supply: Load['supply']) => (l: Load) => void (l.supply = supply);
-  protected readonly setPurpose = (purpose: Purpose) => (l: Load) => void (l.purpose = purpose);
-  protected readonly setCritical = (critical: boolean) => (l: Load) => void (l.critical = critical);
 
   protected rename(id: string, name: string): void {
     this.change(id, 'name of a load', (l) => {
@@ -74,11 +82,25 @@ export class LoadsStage {
   }
 
   protected setUse(id: string, use: Load['use']): void {
-    this.change(id, 'how long a load runs', (l) => (l.use = use));
+    // A fridge's share stays one that grows with the heat.
+    this.change(id, 'how long a load runs', (l) => (l.use = l.use.by === 'fridge' && use.by === 'duty' ? { by: 'fridge', duty25: use.duty } : use));
   }
 
   protected setWhen(id: string, when: Load['when']): void {
     this.change(id, 'when a load runs', (l) => (l.when = when));
+  }
+
+  protected drawHours(spans: readonly HourSpan[]): void {
+    const c = this.chosen();
+    if (c) this.setWhen(c.id, { at: 'hours', spans: spans.map(([a, b]): [number, number] => [a, b]) });
+  }
+
+  protected addPicked(picked: Picked): void {
+    const load = loadFromLibrary(picked.id, this.nextOrder(), picked.size ?? undefined);
+    if (!load) return;
+    const id = crypto.randomUUID().slice(0, 8);
+    this.designs.edit(`${load.name} from the library`, (d) => (d.loads[id] = load));
+    this.selection.load.set(id);
   }
 
   protected add(): void {
@@ -120,10 +142,11 @@ export class LoadsStage {
 
   protected key(event: KeyboardEvent): void {
     if (event.target instanceof HTMLElement && event.target.matches('input, textarea, select')) return;
-    if (event.ctrlKey || event.metaKey || event.altKey || this.pasting()) return;
+    if (event.ctrlKey || event.metaKey || event.altKey || this.pasting() || this.shelfOpen()) return;
     const ids = this.rows().map((r) => r.id);
     const here = ids.indexOf(this.selection.load() ?? '');
     if (event.key === 'n') this.add();
+    else if (event.key === 'l') this.shelfOpen.set(true);
     else if (event.key === 'j') this.selection.load.set(ids[Math.min(ids.length - 1, here + 1)] ?? null);
     else if (event.key === 'k') this.selection.load.set(ids[Math.max(0, here - 1)] ?? null);
     else if (event.key === 'Enter' && here >= 0 && event.target === document.body) document.getElementById(`load-${ids[here]}`)?.focus();

@@ -70,6 +70,6 @@ describe('pictures', () => {
     const svg = (fixture.nativeElement as HTMLElement).querySelector('svg')!;
     const heights = numbers(svg, '.bar', 'height').reduce((x, y) => x + y, 0);
     const sums = Array.from({ length: 24 }, (_, h) => a.day.hourlyW.reduce((s, row) => s + row[h]!, 0));
-    expect(heights).toBeCloseTo((164 * sums.reduce((x, y) => x + y, 0)) / Math.max(...sums), 0);
+    expect(heights).toBeCloseTo((116 * sums.reduce((x, y) => x + y, 0)) / Math.max(...sums), 0);
   });
 });

@@ -50,7 +50,7 @@ describe('the design service', () => {
   it('refuses what the schema is against, and changes nothing', () => {
     const message = service.edit('days', (d) => (d.brief.trip.days = 0));
     expect(message).toContain('days');
-    expect(service.design()!.brief.trip.days).toBe(4);
+    expect(service.design()!.brief.trip.days).toBe(6);
   });
 
   it('undoes and redoes, a burst in one field as one step', () => {

@@ -3,10 +3,14 @@ import { provideHttpClientTesting } from '@angular/common/http/testing';
 import { provideZonelessChangeDetection, signal, type Type } from '@angular/core';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { assess, type Assessment, DEMO_JOBS, type Design, editDesign, patchBetween, SHIPPED_CATALOGUE } from '@meridex/core';
+import { assess, type Assessment, climateOf, DEMO_JOBS, type Design, editDesign, jobOfDesign, type ManyTrips, patchBetween, readTally, runMany, SHIPPED_CATALOGUE } from '@meridex/core';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
+import { type LongRun, LongTripsService } from '../services/long-trips.service';
+import { OutlookService } from '../services/outlook.service';
 import { RecordService, type Reading } from '../services/record.service';
+import { TripsService } from '../services/trips.service';
+import { answerOutlook, type OutlookAsk } from '../workers/answers';
 
 /** A design in memory that is assessed at each edit: the real services' face, without worker and server. */
 export class Bench {
@@ -68,6 +72,56 @@ export class Bench {
   }
 }
 
+/** Answers like the worker's, at once and on the page. */
+class OutlookAtOnce {
+  readonly trouble = signal<string | null>(null);
+  readonly asked: OutlookAsk['what'][] = [];
+
+  ask(ask: OutlookAsk): Promise<unknown> {
+    this.asked.push(ask.what);
+    return Promise.resolve(answerOutlook(ask));
+  }
+}
+
+/** A few trips, run at once. */
+class TripsAtOnce {
+  readonly wanted = signal(60);
+  readonly progress = signal(0);
+  readonly running = signal(false);
+  readonly result = signal<ManyTrips | null>(null);
+  readonly trouble = signal<string | null>(null);
+  stopped = 0;
+
+  run(design: Design, oneByOne: boolean): void {
+    const job = jobOfDesign(design, SHIPPED_CATALOGUE, { stepS: 900, oneByOne });
+    this.result.set(job && readTally(runMany(job, { seed: 1, from: 0, to: 60, meanClearness: climateOf(design.brief.trip).clearness })));
+  }
+
+  stop(): void {
+    this.stopped++;
+  }
+}
+
+/** No server behind it. */
+class NoLongTrips {
+  readonly run = signal<LongRun | null>(null);
+  readonly trouble = signal<string | null>(null);
+  readonly started: number[] = [];
+
+  open(): Promise<void> {
+    return Promise.resolve();
+  }
+
+  start(_jobId: string, trips: number): Promise<void> {
+    this.started.push(trips);
+    return Promise.resolve();
+  }
+
+  stop(): Promise<void> {
+    return Promise.resolve();
+  }
+}
+
 export interface OnBench<T> {
   readonly fixture: ComponentFixture<T>;
   readonly element: HTMLElement;
@@ -87,12 +141,16 @@ export async function onBench<T>(component: Type<T>, job: string, change: (d: De
   TestBed.configureTestingModule({
     providers: [
       provideZonelessChangeDetection(),
-      provideRouter([]),
+      // Wherever a component leads, it stays where it is.
+      provideRouter([{ path: '**', children: [] }]),
       provideHttpClient(),
       provideHttpClientTesting(),
       { provide: DesignService, useValue: bench },
       { provide: AssessmentService, useValue: bench },
       { provide: RecordService, useValue: bench },
+      { provide: OutlookService, useClass: OutlookAtOnce },
+      { provide: TripsService, useClass: TripsAtOnce },
+      { provide: LongTripsService, useClass: NoLongTrips },
     ],
   });
   const fixture = TestBed.createComponent(component);

@@ -1,0 +1,106 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { ActivatedRoute, Router } from '@angular/router';
+import {
+  ahDayOf,
+  applyTalk,
+  figure,
+  type LibraryItem,
+  LOAD_LIBRARY,
+  REGIONS,
+  SHELVES,
+  SHIPPED_CATALOGUE,
+  type SupplyDraft,
+  type Talk,
+  talkOf,
+  USES,
+  type Use,
+  USUAL_WISHES,
+  VEHICLE_KINDS,
+  VEHICLE_TEMPLATES,
+  type VehicleKind,
+} from '@meridex/core';
+import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
+import { Choice } from '../fields/choice';
+import { NumberField } from '../fields/number-field';
+import { DesignService } from '../services/design.service';
+import { OutlookService } from '../services/outlook.service';
+import { MAINS_NIGHTS, MONTH_NAMES } from './words';
+
+/** A short talk: ten answers, with the three drafts they lead to worked out as they are given. */
+@Component({
+  selector: 'mx-talk',
+  imports: [FormsModule, NzCheckboxModule, Choice, NumberField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './talk.html',
+  styleUrl: './talk.less',
+})
+export class TalkSheet {
+  private readonly designs = inject(DesignService);
+  protected readonly outlook = inject(OutlookService);
+  private readonly router = inject(Router);
+  private readonly route = inject(ActivatedRoute);
+  protected readonly talk = signal<Talk>(talkOf(this.designs.design()!));
+  protected readonly drafts = signal<readonly SupplyDraft[]>([]);
+  protected readonly figure = figure;
+  protected readonly kinds = VEHICLE_KINDS;
+  protected readonly kindWords = (k: VehicleKind): string => VEHICLE_TEMPLATES[k].name;
+  protected readonly varies = ['variable', 'fixed'] as const;
+  protected readonly uses = USES;
+  protected readonly months = MONTH_NAMES.map((_, i) => i + 1);
+  protected readonly monthWords = (m: number): string => MONTH_NAMES[m - 1]!;
+  protected readonly regions = REGIONS.map((r) => r.id);
+  protected readonly regionWords = (id: string): string => REGIONS.find((r) => r.id === id)?.name ?? id;
+  protected readonly nights = MAINS_NIGHTS;
+  protected readonly shelves = SHELVES.map((shelf) => ({ shelf, items: LOAD_LIBRARY.filter((i) => i.shelf === shelf) }));
+  protected readonly wished = computed(() => new Map(this.talk().wishes.map((w) => [w.id, w])));
+  protected readonly wishedItems = computed(() => LOAD_LIBRARY.filter((i) => this.wished().has(i.id)));
+  protected readonly hasLoads = computed(() => Object.keys(this.designs.design()!.loads).length > 0);
+  protected readonly ahDay = computed(() => ahDayOf(this.talk()));
+
+  protected batteryName(d: SupplyDraft): string {
+    const part = SHIPPED_CATALOGUE.find('battery', d.design.supply.battery.part);
+    return part ? `${part.capacityAh} Ah` : '–';
+  }
+
+  constructor() {
+    effect((onCleanup) => {
+      const [design, talk] = [this.designs.design(), this.talk()];
+      if (!design || !talk.wishes.length) return this.drafts.set([]);
+      const timer = setTimeout(() => void this.outlook.ask({ what: 'talk', design, talk }).then((d) => d && this.talk() === talk && this.drafts.set(d)), 250);
+      onCleanup(() => clearTimeout(timer));
+    });
+  }
+
+  protected set(change: Partial<Talk>): void {
+    this.talk.update((t) => ({ ...t, ...change }));
+  }
+
+  protected setUse(use: Use): void {
+    const wishes = USUAL_WISHES[use].map((id) => ({ id, size: LOAD_LIBRARY.find((i) => i.id === id)?.size?.usual ?? null }));
+    this.set({ use, wishes, never: this.talk().never.filter((id) => USUAL_WISHES[use].includes(id)) });
+  }
+
+  protected wish(item: LibraryItem, wanted: boolean): void {
+    const { wishes, never } = this.talk();
+    this.set(wanted ? { wishes: [...wishes, { id: item.id, size: item.size?.usual ?? null }] } : { wishes: wishes.filter((w) => w.id !== item.id), never: never.filter((id) => id !== item.id) });
+  }
+
+  protected resize(id: string, size: number | null): void {
+    if (size !== null) this.set({ wishes: this.talk().wishes.map((w) => (w.id === id ? { ...w, size } : w)) });
+  }
+
+  protected mustStay(id: string, must: boolean): void {
+    this.set({ never: must ? [...this.talk().never, id] : this.talk().never.filter((n) => n !== id) });
+  }
+
+  /** Puts brief, loads and the sound draft's supply into the job, and goes to the three drafts. */
+  protected take(): void {
+    const sound = this.drafts().find((d) => d.tier === 'sound');
+    this.designs.edit('ten answers', (d) => {
+      const next = applyTalk(d, this.talk());
+      Object.assign(d, { brief: next.brief, loads: next.loads, places: next.places, supply: sound ? structuredClone(sound.design.supply) : next.supply });
+    });
+    void this.router.navigate(['../../supply/drafts'], { relativeTo: this.route });
+  }
+}

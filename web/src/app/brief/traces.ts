@@ -1,0 +1,77 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import type { Trace } from '@meridex/core';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import { NzSelectModule } from 'ng-zorro-antd/select';
+import { NamedSelect } from '../fields/named-select';
+import { NumberField } from '../fields/number-field';
+import { AssessmentService } from '../services/assessment.service';
+import { DesignService } from '../services/design.service';
+import { nextOrder } from './existing';
+
+const NEW: Omit<Trace, 'order'> = { colour: '', from: '', to: '', live: 'not tested', areaMm2: null, lengthM: null, fuseA: null, verdict: 'undecided', run: null };
+
+/** The loom, wire by wire as it was traced; a kept one can serve a run of the plan, with its own length and size. */
+@Component({
+  selector: 'mx-traces',
+  imports: [FormsModule, NzInputModule, NzSelectModule, NamedSelect, NumberField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './traces.html',
+  styles: `
+    .head {
+      display: flex;
+      justify-content: space-between;
+      align-items: center;
+    }
+    nz-select {
+      width: 100%;
+    }
+    td {
+      padding: 3px 3px !important;
+    }
+    input {
+      padding: 2px 6px;
+    }
+    .n {
+      width: 76px;
+    }
+    .s {
+      width: 108px;
+    }
+  `,
+})
+export class TracesTable {
+  protected readonly designs = inject(DesignService);
+  private readonly assessments = inject(AssessmentService);
+  protected readonly lives = ['not tested', 'always', 'ignition on', 'accessory', 'lights on', 'never'] as const;
+  protected readonly verdicts = ['undecided', 'keep', 'remove'] as const;
+  protected readonly runs = computed(() => this.assessments.assessment()!.runs.map((r) => ({ id: r.spec.id, name: `${r.spec.number} ${r.spec.name}` })));
+  protected readonly wires = computed(() =>
+    Object.entries(this.designs.design()!.brief.traces)
+      .sort(([, a], [, b]) => a.order - b.order)
+      .map(([id, t]) => ({ id, t })),
+  );
+
+  protected add(): void {
+    this.designs.edit('traced wire', (d) => (d.brief.traces[crypto.randomUUID().slice(0, 8)] = { ...NEW, order: nextOrder(d.brief.traces) }));
+  }
+
+  protected change(id: string, label: string, change: Partial<Trace>): void {
+    this.designs.edit(label, (d) => {
+      const wire = d.brief.traces[id];
+      if (wire) Object.assign(wire, change);
+    });
+  }
+
+  /** The wire serves a run: the run takes its measured length and size, and says no more than was measured. */
+  protected serve(id: string, t: Trace, run: string | null): void {
+    this.designs.edit(run ? 'traced wire serves a run' : 'traced wire serves nothing', (d) => {
+      Object.assign(d.brief.traces[id]!, { run, ...(run ? { verdict: 'keep' } : {}) });
+      if (run) d.runs[run] = { ...d.runs[run], ...(t.lengthM === null ? {} : { outM: t.lengthM }), ...(t.areaMm2 === null ? {} : { areaMm2: t.areaMm2 }) };
+    });
+  }
+
+  protected remove(id: string): void {
+    this.designs.edit('traced wire off the list', (d) => delete d.brief.traces[id]);
+  }
+}

@@ -1,0 +1,102 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { type Brief, climateOf, type Design, figure, REGIONS, TRACE_VOLTS, type TraceVolts, type Trip, tripDays, USES, VEHICLE_KINDS, VEHICLE_TEMPLATES, type VehicleKind } from '@meridex/core';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import { Choice } from '../fields/choice';
+import { NumberField } from '../fields/number-field';
+import { TripDays } from '../pictures/trip-days';
+import { VehiclePicture } from '../pictures/vehicle-picture';
+import { AssessmentService } from '../services/assessment.service';
+import { DesignService } from '../services/design.service';
+import { MAINS_NIGHTS, MONTH_NAMES } from './words';
+
+type Way = Design['settings'];
+
+/** Customer, vehicle, trip and the workshop's way, field by field. */
+@Component({
+  selector: 'mx-vehicle-sheet',
+  imports: [FormsModule, NzInputModule, Choice, NumberField, TripDays, VehiclePicture],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './vehicle.html',
+  styleUrl: './vehicle.less',
+})
+export class VehicleSheet {
+  protected readonly designs = inject(DesignService);
+  protected readonly assessments = inject(AssessmentService);
+  protected readonly figure = figure;
+  protected readonly brief = computed(() => this.designs.design()!.brief);
+  protected readonly settings = computed(() => this.designs.design()!.settings);
+  protected readonly climate = computed(() => climateOf(this.brief().trip));
+  protected readonly days = computed(() => tripDays(this.brief().trip));
+  protected readonly kinds = VEHICLE_KINDS;
+  protected readonly kindWords = (k: VehicleKind): string => VEHICLE_TEMPLATES[k].name;
+  protected readonly uses = USES;
+  protected readonly volts = [12, 24] as const;
+  protected readonly inVolts = (v: number): string => `${v} V`;
+  protected readonly varies = ['variable', 'fixed'] as const;
+  protected readonly variesWords = (v: string): string => (v === 'variable' ? 'variable (smart)' : 'fixed');
+  protected readonly months = MONTH_NAMES.map((_, i) => i + 1);
+  protected readonly monthWords = (m: number): string => MONTH_NAMES[m - 1]!;
+  protected readonly regions = [null, ...REGIONS.map((r) => r.id)];
+  protected readonly regionWords = (id: string | null): string => REGIONS.find((r) => r.id === id)?.name ?? 'typed by hand';
+  protected readonly nights = MAINS_NIGHTS;
+  protected readonly series = ['metric', 'gauge'] as const;
+  protected readonly seriesWords = (s: Way['series']): string => (s === 'metric' ? 'mm²' : 'gauge (B&S = AWG)');
+  protected readonly coppers = [false, true] as const;
+  protected readonly copperWords = (tinned: boolean): string => (tinned ? 'tinned' : 'plain');
+  protected readonly insulations = [70, 90, 105, 125] as const;
+  protected readonly inC = (c: number): string => `${c} °C`;
+  protected readonly drops = ['by purpose', '5 % everywhere'] as const;
+  protected readonly charts = ['rested', 'loaded'] as const;
+  protected readonly chartWords = (c: Way['voltsChart']): string => (c === 'rested' ? 'rested four hours' : 'lightly loaded, 0.2 V lower');
+  protected readonly measuredFields = [
+    { key: 'coldIdleV', name: 'Idle, just started' },
+    { key: 'cruiseV', name: 'Cruising' },
+    { key: 'overrunV', name: 'Overrun' },
+    { key: 'warmIdleV', name: 'Idle, warm' },
+  ] as const satisfies readonly { key: keyof TraceVolts; name: string }[];
+
+  protected setWay(change: Partial<Way>): void {
+    this.designs.edit('the workshop’s way', (d) => Object.assign(d.settings, change));
+  }
+
+  protected set<K extends keyof Brief>(key: K, value: Brief[K], label: string): void {
+    this.designs.edit(label, (d) => (d.brief[key] = value));
+  }
+
+  protected setKind(kind: VehicleKind): void {
+    this.designs.edit(`vehicle to ${VEHICLE_TEMPLATES[kind].name}`, (d) => {
+      d.brief.vehicleKind = kind;
+      // Zones are the old vehicle's own; the gear goes to its usual places in the new one.
+      d.places = {};
+    });
+  }
+
+  protected setAlternator(change: Partial<Brief['alternator']>): void {
+    this.designs.edit('alternator', (d) => Object.assign(d.brief.alternator, change));
+  }
+
+  protected setMeasured(key: keyof TraceVolts, volts: number | null): void {
+    if (volts === null) return;
+    const { alternator, vehicleV } = this.brief();
+    const scale = vehicleV / 12;
+    const base = TRACE_VOLTS[alternator.voltage];
+    const usual: TraceVolts = { coldIdleV: base.coldIdleV * scale, cruiseV: base.cruiseV * scale, overrunV: base.overrunV * scale, warmIdleV: base.warmIdleV * scale };
+    this.setAlternator({ measured: { ...(alternator.measured ?? usual), [key]: volts } });
+  }
+
+  protected setTrip(change: Partial<Trip>): void {
+    this.designs.edit('trip', (d) => Object.assign(d.brief.trip, change));
+  }
+
+  protected setDay(change: { readonly day: number; readonly drivingH?: number; readonly mainsH?: number } | { readonly day: number; readonly reset: true }): void {
+    this.designs.edit(`day ${change.day} of the trip`, (d) => {
+      const key = String(change.day);
+      if ('reset' in change) delete d.brief.trip.dayEdits[key];
+      else {
+        const { day: _, ...hours } = change;
+        d.brief.trip.dayEdits[key] = { ...d.brief.trip.dayEdits[key], ...hours };
+      }
+    });
+  }
+}

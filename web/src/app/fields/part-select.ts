@@ -1,0 +1,41 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { type PartKind, SHIPPED_CATALOGUE } from '@meridex/core';
+import { NzSelectModule } from 'ng-zorro-antd/select';
+import { NamedSelect } from './named-select';
+
+/** A part of the catalogue, chosen by name; nothing where that is allowed. */
+@Component({
+  selector: 'mx-part',
+  imports: [FormsModule, NzSelectModule, NamedSelect],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="field">
+      <span class="name">{{ name() || label() }}</span>
+      <nz-select [nzAllowClear]="!needed()" [nzPlaceHolder]="none()" [attr.aria-label]="label()" [ngModel]="value()" (ngModelChange)="valueChange.emit($event)">
+        @for (p of parts(); track p.id) {
+          <nz-option [nzValue]="p.id" [nzLabel]="p.name" />
+        }
+      </nz-select>
+    </div>
+  `,
+  styles: `
+    :host {
+      display: block;
+      min-width: 0;
+    }
+    nz-select {
+      width: 100%;
+    }
+  `,
+})
+export class PartSelect {
+  readonly kind = input.required<PartKind>();
+  readonly label = input.required<string>();
+  readonly name = input('');
+  readonly none = input('none');
+  readonly needed = input(false);
+  readonly value = input.required<string | null>();
+  readonly valueChange = output<string | null>();
+  protected readonly parts = computed(() => SHIPPED_CATALOGUE.ofKind(this.kind()));
+}

@@ -1,0 +1,54 @@
+import { type Failure, figure, type Help, type Helps, type ManyTrips } from '@meridex/core';
+
+const list = (names: readonly string[]): string => (names.length > 1 ? `${names.slice(0, -1).join(', ')} or the ${names.at(-1)}` : (names[0] ?? ''));
+
+/** "day 3, 5:00". */
+export function momentWords(atH: number): string {
+  return `day ${Math.floor(atH / 24) + 1}, ${Math.floor(atH % 24)}:00`;
+}
+
+/** What many trips say, as one would say it to the customer. */
+export function tripsWords(m: ManyTrips, critical: readonly string[]): { readonly mark: 'holds' | 'look' | 'stop'; readonly say: string; readonly more: string } {
+  const reserve = m.meanBelowReserveH > 0.05 ? `On average ${figure(m.meanBelowReserveH, 1)} h of the trip lie below the reserve.` : 'The reserve is not touched on average.';
+  const lowest = `The lowest of all trips was ${figure(100 * m.lowestSoc, 0)} %.`;
+  if (!critical.length)
+    return { mark: m.meanBelowReserveH > 0.05 ? 'look' : 'holds', say: 'No load is marked as one that must never go off.', more: `${reserve} ${lowest} Mark it under Loads to be told its chance.` };
+  const names = list(critical);
+  if (!m.off) return { mark: 'holds', say: `In ${m.trips} trips the ${names} never went off.`, more: `${reserve} ${lowest}` };
+  const times = Math.round(m.chanceOff * m.trips);
+  const cold = m.off.lockedH >= 6 ? `, the bank too cold or hot to charge for ${figure(m.off.lockedH, 0)} h of such a trip` : '';
+  const dull = m.off.dullDays >= 0.5 ? `, after ${figure(m.off.dullDays, 1)} dull days` : '';
+  return {
+    mark: m.chanceOff > 0.05 ? 'stop' : 'look',
+    say: `In ${times} of ${m.trips} trips the ${names} goes off (${figure(100 * m.chanceOff, 1)} %).`,
+    more: `Mostly on day ${m.off.day}, about ${m.off.hour}:00${dull}${cold}: ${m.off.cause}. ${reserve}`,
+  };
+}
+
+function gain(h: Help, helps: Helps): string {
+  const { now } = helps;
+  if (now.chanceOff > 0) return `going off ${figure(100 * now.chanceOff, 0)} → ${figure(100 * h.after.chanceOff, 0)} % of trips`;
+  if (now.belowReserveH > 0.05) return `below the reserve ${figure(now.belowReserveH, 1)} → ${figure(h.after.belowReserveH, 1)} h`;
+  return `a dull trip’s lowest ${figure(100 * now.low, 0)} → ${figure(100 * h.after.low, 0)} %`;
+}
+
+/** What a change brings and costs. */
+export function changeWords(h: Help, helps: Helps): string {
+  const costs = h.price > 0 ? `, ${figure(h.price, 0)} and ${figure(h.kg, 1)} kg more` : '';
+  return `${gain(h, helps)}${costs}`;
+}
+
+/** The one line: what single change helps most. */
+export function helpWords(helps: Helps): string {
+  const best = helps.changes[0];
+  if (!best) return 'Nothing that was tried makes this trip any safer.';
+  return `${best.what.charAt(0).toUpperCase()}${best.what.slice(1)} helps most: ${changeWords(best, helps)}.`;
+}
+
+/** What a failure does, in a line. */
+export function failureWords(f: Failure): string {
+  const carried = f.carriedBy.length ? `carried by ${f.carriedBy.map((c) => `${c.what} (${figure(c.ah, 0)} Ah)`).join(', ')}` : 'nothing carries them';
+  if (f.firstOffAtH === null) return `stays on to the end, ${carried}; lowest ${figure(100 * f.lowestSoc, 0)} %`;
+  if (f.firstOffAtH === 0) return 'off at once; nothing carries them';
+  return `off from ${momentWords(f.firstOffAtH)}, for ${figure(f.offH, 0)} h; until then ${carried}`;
+}

@@ -1,0 +1,38 @@
+import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import { SHIPPED_CATALOGUE, type Supply } from '@meridex/core';
+import { FormsModule } from '@angular/forms';
+import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
+import { Choice } from '../fields/choice';
+import { NumberField } from '../fields/number-field';
+import { PartSelect } from '../fields/part-select';
+import { AlternatorTrace } from '../pictures/alternator-trace';
+import { Mark } from '../pictures/mark';
+import { SupplyPanel } from './panel';
+
+/** Charge from the vehicle: isolation with its reasons, the alternator's volts and budget, the charger behind its feed. */
+@Component({
+  selector: 'mx-vehicle-panel',
+  imports: [FormsModule, NzCheckboxModule, Choice, NumberField, PartSelect, AlternatorTrace, Mark],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './vehicle-panel.html',
+  styleUrl: './panel.less',
+})
+export class VehiclePanel extends SupplyPanel {
+  protected readonly ways = ['dcdc', 'isolator', 'none'] as const;
+  protected readonly wayWords = (w: Supply['isolation']): string => ({ dcdc: 'DC-DC charger', isolator: 'voltage-sensing isolator', none: 'no charging from the vehicle' })[w];
+  protected readonly triggers = ['ignition wire', 'volts', 'always-live wire'] as const;
+  protected readonly triggerWords = (t: Supply['trigger']): string => ({ 'ignition wire': 'engine-live wire', volts: 'by volts', 'always-live wire': 'always-live wire' })[t];
+  protected readonly inputs = computed(() => this.assessments.assessment()!.chargerInputs);
+
+  protected halfable(): boolean {
+    return SHIPPED_CATALOGUE.find('dcdc', this.s().dcdc)?.halfPower ?? false;
+  }
+
+  protected setIsolation(isolation: Supply['isolation']): void {
+    this.set(`to ${this.wayWords(isolation)}`, {
+      isolation,
+      ...(isolation === 'dcdc' ? { dcdc: this.s().dcdc ?? 'dcdc-25-dual' } : {}),
+      ...(isolation === 'isolator' ? { isolator: this.s().isolator ?? 'iso-140' } : {}),
+    });
+  }
+}

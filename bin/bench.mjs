@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { Worker } from 'node:worker_threads';
+import { tsImport } from 'tsx/esm/api';
 import { build } from './build.mjs';
 import { needModules } from './lib/packages.mjs';
 import { ROOT } from './lib/run.mjs';
@@ -8,7 +10,9 @@ import { say } from './lib/say.mjs';
 // How long the heavy things take: medians of many runs on this machine, against what is wanted.
 needModules();
 build();
-const { assess, circuitSchema, DEMO_JOBS, SHIPPED_CATALOGUE, simulateTrip, solveCircuit, tripInputSchema } = await import(join(ROOT, 'core/dist/index.js'));
+const { assess, AS_IT_IS, circuitSchema, DEMO_JOBS, jobOf, SHIPPED_CATALOGUE, simulateTrip, simulateWhatIf, solveCircuit, threeDrafts, tripInputSchema, whatHelps } = await import(
+  join(ROOT, 'core/dist/index.js')
+);
 
 function median(run, rounds) {
   for (let i = 0; i < Math.ceil(rounds / 4); i++) run();
@@ -35,10 +39,51 @@ const sixty = sixtyCircuits(largest.design);
 const circuit = circuitSchema.parse(JSON.parse(readFileSync(join(ROOT, 'core/vectors/network/16-large-200-nodes.json'), 'utf8')));
 const trip = tripInputSchema.parse({ ...JSON.parse(readFileSync(join(ROOT, 'core/vectors/trips.json'), 'utf8')).cases[1].input, days: 14, stepS: 60, clearness: null });
 
+// A thousand trips of a demo job's kind, shared out to two workers as the page does it.
+const TRIPS = 1000;
+const manyJob = jobOf(trip);
+const SHARE = `
+  const { parentPort, workerData } = require('node:worker_threads');
+  import(workerData.core).then(({ runMany }) => {
+    runMany(workerData.job, { seed: 1, from: 0, to: 20, meanClearness: 0.6 });
+    parentPort.postMessage('warm');
+    parentPort.on('message', ([from, to]) => {
+      runMany(workerData.job, { seed: 1, from, to, meanClearness: 0.6 });
+      parentPort.postMessage('done');
+    });
+  });`;
+const heard = (worker) => new Promise((resolve) => worker.once('message', resolve));
+async function thousandTrips(rounds) {
+  const crew = [0, 1].map(() => new Worker(SHARE, { eval: true, workerData: { core: join(ROOT, 'core/dist/index.js'), job: manyJob } }));
+  await Promise.all(crew.map(heard));
+  const times = [];
+  for (let n = 0; n < rounds; n++) {
+    const from = performance.now();
+    await Promise.all(
+      crew.map((worker, w) => {
+        worker.postMessage([(w * TRIPS) / 2, ((w + 1) * TRIPS) / 2]);
+        return heard(worker);
+      }),
+    );
+    times.push(performance.now() - from);
+  }
+  await Promise.all(crew.map((worker) => worker.terminate()));
+  return times.sort((a, b) => a - b)[rounds >> 1];
+}
+const { plainTrip } = await tsImport('../core/src/testing/plain-trip.ts', import.meta.url);
+const oneTrip = median(() => simulateTrip(trip), 60);
+const plain = median(() => plainTrip(trip), 5);
+const winter = DEMO_JOBS.find((j) => j.key === 'survey').design;
+
 const rows = [
   [`assess, largest demo job (${largest.runs} runs)`, median(() => assess(largest.design, SHIPPED_CATALOGUE), 60), 16],
   [`assess, ${assess(sixty, SHIPPED_CATALOGUE).runs.length} runs`, median(() => assess(sixty, SHIPPED_CATALOGUE), 40), 16],
   ['solve, 200 nodes', median(() => solveCircuit(circuit), 400), 2],
-  ['trip, 14 days at 60 s', median(() => simulateTrip(trip), 100), 20],
+  ['trip, 14 days at 60 s', oneTrip, 20],
+  ['1000 trips × 14 days × 60 s, two workers', await thousandTrips(5), 1500],
+  ['a slider: the trip of a demo job', median(() => simulateWhatIf(winter, SHIPPED_CATALOGUE, { ...AS_IT_IS, sunTimes: 1.3 }), 40), 100],
+  ['three drafts of a demo job', median(() => threeDrafts(winter, SHIPPED_CATALOGUE), 7), 1000],
+  ['what helps, each change in 240 weathers', median(() => whatHelps(winter, SHIPPED_CATALOGUE), 3), 3000],
 ];
 for (const [name, ms, wanted] of rows) say(`${name.padEnd(44)} ${ms.toFixed(2).padStart(8)} ms   wanted < ${wanted} ms   ${(ms / wanted).toFixed(2)} of it`);
+say(`one trip, written with an object a step: ${plain.toFixed(1)} ms, ${(plain / oneTrip).toFixed(1)} times the flat loop`);

@@ -2,7 +2,25 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { signIn } from './workshop';
 
-const STAGES = ['brief', 'loads', 'supply', 'places', 'runs', 'protection', 'checks', 'order', 'fit', 'prove', 'hand-over', 'look-after'];
+const STAGES = [
+  'brief/talk',
+  'brief/vehicle',
+  'brief/existing',
+  'loads',
+  'supply/drafts',
+  'supply/feeds',
+  'supply/trip',
+  'supply/sheets',
+  'places',
+  'runs',
+  'protection',
+  'checks',
+  'order',
+  'fit',
+  'prove',
+  'hand-over',
+  'look-after',
+];
 
 for (const night of [false, true]) {
   test(`every view passes the automatic accessibility check, ${night ? 'night' : 'day'} view`, async ({ page }) => {

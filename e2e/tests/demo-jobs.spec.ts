@@ -1,7 +1,25 @@
 import { expect, test } from '@playwright/test';
 import { signIn } from './workshop';
 
-const STAGES = ['brief', 'loads', 'supply', 'places', 'runs', 'protection', 'checks', 'order', 'fit', 'prove', 'hand-over', 'look-after'];
+const STAGES = [
+  'brief/talk',
+  'brief/vehicle',
+  'brief/existing',
+  'loads',
+  'supply/drafts',
+  'supply/feeds',
+  'supply/trip',
+  'supply/sheets',
+  'places',
+  'runs',
+  'protection',
+  'checks',
+  'order',
+  'fit',
+  'prove',
+  'hand-over',
+  'look-after',
+];
 
 test('every stage of the six demo jobs opens without trouble, with sensible figures', async ({ page }) => {
   test.setTimeout(180_000);

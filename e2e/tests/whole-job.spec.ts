@@ -12,6 +12,7 @@ test('a new job from its brief to the pack on paper', async ({ page }) => {
     await page.getByLabel('Customer (organisation)').fill('Mallee Seed Library');
     await page.getByRole('button', { name: 'Open the job' }).click();
     await expect(page.getByRole('heading', { name: 'Brief' })).toBeVisible();
+    await page.getByRole('link', { name: 'Vehicle and trip' }).click();
   });
 
   await test.step('brief: numbers with units, and refusals that name the field', async () => {
@@ -28,7 +29,7 @@ test('a new job from its brief to the pack on paper', async ({ page }) => {
 
   await test.step('loads: pasted, refused in part, and edited in place', async () => {
     await stage(page, 'Loads');
-    await page.getByRole('button', { name: 'Paste from a spreadsheet' }).click();
+    await page.getByRole('button', { name: 'Paste a list' }).click();
     await page.getByLabel('Load list').fill('seed fridge\t45 W\t40 %\tall day\nbench lights\t20 W\t3 h\tevening\nlabel printer\tloud');
     await page.getByRole('button', { name: 'Take these loads' }).click();
     await expect(page.getByRole('alert')).toContainText('label printer');
@@ -53,6 +54,7 @@ test('a new job from its brief to the pack on paper', async ({ page }) => {
     await choose(page, 'Inverter', 'inverter 300 W');
     await expect(page.locator('.decision')).toContainText('Advised: DC-DC charger');
     await expect(page.locator('.reasons')).toContainText('alternator varies its volts');
+    await page.getByRole('link', { name: 'The trip' }).click();
     await expect(page.locator('mx-trip-band canvas')).toBeVisible();
   });
 

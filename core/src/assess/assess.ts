@@ -69,7 +69,7 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
     findings,
     open,
     order,
-    fit: fitSteps(gear, runs, licensed),
+    fit: fitSteps(gear, runs, supply.settings, licensed),
     prove: provePlan(design, catalogue, runs, settings.readings ?? {}),
     tellTales: tellTales(design, day, supply, runs, order.kg, open),
   };

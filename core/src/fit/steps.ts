@@ -3,12 +3,13 @@ import { studOf } from '../order/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
 import { figure, rating } from '../quantity/index.js';
 import type { SizedRun } from '../routes/index.js';
+import type { DeviceSetting } from '../supply/index.js';
 import { TORQUE_NM } from './torque.js';
 
 export interface FitStep {
   /** Stays the same while the step means the same, so that its tick stays. */
   readonly id: string;
-  readonly section: 'make safe' | 'place the gear' | 'pull and cut' | 'join and tighten' | 'first power';
+  readonly section: 'make safe' | 'place the gear' | 'pull and cut' | 'join and tighten' | 'settings' | 'first power';
   readonly text: string;
   readonly detail?: string;
   readonly caution?: string;
@@ -65,8 +66,21 @@ function pullStep(run: Fitted): FitStep {
   };
 }
 
+/** One step a device: everything to be set on it, in a line. */
+function settingSteps(settings: readonly DeviceSetting[]): FitStep[] {
+  return [...new Set(settings.map((s) => s.device))].map((device): FitStep => ({
+    id: `set-${device}`,
+    section: 'settings',
+    text: `Set the ${device}, and read it back`,
+    detail: settings
+      .filter((s) => s.device === device)
+      .map((s) => `${s.setting}: ${s.value}`)
+      .join(' · '),
+  }));
+}
+
 /** The build in an order that works at the vehicle: safe, place, pull, join, power. */
-export function fitSteps(gear: readonly Gear[], runs: readonly SizedRun[], licensed: boolean): FitStep[] {
+export function fitSteps(gear: readonly Gear[], runs: readonly SizedRun[], settings: readonly DeviceSetting[], licensed: boolean): FitStep[] {
   const fitted = runs.filter((r): r is Fitted => r.ok);
   const place = gear
     .filter((g) => g.role !== 'starting')
@@ -81,5 +95,5 @@ export function fitSteps(gear: readonly Gear[], runs: readonly SizedRun[], licen
   const mains: FitStep[] = licensed
     ? [{ id: 'power-licensed', section: 'first power', text: 'Have the 230 V side done and signed by the licensed electrician', caution: '230 V is not part of this list.' }]
     : [];
-  return [...SAFE, ...place, ...fitted.map(pullStep), ...fitted.flatMap(joinSteps), ...POWER, ...mains];
+  return [...SAFE, ...place, ...fitted.map(pullStep), ...fitted.flatMap(joinSteps), ...settingSteps(settings), ...POWER, ...mains];
 }

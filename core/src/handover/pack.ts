@@ -81,6 +81,14 @@ function loads(a: Assessment): PackTable {
   };
 }
 
+function settings(a: Assessment): PackTable {
+  return { title: 'Settings of every device', headings: ['Device', 'Setting', 'Set to'], rows: a.supply.settings.map((s) => [s.device, s.setting, s.value]), right: [] };
+}
+
+function watching(a: Assessment): PackTable {
+  return { title: 'What is watched', headings: ['Quantity', 'Instrument', 'Range', 'Seen'], rows: a.supply.watched.map((w) => [w.quantity, w.instrument, w.range, w.seenAt]), right: [] };
+}
+
 /** The content of the hand-over pack, ready to be set on paper. */
 export function handOverPack(design: Design, a: Assessment, vehicleName: string, taken: Readonly<Record<string, PackReading>>): Pack {
   const { supply, day } = a;
@@ -99,7 +107,7 @@ export function handOverPack(design: Design, a: Assessment, vehicleName: string,
       ['Lasts without sun or driving', Number.isFinite(supply.daysAlone) ? `${figure(supply.daysAlone, 1)} days` : 'no loads'],
       ...supply.charging.map((c): [string, string] => [`To full while ${c.from === 'mains' ? 'on mains' : 'driving'}`, `${figure(c.hours, 1)} h at ${c.chargerA} A`]),
     ],
-    tables: [loads(a), circuits(a), fuses(a), readings(a, taken)],
+    tables: [loads(a), circuits(a), fuses(a), settings(a), watching(a), readings(a, taken)],
     openFindings: a.open.map((f) => `${f.severity === 'stop' ? 'Stop' : 'Look'}: ${inWords(f).say} ${inWords(f).fix}`),
     accepted: a.findings.filter((f) => design.accepted[f.key]).map((f) => `${inWords(f).say} Accepted by ${design.accepted[f.key]!.by}: ${design.accepted[f.key]!.reason}`),
     cautions: CAUTIONS,

@@ -168,21 +168,24 @@ export function threeDrafts(design: Design, catalogue: Catalogue): readonly Supp
     .filter((d) => bankOf(d, catalogue) !== null)
     .map((d) => ({ d, ...priced(d, catalogue), holds: holds(d, catalogue), alone: figuresOf(d, catalogue).daysAlone }))
     .sort((a, b) => a.price - b.price);
-  let [dearest, alone] = [0, 0];
+  let [dearest, alone, low] = [0, 0, 0];
+  const dull = dullClearness(base);
   return TIERS.map((tier) => {
     const ask = ASKS[tier];
-    const sky = ask.weather === 'mean' ? clearness : dullClearness(base);
+    const sky = ask.weather === 'mean' ? clearness : dull;
     let best: { readonly d: Design; readonly low: number; readonly price: number } | null = null;
     for (const o of options) {
       if (!o.holds || o.price < STEP_UP * dearest) continue;
-      const low = lowest(o.d, catalogue, sky, ask.growth);
+      const reached = lowest(o.d, catalogue, sky, ask.growth);
       const reserve = 1 - bankOf(o.d, catalogue)!.usableShare;
-      const stands = low >= reserve - 1e-9 && o.alone >= Math.max(ask.daysAlone, alone);
+      // A roomier draft is in nothing behind the one before it.
+      const stands = reached >= reserve - 1e-9 && o.alone >= Math.max(ask.daysAlone, alone) && lowest(o.d, catalogue, dull, 1) >= low;
       if (stands) {
-        [dearest, alone] = [o.price, o.alone];
-        return describe(tier, o.d, catalogue, true);
+        const draft = describe(tier, o.d, catalogue, true);
+        [dearest, alone, low] = [o.price, o.alone, draft.lowDull];
+        return draft;
       }
-      if (!best || low > best.low) best = { d: o.d, low, price: o.price };
+      if (!best || reached > best.low) best = { d: o.d, low: reached, price: o.price };
     }
     dearest = Math.max(dearest, best?.price ?? 0);
     return describe(tier, best?.d ?? options.at(-1)?.d ?? base, catalogue, false);

@@ -1,4 +1,5 @@
 import { figure } from '../quantity/index.js';
+import { dayOfTrip } from '../trip/index.js';
 import type { Rule } from './rule.js';
 
 export const tripRunsLow: Rule = {
@@ -14,11 +15,11 @@ export const tripRunsLow: Rule = {
         {
           at: { stage: 'supply', about: 'house' },
           severity: 'stop' as const,
-          values: { off: figure(trip.criticalOffH, 1), low: figure(100 * trip.minSoc, 0), day: Math.floor(trip.minSocAtH / 24) + 1, reserve: Math.round(100 * reserve) },
+          values: { off: figure(trip.criticalOffH, 1), low: figure(100 * trip.minSoc, 0), day: dayOfTrip(trip.minSocAtH), reserve: Math.round(100 * reserve) },
         },
       ];
     return trip.minSoc < reserve - 1e-9
-      ? [{ at: { stage: 'supply', about: 'house' }, values: { off: 0, low: figure(100 * trip.minSoc, 0), day: Math.floor(trip.minSocAtH / 24) + 1, reserve: Math.round(100 * reserve) } }]
+      ? [{ at: { stage: 'supply', about: 'house' }, values: { off: 0, low: figure(100 * trip.minSoc, 0), day: dayOfTrip(trip.minSocAtH), reserve: Math.round(100 * reserve) } }]
       : [];
   },
   say: (v) =>

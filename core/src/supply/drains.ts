@@ -39,20 +39,22 @@ function chargerDrain(design: Design, catalogue: Catalogue, bank: Bank | null): 
   });
 }
 
-function isolatorDrain(design: Design, isolator: PartOf<'isolator'> | null): readonly Drain[] {
-  if (design.supply.isolation !== 'isolator' || !isolator) return [];
-  const amps = 0.03;
-  return [{ path: `isolator closed until ${isolator.openV} V: house loads draw on both batteries for the first while`, amps, days: Infinity, stopsBy: `opening at ${isolator.openV} V` }];
+/** A closed isolator leaves both batteries on the house loads until their volts open it. */
+function isolatorDrain(design: Design, isolator: PartOf<'isolator'> | null, bank: Bank | null, houseA: number): readonly Drain[] {
+  const { supply } = design;
+  if (supply.isolation !== 'isolator' || !isolator || !bank) return [];
+  const amps = (houseA * supply.startingAh) / (supply.startingAh + bank.capacityAh);
+  return [{ path: `isolator closed until ${isolator.openV} V: its share of the house loads`, amps, days: Infinity, stopsBy: `opening at ${isolator.openV} V` }];
 }
 
-/** Every path by which the starting battery empties, the fastest first. */
-export function engineOffDrains(design: Design, catalogue: Catalogue, bank: Bank | null): readonly Drain[] {
+/** Every path by which the starting battery empties, the fastest first; `houseA` is what the house side draws on average when parked. */
+export function engineOffDrains(design: Design, catalogue: Catalogue, bank: Bank | null, houseA: number): readonly Drain[] {
   const own = design.supply.parkedMa / 1000;
   const isolator = catalogue.find('isolator', design.supply.isolator);
   const list: Drain[] = [
     { path: 'the vehicle’s own clocks, alarms and sockets', amps: own, days: drainDays(design.supply.startingAh, own), stopsBy: 'nothing' },
     ...chargerDrain(design, catalogue, bank),
-    ...isolatorDrain(design, isolator),
+    ...isolatorDrain(design, isolator, bank, houseA),
   ];
   return list.sort((a, b) => a.days - b.days);
 }

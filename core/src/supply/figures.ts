@@ -115,7 +115,7 @@ export function supplyFigures(design: Design, catalogue: Catalogue, day: DayFigu
   const usableAh = (bank?.usableAh ?? 0) + (second?.usableAh ?? 0);
   const sunW = array ? offeredDayW(array, true) : [];
   const mostW = bank && array?.maxA ? array.maxA * bank.absorptionV : Infinity;
-  const drains = engineOffDrains(design, catalogue, bank);
+  const drains = engineOffDrains(design, catalogue, bank, parkedAhDay / 24);
   const chargers = bank ? chargersOf(design, catalogue, bank, array) : [];
   return {
     bank,

@@ -4,4 +4,4 @@ export { addTallies, emptyTally, type ManyTrips, readTally, runMany, type Share,
 export { planTrip } from './plan.js';
 export { type DayOffer, HEAVY_W, shareInside } from './profile.js';
 export { type Cause, runTrip, tripLog } from './run.js';
-export { jobOf, simulateJob, simulateTrip, type TripResult } from './simulate.js';
+export { dayOfTrip, jobOf, simulateJob, simulateTrip, type TripResult } from './simulate.js';

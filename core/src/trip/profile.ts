@@ -37,28 +37,65 @@ export const HEAVY_W = 300;
 /** An hour's share of such a load is drawn in one go at the start of each hour. */
 const heavyShare = (load: TripLoad, h0: number, h1: number): number => {
   const hour = Math.floor(h0 + 1e-9);
-  return shareInside([[hour, hour + load.duty]], h0, h1) * (shareInside(load.hours, h0, h1) > 0 ? 1 : 0);
+  return shareInside([[hour, hour + load.duty]], h0, h1);
 };
+
+/** Hours of each step that lie inside the spans, written into `into`; only the steps that a span touches are visited. */
+function hoursInside(spans: readonly Span[], stepS: number, into: Float64Array): void {
+  into.fill(0);
+  const k = stepS / 3600;
+  for (const [a, b] of spans) {
+    const last = Math.min(into.length - 1, Math.ceil(b / k));
+    for (let s = Math.max(0, Math.floor(a / k) - 1); s <= last; s++) {
+      const h0 = (s * stepS) / 3600;
+      into[s]! += Math.max(0, Math.min(b, h0 + k) - Math.max(a, h0));
+    }
+  }
+}
+
+const isHeavy = (l: TripLoad): boolean => l.kind === 'power' && l.value >= HEAVY_W && l.duty < 1;
+
+/** Loads with the same hours together: their means are laid out once. */
+function alike(loads: readonly TripLoad[]): readonly { readonly hours: readonly Span[]; readonly loads: TripLoad[] }[] {
+  const groups = new Map<string, { hours: readonly Span[]; loads: TripLoad[] }>();
+  for (const load of loads) {
+    const key = load.hours.join(';');
+    const group = groups.get(key);
+    if (group) group.loads.push(load);
+    else groups.set(key, { hours: load.hours, loads: [load] });
+  }
+  return [...groups.values()];
+}
 
 /** Lays a day out in steps. `oneByOne` draws heavy, short loads at full power for their share of each hour instead of by their mean. */
 export function dayProfile(day: DayOffer, stepS: number, oneByOne = false): DayProfile {
   const steps = 86400 / stepS;
   const make = (): Float64Array => new Float64Array(steps);
   const p = { loadW: make(), loadA: make(), criticalShare: make(), alternatorA: make(), mainsA: make(), sunW: make() };
+  const inside = make();
   const k = stepS / 3600;
-  for (let s = 0; s < steps; s++) {
-    const h0 = (s * stepS) / 3600;
-    for (const load of day.loads) {
-      const share = shareInside(load.hours, h0, h0 + k);
-      const heavy = oneByOne && load.kind === 'power' && load.value >= HEAVY_W && load.duty < 1;
-      const mean = heavy ? load.value * heavyShare(load, h0, h0 + k) : load.value * load.duty * share;
-      if (load.kind === 'power') p.loadW[s]! += mean;
-      else p.loadA[s]! += mean;
-      if (load.critical && share > p.criticalShare[s]!) p.criticalShare[s] = share;
+  const hourOf = (s: number): number => (s * stepS) / 3600;
+  const width = (s: number): number => hourOf(s) + k - hourOf(s);
+  for (const group of alike(day.loads)) {
+    hoursInside(group.hours, stepS, inside);
+    const heavy = oneByOne ? group.loads.filter(isHeavy) : [];
+    const sum = (kind: TripLoad['kind']): number => group.loads.reduce((t, l) => t + (l.kind === kind && !heavy.includes(l) ? l.value * l.duty : 0), 0);
+    const [meanW, meanA, critical] = [sum('power'), sum('current'), group.loads.some((l) => l.critical)];
+    for (let s = 0; s < steps; s++) {
+      if (inside[s] === 0) continue;
+      const share = inside[s]! / width(s);
+      p.loadW[s]! += meanW * share + heavy.reduce((t, l) => t + l.value * heavyShare(l, hourOf(s), hourOf(s) + k), 0);
+      p.loadA[s]! += meanA * share;
+      if (critical && share > p.criticalShare[s]!) p.criticalShare[s] = share;
     }
-    if (day.alternatorA > 0) p.alternatorA[s] = day.alternatorA * shareInside(day.driveHours, h0, h0 + k);
-    if (day.mainsA > 0) p.mainsA[s] = day.mainsA * shareInside(day.mainsHours, h0, h0 + k);
-    if (day.sunWatts) p.sunW[s] = day.sunWatts[Math.floor(h0)]! * MPPT_YIELD;
   }
+  for (const [amps, hours, into] of [
+    [day.alternatorA, day.driveHours, p.alternatorA],
+    [day.mainsA, day.mainsHours, p.mainsA],
+  ] as const) {
+    hoursInside(hours, stepS, inside);
+    for (let s = 0; s < steps; s++) if (inside[s] !== 0) into[s] = (amps * inside[s]!) / width(s);
+  }
+  if (day.sunWatts) for (let s = 0; s < steps; s++) p.sunW[s] = day.sunWatts[Math.floor(hourOf(s))]! * MPPT_YIELD;
   return p;
 }

@@ -30,6 +30,11 @@ export interface TripResult {
   readonly hourlySoc: readonly number[];
 }
 
+/** Day of the trip, from 1, in which a step ended at so many hours since the start. @example dayOfTrip(144) // 6 */
+export function dayOfTrip(atH: number): number {
+  return Math.max(1, Math.ceil(atH / 24 - 1e-9));
+}
+
 const column = (p: TripPlan, log: TripLog, of: (typeof LEDGER)[number]): number[] => Array.from({ length: p.days }, (_, d) => log.ledger[d * LEDGER.length + LEDGER.indexOf(of)]!);
 
 const total = (p: TripPlan, log: TripLog, of: (typeof LEDGER)[number]): number => column(p, log, of).reduce((a, b) => a + b, 0);

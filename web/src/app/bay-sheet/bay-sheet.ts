@@ -62,7 +62,7 @@ export class BaySheet {
     }
     const day = this.promised();
     this.jobs.create(customer, day ? isoDay(day) : null).subscribe({
-      next: ({ id }) => void this.router.navigate(['/jobs', id, 'brief']),
+      next: ({ id }) => void this.router.navigate(['/jobs', id, 'brief', 'talk']),
       error: (error: HttpErrorResponse) => this.refused.set((error.error as { message?: string } | null)?.message ?? 'The server does not answer; the name stays here.'),
     });
   }

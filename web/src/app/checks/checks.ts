@@ -10,6 +10,9 @@ import { DesignService } from '../services/design.service';
 import { SelectionService } from '../services/selection.service';
 import { SessionService } from '../services/session.service';
 
+/** Sheet of a stage that mends what a finding is about, where it is not the first one. */
+const SHEET: Readonly<Record<string, string>> = { existing: 'existing', trace: 'existing' };
+
 /** Every rule in one list: what is found, why it matters, what to do, and what was accepted by whom. */
 @Component({
   selector: 'mx-checks',
@@ -51,7 +54,8 @@ export class ChecksStage {
   protected mend(f: Finding): void {
     if (f.at.about?.startsWith('load:')) this.selection.load.set(f.at.about.slice(5));
     else if (f.at.about) this.selection.run.set(f.at.about);
-    void this.router.navigate(['/jobs', this.designs.jobId(), f.at.stage]);
+    const sheet = SHEET[f.at.about?.split(':')[0] ?? ''];
+    void this.router.navigate(['/jobs', this.designs.jobId(), f.at.stage, ...(sheet ? [sheet] : [])]);
   }
 
   protected accept(f: Finding): void {

@@ -5,7 +5,7 @@ describe('the fit stage', () => {
   it('begins with making safe and ends with first power', async () => {
     const { element } = await onBench(FitStage, 'vet');
     const sections = [...element.querySelectorAll('h2')].map((h) => h.textContent!.trim().replace(/\s+\d+ of \d+$/, ''));
-    expect(sections).toEqual(['make safe', 'place the gear', 'pull and cut', 'join and tighten', 'first power']);
+    expect(sections).toEqual(['make safe', 'place the gear', 'pull and cut', 'join and tighten', 'settings', 'first power']);
     expect(element.querySelector('.step')!.textContent).toContain('negative first');
   });
 

@@ -19,6 +19,15 @@ interface Deed {
   readonly go: () => void;
 }
 
+/** Sheets of stages, found by what they are for. */
+const SHEETS = [
+  ['brief', 'talk', 'Brief: ten answers'],
+  ['brief', 'existing', 'Brief: in the vehicle already'],
+  ['supply', 'drafts', 'Supply: three drafts'],
+  ['supply', 'trip', 'Supply: the trip'],
+  ['supply', 'sheets', 'Supply: settings and watching'],
+] as const;
+
 /** The strip along the top: workshop, find or do, undo and redo, and what is kept, in words. */
 @Component({
   selector: 'mx-strip',
@@ -79,10 +88,11 @@ export class Strip {
     const jobId = this.jobId();
     const a = this.assessments.assessment();
     if (!jobId || !a) return [];
-    const go = (stage: string) => void this.router.navigate(['/jobs', jobId, stage]);
+    const go = (...way: string[]) => void this.router.navigate(['/jobs', jobId, ...way]);
+    const sheets = SHEETS.map(([stage, sheet, label]): Deed => ({ label, kind: 'sheet', go: () => go(stage, sheet) }));
     const runs = a.runs.map((r): Deed => ({ label: `Run ${r.spec.number}: ${r.spec.name}`, kind: 'run', go: () => (this.selection.run.set(r.spec.id), go('runs')) }));
     const loads = a.day.loads.map((l): Deed => ({ label: `Load: ${l.name}`, kind: 'load', go: () => (this.selection.load.set(l.id), go('loads')) }));
     const findings = a.open.map((f): Deed => ({ label: `Finding: ${inWords(f).say}`, kind: 'check', go: () => (this.selection.finding.set(f.key), go('checks')) }));
-    return [...STAGE_LIST.map((s): Deed => ({ label: s.name, kind: 'stage', go: () => go(s.id) })), ...runs, ...loads, ...findings];
+    return [...STAGE_LIST.map((s): Deed => ({ label: s.name, kind: 'stage', go: () => go(s.id) })), ...sheets, ...runs, ...loads, ...findings];
   }
 }

@@ -27,7 +27,7 @@ const MOST_BARS = 31;
       }
     </svg>
     <p class="key narrow"><span class="sun">■</span> sun <span class="alternator">■</span> vehicle <span class="mains">■</span> mains <span class="loads">▬</span> drawn</p>
-    <details>
+    <details [open]="p.rows.length <= 10">
       <summary class="narrow">as a table</summary>
       <div class="scroll">
         <table>

@@ -25,9 +25,14 @@ export function tripsWords(m: ManyTrips, critical: readonly string[]): { readonl
   };
 }
 
+/** A share of trips in per cent, with a decimal where it is small. */
+export function shareWords(share: number): string {
+  return figure(100 * share, share > 0 && share < 0.1 ? 1 : 0);
+}
+
 function gain(h: Help, helps: Helps): string {
   const { now } = helps;
-  if (now.chanceOff > 0) return `going off ${figure(100 * now.chanceOff, 0)} → ${figure(100 * h.after.chanceOff, 0)} % of trips`;
+  if (now.chanceOff > 0) return `going off ${shareWords(now.chanceOff)} → ${shareWords(h.after.chanceOff)} % of trips`;
   if (now.belowReserveH > 0.05) return `below the reserve ${figure(now.belowReserveH, 1)} → ${figure(h.after.belowReserveH, 1)} h`;
   return `a dull trip’s lowest ${figure(100 * now.low, 0)} → ${figure(100 * h.after.low, 0)} %`;
 }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { AS_IT_IS, applyChange, climateOf, type Failure, figure, type Helps, SHIPPED_CATALOGUE, type TripResult, type WhatIf } from '@meridex/core';
+import { AS_IT_IS, applyChange, climateOf, dayOfTrip, type Failure, figure, type Helps, SHIPPED_CATALOGUE, type TripResult, type WhatIf } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { AhLedger } from '../pictures/ah-ledger';
 import { Mark } from '../pictures/mark';
@@ -10,7 +10,7 @@ import { ThemeService } from '../services/theme.service';
 import { TripsService } from '../services/trips.service';
 import { LongTrips } from './long-trips';
 import { SupplyPanel } from './panel';
-import { failureWords, helpWords, momentWords, tripsWords } from './trip-words';
+import { failureWords, helpWords, shareWords, tripsWords } from './trip-words';
 
 /** A pause in the typing before a thousand trips start, ms. */
 const PAUSE_MS = 500;
@@ -55,7 +55,7 @@ export class TripSheet extends SupplyPanel {
     return h ? helpWords(h) : '';
   });
   protected readonly failureWords = failureWords;
-  protected readonly momentWords = momentWords;
+  protected readonly shareWords = shareWords;
 
   constructor() {
     super();
@@ -92,6 +92,6 @@ export class TripSheet extends SupplyPanel {
     const [now, then] = [this.trip(), this.turned()];
     if (!now) return '';
     const at = (t: TripResult): string => `${figure(100 * t.minSoc, 0)} %`;
-    return then ? `lowest ${at(now)} → ${at(then)}` : `lowest ${at(now)} on day ${Math.floor(now.minSocAtH / 24) + 1}, ${figure(100 * now.finalSoc, 0)} % at the end`;
+    return then ? `lowest ${at(now)} → ${at(then)}` : `lowest ${at(now)} on day ${dayOfTrip(now.minSocAtH)}, ${figure(100 * now.finalSoc, 0)} % at the end`;
   }
 }

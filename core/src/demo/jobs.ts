@@ -257,7 +257,15 @@ const playgroup: DemoJob = {
       ['urn, half power', '500 W', '0.4 h', [[9, 11]], 'other', { supply: 'mains' }],
       ['fridge for milk', '40 W', '40 %', 'all day', 'fridge'],
     ],
-    accepted: mainsSigned,
+    accepted: {
+      ...mainsSigned,
+      ...Object.fromEntries(
+        ['charges from the vehicle', 'charges from mains'].map((what) => [
+          `swap-grows:existing:e1:${what}`,
+          { by: 'Tallowgum Auto Electrics', reason: 'new cable and fuses throughout; nothing of the old feed stays', at: '2026-10-30' },
+        ]),
+      ),
+    },
     runs: { 'start-charger': { outM: 7.8 }, 'bus-block': { outM: 0.8 }, 'load-l1': { outM: 3.4 } },
   }),
 };

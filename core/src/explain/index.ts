@@ -1,1 +1,3 @@
 export * from './run.js';
+export * from './supply.js';
+export * from './why.js';

@@ -3,26 +3,7 @@ import type { Design } from '../design/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
 import { amps, faultCurrent, figure, rating } from '../quantity/index.js';
 import type { RunFigures, RunSpec, SizedRun } from '../routes/index.js';
-
-/** Where an input of a figure comes from. */
-export type Origin = 'typed' | 'estimated' | 'part’s data' | 'setting' | 'default' | 'computed';
-
-export interface WhyInput {
-  readonly name: string;
-  readonly value: string;
-  readonly origin: Origin;
-  /** Field of the run that changes it, where there is one. */
-  readonly edit?: keyof RunSpec['edit'];
-}
-
-/** One figure, opened: the formula in words, what went into it, and the note it follows. */
-export interface Why {
-  readonly figure: string;
-  readonly value: string;
-  readonly formula: string;
-  readonly inputs: readonly WhyInput[];
-  readonly basis: string;
-}
+import type { Origin, Why, WhyInput } from './why.js';
 
 const typedOr = (typed: unknown, other: Origin): Origin => (typed === undefined ? other : 'typed');
 

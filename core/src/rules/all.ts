@@ -40,6 +40,7 @@ import { panelsDrag } from './panels-drag.js';
 import { regulatorBeforeRegulator } from './regulator-before-regulator.js';
 import { sourceNeverFills } from './source-never-fills.js';
 import { startingBatteryDrains } from './starting-battery-drains.js';
+import { swapGrows } from './swap-grows.js';
 import { triggerAlwaysLive } from './trigger-always-live.js';
 import { triggerByVolts } from './trigger-by-volts.js';
 import { usableAboveSchool } from './usable-above-school.js';
@@ -91,6 +92,7 @@ export const RULES: readonly Rule[] = [
   regulatorBeforeRegulator,
   sourceNeverFills,
   startingBatteryDrains,
+  swapGrows,
   triggerAlwaysLive,
   triggerByVolts,
   usableAboveSchool,

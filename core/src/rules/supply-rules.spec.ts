@@ -79,6 +79,13 @@ const CASES: readonly Case[] = [
   },
   { rule: 'mixed-bank', job: 'vet', severity: 'stop', says: /chemistry: lithium iron phosphate with AGM/, breakIt: (d) => (d.supply.second = { part: 'bat-agm-120', count: 1, joined: 'parallel' }) },
   { rule: 'function-lost', job: 'vet', severity: 'stop', says: /Old manager comes out, and nothing takes over: measures/, breakIt: (d) => (d.brief.existing['e'] = gone) },
+  {
+    rule: 'swap-grows',
+    job: 'vet',
+    severity: 'look',
+    says: /Old manager is swapped, charges from the vehicle: 15 A becomes 40 A/,
+    breakIt: (d) => (d.brief.existing['e'] = { ...gone, does: ['charges from the vehicle'], own: { capacityAh: null, outputA: 15, watts: null } }),
+  },
   { rule: 'starting-battery-drains', job: 'vet', severity: 'look', says: /250 mA flow .* not crank after \d\.\d days/, breakIt: (d) => (d.supply.parkedMa = 250) },
   { rule: 'voltage-fixed-by-dealer', job: 'vet', severity: 'look', says: /dealer having fixed/, breakIt: (d) => (d.settings.variableSchool = 'voltage fixed by the dealer') },
   {

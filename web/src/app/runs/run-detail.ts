@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model, output } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { amps, boundInWords, explainRun, figure, FUSE_KINDS, rating, readCableName, type RunEdit, type SizedRun } from '@meridex/core';
-import { NzDrawerModule } from 'ng-zorro-antd/drawer';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { NamedSelect } from '../fields/named-select';
 import { NumberField } from '../fields/number-field';
 import { type Reader, ReadField } from '../fields/read-field';
 import { FuseWindow } from '../pictures/fuse-window';
 import { VoltsLadder } from '../pictures/volts-ladder';
+import { WhyDrawer } from '../frame/why-drawer';
 import { DesignService } from '../services/design.service';
 
 export interface RunChange {
@@ -28,7 +28,7 @@ const FIELD_OF: Readonly<Partial<Record<keyof RunEdit, string>>> = { backM: 'Len
 /** The chosen run: what decided it, its fuse window and volts, what a person may fix, and every figure opened. */
 @Component({
   selector: 'mx-run-detail',
-  imports: [FormsModule, NzSelectModule, NamedSelect, NzDrawerModule, NumberField, ReadField, FuseWindow, VoltsLadder],
+  imports: [FormsModule, NzSelectModule, NamedSelect, NumberField, ReadField, FuseWindow, VoltsLadder, WhyDrawer],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run-detail.html',
   styleUrl: './run-detail.less',

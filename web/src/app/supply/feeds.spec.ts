@@ -15,6 +15,15 @@ describe('the supply’s head', () => {
     expect(head).toContain('200 Ah at 12 V, 160 usable (80 %, default for lithium iron phosphate)');
     expect(head).toContain(`${bench.assessment()!.supply.daysAlone.toFixed(1)} days alone`);
   });
+  it('opens its figures by W, each with what went into it', async () => {
+    const { key, settle } = await onBench(SupplyStage, 'vet');
+    await key('w');
+    await settle();
+    const said = document.body.textContent!;
+    expect(said).toContain('usable Ah ÷ Ah a day of a parked day');
+    expect(document.querySelector('[aria-label="Change drawn on a parked day"]')).not.toBeNull();
+    document.querySelectorAll('.cdk-overlay-container').forEach((e) => e.remove());
+  });
   it('stands without a battery', async () => {
     const { element } = await onBench(SupplyStage, 'vet', (d) => (d.supply.battery.part = null));
     expect(text(element)).toContain('no house battery yet');

@@ -1,14 +1,17 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
-import { CHEMISTRY, figure } from '@meridex/core';
+import { CHEMISTRY, explainSupply, figure } from '@meridex/core';
 import { type Leaf, Leaves } from '../frame/leaves';
+import { WhyDrawer } from '../frame/why-drawer';
 import { AssessmentService } from '../services/assessment.service';
+import { DesignService } from '../services/design.service';
 
 /** What feeds the loads: its answer, and its sheets. */
 @Component({
   selector: 'mx-supply',
-  imports: [RouterOutlet, Leaves],
+  imports: [RouterOutlet, Leaves, WhyDrawer],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown)': 'key($event)' },
   template: `
     @let f = assessments.assessment()!.supply;
     <div class="bench-head">
@@ -26,12 +29,17 @@ import { AssessmentService } from '../services/assessment.service';
           no house battery yet
         }
       </span>
+      <span class="end"
+        ><button type="button" class="btn" (click)="whyOpen.set(true)">why? <kbd>W</kbd></button></span
+      >
     </div>
     <mx-leaves label="Sheets of the supply" [leaves]="leaves" />
     <router-outlet />
+    <mx-why-drawer [(shown)]="whyOpen" name="Why: the supply" [whys]="whys()" />
   `,
 })
 export class SupplyStage {
+  private readonly designs = inject(DesignService);
   protected readonly assessments = inject(AssessmentService);
   protected readonly figure = figure;
   protected readonly Infinity = Infinity;
@@ -45,4 +53,16 @@ export class SupplyStage {
     const bank = this.assessments.assessment()!.supply.bank;
     return bank ? CHEMISTRY[bank.part.chemistry].name : '';
   });
+  protected readonly whyOpen = signal(false);
+  protected readonly whys = computed(() => {
+    const [design, a] = [this.designs.design(), this.assessments.assessment()];
+    return this.whyOpen() && design && a ? explainSupply({ design, parkedDay: a.parkedDay, supply: a.supply, trip: a.trip }) : [];
+  });
+
+  protected key(event: KeyboardEvent): void {
+    if (event.target instanceof HTMLElement && event.target.matches('input, textarea, select')) return;
+    if (event.key !== 'w' || event.ctrlKey || event.metaKey || event.altKey) return;
+    this.whyOpen.set(true);
+    event.preventDefault();
+  }
 }

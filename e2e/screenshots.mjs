@@ -6,8 +6,13 @@ import { chromium } from '@playwright/test';
 const address = process.argv[2] ?? 'http://127.0.0.1:4200';
 const folder = join(import.meta.dirname, '../docs/screenshots');
 const VIEWS = [
+  ['brief', 'Two Creeks', 'brief/vehicle'],
+  ['ten-answers', 'Stonefly', 'brief/talk', { wait: 2500 }],
+  ['existing', 'Gumnut', 'brief/existing'],
   ['loads', 'Bellbird', 'loads'],
-  ['supply', 'Stonefly', 'supply'],
+  ['drafts', 'Stonefly', 'supply/drafts', { wait: 2500 }],
+  ['supply', 'Cinderbush', 'supply/feeds'],
+  ['trip', 'Stonefly', 'supply/trip', { wait: 6000 }],
   ['places', 'Two Creeks', 'places'],
   ['runs', 'Bellbird', 'runs'],
   ['runs-night', 'Gumnut', 'runs', { night: true }],
@@ -33,11 +38,12 @@ await page.getByRole('button', { name: 'Sign in' }).click();
 await page.waitForSelector('table.sheet');
 await shot('bay-sheet');
 const { lines } = await (await page.request.get(`${address}/api/jobs`)).json();
-for (const [name, customer, stage, { phone = false, night = false } = {}] of VIEWS) {
+for (const [name, customer, stage, { phone = false, night = false, wait = 0 } = {}] of VIEWS) {
   await page.setViewportSize(phone ? { width: 390, height: 844 } : { width: 1280, height: 800 });
   await page.evaluate((on) => localStorage.setItem('meridex.night', on ? 'yes' : 'no'), night);
   await page.goto(`${address}/jobs/${lines.find((l) => l.customer.startsWith(customer)).id}/${stage}`);
   await page.waitForSelector('.bench-head');
+  await page.waitForTimeout(wait);
   await shot(name);
 }
 await browser.close();

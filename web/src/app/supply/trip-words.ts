@@ -47,6 +47,8 @@ export function changeWords(h: Help, helps: Helps): string {
 export function helpWords(helps: Helps): string {
   const best = helps.changes[0];
   if (!best) return 'Nothing that was tried makes this trip any safer.';
+  const safe = helps.now.chanceOff === 0 && helps.now.belowReserveH < 0.05;
+  if (safe) return `Nothing needs changing. Most room would come from ${best.what}: ${changeWords(best, helps)}.`;
   return `${best.what.charAt(0).toUpperCase()}${best.what.slice(1)} helps most: ${changeWords(best, helps)}.`;
 }
 

@@ -1,26 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { signIn } from './workshop';
-
-const STAGES = [
-  'brief/talk',
-  'brief/vehicle',
-  'brief/existing',
-  'loads',
-  'supply/drafts',
-  'supply/feeds',
-  'supply/trip',
-  'supply/sheets',
-  'places',
-  'runs',
-  'protection',
-  'checks',
-  'order',
-  'fit',
-  'prove',
-  'hand-over',
-  'look-after',
-];
+import { signIn, VIEWS } from './workshop';
 
 for (const night of [false, true]) {
   test(`every view passes the automatic accessibility check, ${night ? 'night' : 'day'} view`, async ({ page }) => {
@@ -40,7 +20,7 @@ for (const night of [false, true]) {
     await check('bay sheet');
     const { lines } = (await (await page.request.get('/api/jobs')).json()) as { lines: { id: string; customer: string }[] };
     const job = lines.find((l) => l.customer.startsWith('Lantern'))!;
-    for (const stage of STAGES) {
+    for (const stage of VIEWS) {
       await page.goto(`/jobs/${job.id}/${stage}`);
       await expect(page.locator('.bench-head h1')).toBeVisible();
       await check(stage);

@@ -1,25 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { signIn } from './workshop';
-
-const STAGES = [
-  'brief/talk',
-  'brief/vehicle',
-  'brief/existing',
-  'loads',
-  'supply/drafts',
-  'supply/feeds',
-  'supply/trip',
-  'supply/sheets',
-  'places',
-  'runs',
-  'protection',
-  'checks',
-  'order',
-  'fit',
-  'prove',
-  'hand-over',
-  'look-after',
-];
+import { signIn, VIEWS } from './workshop';
 
 test('every stage of the six demo jobs opens without trouble, with sensible figures', async ({ page }) => {
   test.setTimeout(180_000);
@@ -31,7 +11,7 @@ test('every stage of the six demo jobs opens without trouble, with sensible figu
   const demo = jobs.filter((j) => /Bellbird|Two Creeks|Stonefly|Cinderbush|Lantern|Gumnut/.test(j.customer));
   expect(demo.length).toBe(6);
   for (const job of demo) {
-    for (const stage of STAGES) {
+    for (const stage of VIEWS) {
       await page.goto(`/jobs/${job.id}/${stage}`);
       await expect(page.locator('.bench-head h1')).toBeVisible();
       const text = await page.locator('main').innerText();
@@ -52,7 +32,7 @@ test('the stages stay usable at a phone’s width', async ({ page }) => {
   await signIn(page);
   const jobs = ((await (await page.request.get('/api/jobs')).json()) as { lines: { id: string; customer: string }[] }).lines;
   const vet = jobs.find((j) => j.customer.startsWith('Bellbird'))!;
-  for (const stage of STAGES) {
+  for (const stage of VIEWS) {
     await page.goto(`/jobs/${vet.id}/${stage}`);
     await expect(page.locator('.bench-head h1')).toBeVisible();
     const wide = await page.evaluate(() => document.documentElement.scrollWidth);

@@ -1,5 +1,26 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 
+/** Every view of a job: the stages, with the sheets of those that have some. */
+export const VIEWS = [
+  'brief/talk',
+  'brief/vehicle',
+  'brief/existing',
+  'loads',
+  'supply/drafts',
+  'supply/feeds',
+  'supply/trip',
+  'supply/sheets',
+  'places',
+  'runs',
+  'protection',
+  'checks',
+  'order',
+  'fit',
+  'prove',
+  'hand-over',
+  'look-after',
+];
+
 /** Signs in with the shown demo account. */
 export async function signIn(page: Page): Promise<void> {
   await page.goto('/');

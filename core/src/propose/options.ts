@@ -59,7 +59,7 @@ export function supplyOptions(design: Design, catalogue: Catalogue): readonly Op
   const charging = supply.isolation !== 'none';
   const dual = settings.sunSchool === 'through the charger';
   const fits = (p: PartOf<'dcdc'>): boolean => p.inputV === brief.vehicleV && p.outputV === supply.houseV && p.coldLock;
-  const all = catalogue.ofKind('dcdc').filter(fits);
+  const all = catalogue.ofKind('dcdc').filter((p) => fits(p) && p.profiles.includes(chemistry));
   const chargers = charging ? all : [];
   const roof = ROOF_PANELS[brief.vehicleKind];
   return batteries.flatMap((battery) =>

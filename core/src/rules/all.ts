@@ -37,6 +37,7 @@ import { mixedBank } from './mixed-bank.js';
 import { oneSourceAtATime } from './one-source-at-a-time.js';
 import { overLimits } from './over-limits.js';
 import { panelsDrag } from './panels-drag.js';
+import { profileMissing } from './profile-missing.js';
 import { regulatorBeforeRegulator } from './regulator-before-regulator.js';
 import { sourceNeverFills } from './source-never-fills.js';
 import { startingBatteryDrains } from './starting-battery-drains.js';
@@ -89,6 +90,7 @@ export const RULES: readonly Rule[] = [
   oneSourceAtATime,
   overLimits,
   panelsDrag,
+  profileMissing,
   regulatorBeforeRegulator,
   sourceNeverFills,
   startingBatteryDrains,

@@ -68,6 +68,7 @@ const CASES: readonly Case[] = [
   },
   { rule: 'trigger-always-live', job: 'vet', severity: 'stop', says: /will not crank within \d+\.\d h/, breakIt: (d) => (d.supply.trigger = 'always-live wire') },
   { rule: 'trigger-by-volts', job: 'vet', severity: 'look', says: /never starts on this alternator/, breakIt: (d) => (d.supply.trigger = 'volts') },
+  { rule: 'profile-missing', job: 'vet', severity: 'stop', says: /has no profile for lithium iron phosphate; it has flooded/, breakIt: (d) => (d.supply.dcdc = 'dcdc-30-one') },
   { rule: 'one-source-at-a-time', job: 'vet', severity: 'look', says: /brings nothing in the 3 h of driving/, breakIt: (d) => (d.supply.dcdc = 'dcdc-30-one') },
   { rule: 'usable-above-school', job: 'bees', severity: 'look', says: /90 % of the bank .* default is 50 %/, breakIt: (d) => (d.settings.usableShare = 0.9) },
   {

@@ -8,6 +8,7 @@ import { NamedSelect } from '../fields/named-select';
 import { NumberField } from '../fields/number-field';
 import { Mark } from '../pictures/mark';
 import { AssessmentService } from '../services/assessment.service';
+import { newId } from '../services/new-id';
 import { DesignService } from '../services/design.service';
 import { TracesTable } from './traces';
 
@@ -37,7 +38,7 @@ export class ExistingSheet {
   }
 
   protected add(): void {
-    this.designs.edit('gear in it already', (d) => (d.brief.existing[crypto.randomUUID().slice(0, 8)] = { ...NEW, order: nextOrder(d.brief.existing) }));
+    this.designs.edit('gear in it already', (d) => (d.brief.existing[newId()] = { ...NEW, order: nextOrder(d.brief.existing) }));
   }
 
   protected change(id: string, label: string, change: Partial<Existing>): void {

@@ -50,7 +50,7 @@ export class TalkSheet {
   protected readonly months = MONTH_NAMES.map((_, i) => i + 1);
   protected readonly monthWords = (m: number): string => MONTH_NAMES[m - 1]!;
   protected readonly regions = REGIONS.map((r) => r.id);
-  protected readonly regionWords = (id: string): string => REGIONS.find((r) => r.id === id)?.name ?? id;
+  protected readonly regionWords = (id: string): string => (REGIONS.find((r) => r.id === id)?.name ?? id).split(',')[0]!;
   protected readonly nights = MAINS_NIGHTS;
   protected readonly shelves = SHELVES.map((shelf) => ({ shelf, items: LOAD_LIBRARY.filter((i) => i.shelf === shelf) }));
   protected readonly wished = computed(() => new Map(this.talk().wishes.map((w) => [w.id, w])));

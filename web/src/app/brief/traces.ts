@@ -6,6 +6,7 @@ import { NzSelectModule } from 'ng-zorro-antd/select';
 import { NamedSelect } from '../fields/named-select';
 import { NumberField } from '../fields/number-field';
 import { AssessmentService } from '../services/assessment.service';
+import { newId } from '../services/new-id';
 import { DesignService } from '../services/design.service';
 import { nextOrder } from './existing';
 
@@ -53,7 +54,7 @@ export class TracesTable {
   );
 
   protected add(): void {
-    this.designs.edit('traced wire', (d) => (d.brief.traces[crypto.randomUUID().slice(0, 8)] = { ...NEW, order: nextOrder(d.brief.traces) }));
+    this.designs.edit('traced wire', (d) => (d.brief.traces[newId()] = { ...NEW, order: nextOrder(d.brief.traces) }));
   }
 
   protected change(id: string, label: string, change: Partial<Trace>): void {

@@ -8,6 +8,7 @@ import { type Reader, ReadField } from '../fields/read-field';
 import { DayStrip } from '../pictures/day-strip';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
+import { newId } from '../services/new-id';
 import { SelectionService } from '../services/selection.service';
 import { Boil } from './boil';
 import { LibraryDrawer, type Picked } from './library-drawer';
@@ -98,14 +99,14 @@ export class LoadsStage {
   protected addPicked(picked: Picked): void {
     const load = loadFromLibrary(picked.id, this.nextOrder(), picked.size ?? undefined);
     if (!load) return;
-    const id = crypto.randomUUID().slice(0, 8);
+    const id = newId();
     this.designs.edit(`${load.name} from the library`, (d) => (d.loads[id] = load));
     this.selection.load.set(id);
   }
 
   protected add(): void {
     const order = this.nextOrder();
-    const id = crypto.randomUUID().slice(0, 8);
+    const id = newId();
     this.designs.edit('new load', (d) => (d.loads[id] = blankLoad(order)));
     this.selection.load.set(id);
     setTimeout(() => document.getElementById(`load-${id}`)?.focus());
@@ -119,7 +120,7 @@ export class LoadsStage {
     const read = readPastedLoads(this.pasted(), this.nextOrder());
     if (read.loads.length) {
       this.designs.edit(`${read.loads.length} loads pasted`, (d) => {
-        for (const load of read.loads) d.loads[crypto.randomUUID().slice(0, 8)] = load;
+        for (const load of read.loads) d.loads[newId()] = load;
       });
     }
     this.refused.set(read.refused);

@@ -56,8 +56,16 @@ import { SupplyPanel } from './panel';
       max-width: 90px;
     }
     @media (max-width: 820px) {
-      .cards,
       .schools {
+        grid-template-columns: 1fr 1fr;
+      }
+      .schools h2 {
+        grid-column: 1 / -1;
+        max-width: none;
+      }
+    }
+    @media (max-width: 640px) {
+      .cards {
         grid-template-columns: minmax(0, 1fr);
       }
     }

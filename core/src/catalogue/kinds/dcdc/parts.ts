@@ -27,6 +27,7 @@ export const DCDC_PARTS: readonly DcdcPart[] = [
     name: 'DC-DC charger 30 A, two inputs, one at a time',
     outputA: 30,
     sunInput: { maxV: 28, maxA: 30, way: 'vehicle first' },
+    profiles: ['flooded', 'agm', 'gel'],
     halfPower: false,
     coldLock: false,
     kg: 1.3,

@@ -1,0 +1,22 @@
+import { CHEMISTRY } from '../catalogue/index.js';
+import { dcdcsOf } from '../supply/index.js';
+import type { Rule } from './rule.js';
+
+export const profileMissing: Rule = {
+  id: 'profile-missing',
+  severity: 'stop',
+  basis: 'charge profiles of the charger’s data sheet against the bank’s chemistry',
+  why: 'On the wrong profile a bank is never full, or gassed and ruined.',
+  test: ({ design, catalogue, supply: { bank } }) => {
+    if (!bank) return [];
+    const { chemistry } = bank.part;
+    return dcdcsOf(design, catalogue)
+      .filter(({ part }) => !part.profiles.includes(chemistry))
+      .map(({ part }) => ({
+        at: { stage: 'supply' as const, about: 'charger' },
+        values: { charger: part.name, bank: CHEMISTRY[chemistry].name, has: part.profiles.map((p) => CHEMISTRY[p].name).join(', ') },
+      }));
+  },
+  say: (v) => `${v['charger']} has no profile for ${v['bank']}; it has ${v['has']}.`,
+  fix: () => 'A charger with the bank’s profile, or a bank that the charger knows.',
+};

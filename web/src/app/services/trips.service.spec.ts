@@ -1,0 +1,79 @@
+import { provideZonelessChangeDetection } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { DEMO_JOBS, type Design } from '@meridex/core';
+import { OutlookService } from './outlook.service';
+import { TripsService } from './trips.service';
+
+const survey = (): Design => structuredClone(DEMO_JOBS.find((j) => j.key === 'survey')!.design);
+async function until(done: () => boolean): Promise<void> {
+  for (let n = 0; n < 400 && !done(); n++) await new Promise((resolve) => setTimeout(resolve, 25));
+  expect(done()).toBeTrue();
+}
+
+describe('many trips in the workers', () => {
+  let trips: TripsService;
+  beforeEach(() => {
+    TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection()] });
+    trips = TestBed.inject(TripsService);
+  });
+
+  it('are shared out, report how far they are, and come together', async () => {
+    trips.run(survey(), false, 120);
+    expect(trips.running()).toBeTrue();
+    await until(() => !trips.running());
+    const r = trips.result()!;
+    expect([r.trips, trips.progress(), r.p50.length]).toEqual([120, 120, 6 * 24 + 1]);
+  });
+
+  it('say the same however often they are run', async () => {
+    trips.run(survey(), false, 60);
+    await until(() => !trips.running());
+    const first = trips.result();
+    trips.run(survey(), false, 60);
+    await until(() => !trips.running());
+    expect(trips.result()).toEqual(first);
+  });
+
+  it('stop when told to, and stand for as many as were done', async () => {
+    const long = survey();
+    long.brief.trip.days = 60;
+    trips.run(long, false, 5000);
+    await until(() => trips.progress() > 0);
+    trips.stop();
+    await until(() => !trips.running());
+    expect(trips.result()!.trips).toBeGreaterThan(0);
+    expect(trips.result()!.trips).toBeLessThan(5000);
+  });
+
+  it('of an older design never arrive after a newer one', async () => {
+    const long = survey();
+    long.brief.trip.days = 30;
+    trips.run(long, false, 2000);
+    trips.run(survey(), false, 40);
+    await until(() => !trips.running());
+    expect([trips.result()!.trips, trips.result()!.p50.length]).toEqual([40, 6 * 24 + 1]);
+  });
+
+  it('are none without a battery', () => {
+    const bare = survey();
+    bare.supply.battery.part = null;
+    trips.run(bare, false, 40);
+    expect([trips.running(), trips.result()]).toEqual([false, null]);
+  });
+});
+
+describe('what the worker is asked', () => {
+  it('comes back to whoever asked, in any order, sliders not behind drafts', async () => {
+    TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection()] });
+    const outlook = TestBed.inject(OutlookService);
+    const design = survey();
+    const came: string[] = [];
+    const drafts = outlook.ask({ what: 'drafts', design }).then((d) => (came.push('drafts'), d));
+    const failures = outlook.ask({ what: 'failures', design }).then((f) => (came.push('failures'), f));
+    const turned = await outlook.ask({ what: 'what if', design, change: { sunTimes: 2, batteryTimes: 1, drivingMoreH: 0 } });
+    expect(turned!.minSoc).toBeGreaterThan(0.5);
+    expect((await drafts)!.map((d) => d.tier)).toEqual(['lean', 'sound', 'roomy']);
+    expect((await failures)![0]!.id).toBe('none');
+    expect(came).toEqual(['drafts', 'failures']);
+  });
+});

@@ -57,7 +57,7 @@ function sources(design: Design, bank: Bank, s: Sourcing): Source[] {
   const many = bank.strings > 1;
   const house = s.strings.map((k): Source => {
     const node = many ? `house.${k}` : 'house';
-    return { id: `battery${k}`, plus: `${node}+`, minus: `${node}-`, ...stringSource(bank, state) };
+    return { id: `battery${k}`, plus: `${node}+`, minus: `${node}-`, ...stringSource(bank, state, k) };
   });
   if (!s.startingBattery) return house;
   const inSeries = design.brief.vehicleV / 12;

@@ -16,18 +16,18 @@ function couplingA(c: DraftContext, currentA: number): number | undefined {
   return currentA / 0.8 <= 50 ? 50 : 175;
 }
 
-/** Feed from the starting side into a DC-DC charger and on to the bus bars. */
-function dcdcRuns(c: DraftContext, next: () => number): RunSpec[] {
-  const part = c.catalogue.find('dcdc', c.design.supply.dcdc);
-  const [starting, charger, bus] = [c.gear.get('starting'), c.gear.get('charger'), c.gear.get('bus')];
+/** Feed from the starting side into a DC-DC charger and on to the bus bars; sized for full output, whatever it is set to. */
+function dcdcRuns(c: DraftContext, next: () => number, id: 'charger' | 'charger2'): RunSpec[] {
+  const part = c.catalogue.find('dcdc', id === 'charger' ? c.design.supply.dcdc : c.design.supply.dcdcSecond);
+  const [starting, charger, bus] = [c.gear.get('starting'), c.gear.get(id), c.gear.get('bus')];
   if (!part || !starting || !charger || !c.bank || !bus) return [];
   const inputW = chargerInputW(part, c.bank.absorptionV);
   const currentA = inputW / part.cutOutV;
   const plugA = couplingA(c, currentA);
   return [
     makeRun(c, next(), {
-      id: 'start-charger',
-      name: 'Starting battery → charger',
+      id: `start-${id}`,
+      name: `Starting battery → ${charger.name}`,
       group: 'charging',
       from: endOf(starting),
       to: endOf(charger, 'in'),
@@ -47,7 +47,7 @@ function dcdcRuns(c: DraftContext, next: () => number): RunSpec[] {
       ...(plugA ? { plugA } : {}),
       reason: 'brings the alternator’s current to the charger; fused at both ends, since a failed charger can pass the house battery back',
     }),
-    outputRun(c, next, endOf(charger, 'out'), part.outputA, 'Charger → bus bars', 'charger-bus', 'charger'),
+    outputRun(c, next, endOf(charger, 'out'), part.outputA, `${charger.name.charAt(0).toUpperCase()}${charger.name.slice(1)} → bus bars`, `${id}-bus`, 'charger'),
   ];
 }
 
@@ -121,7 +121,7 @@ function isolatorRuns(c: DraftContext, next: () => number): RunSpec[] {
 
 /** Runs that bring charge from the vehicle and from the mains. */
 export function chargingRuns(c: DraftContext, next: () => number): RunSpec[] {
-  const vehicle = c.design.supply.isolation === 'dcdc' ? dcdcRuns(c, next) : c.design.supply.isolation === 'isolator' ? isolatorRuns(c, next) : [];
+  const vehicle = c.design.supply.isolation === 'dcdc' ? [...dcdcRuns(c, next, 'charger'), ...dcdcRuns(c, next, 'charger2')] : c.design.supply.isolation === 'isolator' ? isolatorRuns(c, next) : [];
   const mainsPart = c.catalogue.find('mains-charger', c.design.supply.mains.charger);
   const mains = c.gear.get('mains');
   const fromMains = mainsPart && mains && c.bank && c.gear.get('bus') ? [outputRun(c, next, endOf(mains, 'out'), mainsPart.outputA, 'Mains charger → bus bars', 'mains-bus', 'mains charger')] : [];

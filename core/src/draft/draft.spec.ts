@@ -25,6 +25,36 @@ describe('the draft of runs', () => {
     for (const { design } of DEMO_JOBS) expect(of(design).runs.map((r) => r.spec.number)).toEqual(of(design).runs.map((_, i) => i + 1));
   });
 
+  it('gives every battery of a bank its own lead and fuse, another part’s too, sized by its share', () => {
+    const d = demo('vet');
+    d.supply.second = { part: 'bat-lfp-100', count: 1, joined: 'parallel' };
+    const mains = of(d).runs.filter((r) => /^house\d-bus$/.test(r.spec.id));
+    expect(mains.length).toBe(2);
+    const amps = mains.map((r) => ('currentA' in r.spec.demand ? r.spec.demand.currentA : 0));
+    expect(amps[0]! / amps[1]!).toBeCloseTo(2, 6);
+    // Both feed a short behind the bus bars: it is stronger than one battery’s.
+    const short = (design: Design) => {
+      const r = of(design).runs.find((x) => x.spec.id === 'bus-block')!;
+      return r.ok ? r.figures.fuses[0]!.maxA : 0;
+    };
+    expect(short(d)).toBeGreaterThan(1.03 * short(demo('vet')));
+  });
+
+  it('gives a second charger its own feed and output', () => {
+    const d = demo('vet');
+    d.supply.dcdcSecond = 'dcdc-20';
+    const run = (id: string) => of(d).runs.find((r) => r.spec.id === id)!;
+    for (const id of ['start-charger', 'charger-bus', 'start-charger2', 'charger2-bus']) expect(run(id).ok).withContext(id).toBeTrue();
+    expect(run('start-charger2').spec.from.gear).toBe('starting');
+    expect(of(d).runs.map((r) => r.spec.number)).toEqual(of(d).runs.map((_, i) => i + 1));
+  });
+
+  it('draws a charger’s output at half power where it is set so', () => {
+    const d = demo('vet');
+    d.supply.dcdcHalf = true;
+    expect(of(d).runs.find((r) => r.spec.id === 'charger-bus')!.spec.demand).toEqual({ currentA: 40 });
+  });
+
   it('has no run for a mains load: that is the electrician’s', () => expect(ids(demo('vet'))).not.toContain('load-l6'));
 
   it('gives a load too big for a way its own fuse at the bus bars', () => {

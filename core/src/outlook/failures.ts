@@ -39,10 +39,10 @@ function failed(id: string, what: string, job: TripJob, bank: Bank): Failure {
 
 const without = (job: TripJob, change: Partial<TripJob['kinds'][number]>): TripJob => ({ ...job, kinds: job.kinds.map((k) => ({ ...k, ...change })) });
 
-/** The bank with one of its strings gone; null when it was the only one. */
+/** The bank with its largest string gone; null when it was the only one. */
 function oneStringLess(job: TripJob, bank: Bank): TripJob | null {
   if (job.second) return { ...job, bank: job.second, second: null };
-  const left = bank.capacityAh - bank.part.capacityAh;
+  const left = bank.capacityAh - Math.max(...bank.stringParts.map((p) => p.capacityAh));
   return left > 0 ? { ...job, bank: { ...job.bank, capacityAh: left } } : null;
 }
 

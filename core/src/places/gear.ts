@@ -54,6 +54,7 @@ function wanted(design: Design, catalogue: Catalogue): Wanted[] {
   }
   const charger = supply.isolation === 'dcdc' ? catalogue.find('dcdc', supply.dcdc) : supply.isolation === 'isolator' ? catalogue.find('isolator', supply.isolator) : null;
   if (charger) out.push({ id: 'charger', role: 'charger', name: charger.kind === 'dcdc' ? 'charger' : 'isolator' });
+  if (supply.isolation === 'dcdc' && catalogue.find('dcdc', supply.dcdcSecond)) out.push({ id: 'charger2', role: 'charger', name: 'second charger' });
   const inverter = catalogue.find('inverter', supply.inverter);
   if (inverter) out.push({ id: 'inverter', role: 'inverter', name: `inverter ${inverter.ratedW} W` });
   if (catalogue.find('fuse-block', supply.fuseBlock)) out.push({ id: 'block', role: 'block', name: 'fuse block' });

@@ -39,6 +39,7 @@ import { overLimits } from './over-limits.js';
 import { panelsDrag } from './panels-drag.js';
 import { profileMissing } from './profile-missing.js';
 import { regulatorBeforeRegulator } from './regulator-before-regulator.js';
+import { selectorNotDrawn } from './selector-not-drawn.js';
 import { sourceNeverFills } from './source-never-fills.js';
 import { startingBatteryDrains } from './starting-battery-drains.js';
 import { swapGrows } from './swap-grows.js';
@@ -92,6 +93,7 @@ export const RULES: readonly Rule[] = [
   panelsDrag,
   profileMissing,
   regulatorBeforeRegulator,
+  selectorNotDrawn,
   sourceNeverFills,
   startingBatteryDrains,
   swapGrows,

@@ -17,7 +17,7 @@ export const loadSags: Rule = {
   why: 'The trip takes short heavy loads by their mean; in truth they pull the volts down and may open the disconnect.',
   test: ({ day, trip, supply: { bank } }) => {
     if (!trip || !bank) return [];
-    const ohm = stringSource(bank, 'typical').ohm / bank.strings;
+    const ohm = 1 / bank.stringParts.reduce((s, _, i) => s + 1 / stringSource(bank, 'typical', i + 1).ohm, 0);
     const restV12 = restV(bank.part.chemistry, trip.minSoc) * bank.inSeries;
     return day.loads
       .filter((l) => l.runningW >= HEAVY_W)

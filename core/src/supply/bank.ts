@@ -4,10 +4,14 @@ import type { Design } from '../design/index.js';
 /** The house bank: strings of 12 V batteries, in parallel. */
 export interface Bank {
   readonly part: BatteryPart;
+  /** Strings side by side, all of them. */
   readonly strings: number;
   readonly inSeries: number;
-  /** Strings of another part joined to these, and which. */
-  readonly joined: { readonly part: BatteryPart; readonly strings: number } | null;
+  /** What each string is made of, and the share of the bank's current that it carries behind equal leads. */
+  readonly stringParts: readonly BatteryPart[];
+  readonly stringShares: readonly number[];
+  /** Another part that is joined to the main one. */
+  readonly joined: BatteryPart | null;
   readonly capacityAh: number;
   readonly nominalV: number;
   readonly usableShare: number;
@@ -30,11 +34,12 @@ interface Strings {
   readonly strings: number;
 }
 
+const conductance = (p: BatteryPart): number => p.capacityAh / CHEMISTRY[p.chemistry].milliohmAt100Ah;
+
 /** Most that unequal strings give together, A: each carries its share by conductance, and the first at its limit ends it. */
-function together(strings: readonly Strings[], limit: (p: BatteryPart) => number): number {
-  const conductance = (p: BatteryPart): number => p.capacityAh / CHEMISTRY[p.chemistry].milliohmAt100Ah;
-  const all = strings.reduce((s, x) => s + x.strings * conductance(x.part), 0);
-  return Math.min(...strings.map((x) => (limit(x.part) * all) / conductance(x.part)));
+function together(parts: readonly BatteryPart[], limit: (p: BatteryPart) => number): number {
+  const all = parts.reduce((s, p) => s + conductance(p), 0);
+  return Math.min(...parts.map((p) => (limit(p) * all) / conductance(p)));
 }
 
 function makeBank(design: Design, strings: readonly [Strings, ...Strings[]]): Bank {
@@ -42,21 +47,25 @@ function makeBank(design: Design, strings: readonly [Strings, ...Strings[]]): Ba
   const [main, joined] = strings;
   const figures = CHEMISTRY[main.part.chemistry];
   const inSeries = supply.houseV / 12;
-  const sum = (f: (p: BatteryPart) => number): number => strings.reduce((s, x) => s + x.strings * f(x.part), 0);
+  const parts = strings.flatMap((x) => Array<BatteryPart>(x.strings).fill(x.part));
+  const sum = (f: (p: BatteryPart) => number): number => parts.reduce((s, p) => s + f(p), 0);
+  const allConductance = sum(conductance);
   const capacityAh = sum((p) => p.capacityAh);
   const usableShare = settings.usableShare ?? figures.usable;
   return {
     part: main.part,
-    strings: main.strings,
+    strings: parts.length,
     inSeries,
-    joined: joined ?? null,
+    stringParts: parts,
+    stringShares: parts.map((p) => conductance(p) / allConductance),
+    joined: joined?.part ?? null,
     capacityAh,
     nominalV: supply.houseV,
     usableShare,
     usableFrom: settings.usableShare === null ? 'chemistry' : 'setting',
     usableAh: capacityAh * usableShare,
-    continuousA: together(strings, (p) => p.continuousA),
-    peakA: together(strings, (p) => p.peakA),
+    continuousA: together(parts, (p) => p.continuousA),
+    peakA: together(parts, (p) => p.peakA),
     maxChargeA: sum((p) => CHEMISTRY[p.chemistry].maxChargeC * p.capacityAh),
     absorptionV: figures.absorptionV * inSeries,
     floatV: figures.floatV * inSeries,
@@ -86,8 +95,9 @@ export function selectedBankOf(design: Design, catalogue: Catalogue): Bank | nul
   return part && second ? makeBank(design, [stringsOf(part, second.count, houseV)]) : null;
 }
 
-/** Volts and ohms of one string. */
-export function stringSource(bank: Bank, state: BatteryState): { readonly volt: number; readonly ohm: number } {
-  const one = batterySource(bank.part.chemistry, bank.part.capacityAh, state);
+/** Volts and ohms of one string, by its number from 1. */
+export function stringSource(bank: Bank, state: BatteryState, string = 1): { readonly volt: number; readonly ohm: number } {
+  const part = bank.stringParts[string - 1] ?? bank.part;
+  const one = batterySource(part.chemistry, part.capacityAh, state);
   return { volt: one.volt * bank.inSeries, ohm: one.ohm * bank.inSeries };
 }

@@ -20,8 +20,8 @@ const BENCH: readonly (readonly [string, string])[] = [
 /** The list for this bank; empty where nothing is paralleled. */
 export function parallelChecks(design: Design, catalogue: Catalogue): readonly ParallelCheck[] {
   const bank = bankOf(design, catalogue);
-  if (!bank || bank.strings + (bank.joined?.strings ?? 0) < 2) return [];
-  const other = bank.joined?.part ?? bank.part;
+  if (!bank || bank.strings < 2) return [];
+  const other = bank.joined ?? bank.part;
   const kept = Object.values(design.brief.existing).filter((e) => e.verdict !== 'remove' && e.part !== null && (e.part === bank.part.id || e.part === other.id));
   const oldest = kept.reduce((most, e) => Math.max(most, e.ageYears ?? 0), 0);
   const same = other.chemistry === bank.part.chemistry;

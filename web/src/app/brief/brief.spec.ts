@@ -1,4 +1,4 @@
-import type { Design } from '@meridex/core';
+import { type Design, SHIPPED_CATALOGUE, threeDrafts } from '@meridex/core';
 import { onBench } from '../testing/bench';
 import { ExistingSheet } from './existing';
 import { TalkSheet } from './talk';
@@ -88,6 +88,17 @@ describe('ten answers', () => {
     const before = text(element.querySelector('.answers')!);
     await type(labelled(element, 'Volume of compressor fridge'), '120');
     expect(text(element.querySelector('.answers')!)).not.toBe(before);
+  });
+  it('taken at once after the last one still lead to the supply that stands them', async () => {
+    const { element, bench, click, type, settle } = await onBench(TalkSheet, 'vet');
+    await soon();
+    await settle();
+    await type(labelled(element, 'Talk: parked days'), '4');
+    await click([...element.querySelectorAll('button')].find((b) => b.textContent!.includes('Take these answers'))!);
+    await settle();
+    const [, sound] = threeDrafts(bench.design()!, SHIPPED_CATALOGUE);
+    expect(bench.design()!.supply.battery).toEqual(sound!.design.supply.battery);
+    expect(bench.design()!.brief.trip.parkedDays).toBe(4);
   });
   it('become loads and the sound supply in one step of undo', async () => {
     const { element, bench, click, settle } = await onBench(TalkSheet, 'vet');

@@ -4,6 +4,7 @@ import { ActivatedRoute, Router } from '@angular/router';
 import {
   ahDayOf,
   applyTalk,
+  type Design,
   figure,
   type LibraryItem,
   LOAD_LIBRARY,
@@ -27,6 +28,9 @@ import { DesignService } from '../services/design.service';
 import { OutlookService } from '../services/outlook.service';
 import { MAINS_NIGHTS, MONTH_NAMES } from './words';
 
+/** A pause in the answers before the drafts are worked out, ms. */
+const PAUSE_MS = 250;
+
 /** A short talk: ten answers, with the three drafts they lead to worked out as they are given. */
 @Component({
   selector: 'mx-talk',
@@ -42,6 +46,8 @@ export class TalkSheet {
   private readonly route = inject(ActivatedRoute);
   protected readonly talk = signal<Talk>(talkOf(this.designs.design()!));
   protected readonly drafts = signal<readonly SupplyDraft[]>([]);
+  /** The answers that the shown drafts belong to. */
+  private draftsOf: Talk | null = null;
   protected readonly figure = figure;
   protected readonly kinds = VEHICLE_KINDS;
   protected readonly kindWords = (k: VehicleKind): string => VEHICLE_TEMPLATES[k].name;
@@ -67,9 +73,16 @@ export class TalkSheet {
     effect((onCleanup) => {
       const [design, talk] = [this.designs.design(), this.talk()];
       if (!design || !talk.wishes.length) return this.drafts.set([]);
-      const timer = setTimeout(() => void this.outlook.ask({ what: 'talk', design, talk }).then((d) => d && this.talk() === talk && this.drafts.set(d)), 250);
+      const timer = setTimeout(() => void this.work(design, talk), PAUSE_MS);
       onCleanup(() => clearTimeout(timer));
     });
+  }
+
+  private async work(design: Design, talk: Talk): Promise<void> {
+    const drafts = await this.outlook.ask({ what: 'talk', design, talk });
+    if (!drafts || this.talk() !== talk) return;
+    this.draftsOf = talk;
+    this.drafts.set(drafts);
   }
 
   protected set(change: Partial<Talk>): void {
@@ -95,10 +108,13 @@ export class TalkSheet {
   }
 
   /** Puts brief, loads and the sound draft's supply into the job, and goes to the three drafts. */
-  protected take(): void {
-    const sound = this.drafts().find((d) => d.tier === 'sound');
+  protected async take(): Promise<void> {
+    const [design, talk] = [this.designs.design()!, this.talk()];
+    // What was typed a moment ago is not in the drafts that are shown: then they are worked out first.
+    const drafts = this.draftsOf === talk ? this.drafts() : await this.outlook.ask({ what: 'talk', design, talk });
+    const sound = drafts?.find((d) => d.tier === 'sound');
     this.designs.edit('ten answers', (d) => {
-      const next = applyTalk(d, this.talk());
+      const next = applyTalk(d, talk);
       Object.assign(d, { brief: next.brief, loads: next.loads, places: next.places, supply: sound ? structuredClone(sound.design.supply) : next.supply });
     });
     void this.router.navigate(['../../supply/drafts'], { relativeTo: this.route });

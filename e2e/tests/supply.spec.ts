@@ -75,7 +75,7 @@ test('more trips run on the server, and stop when told to', async ({ page }) => 
 test('hours are drawn by dragging on the day, and a load comes from the library', async ({ page }) => {
   await signIn(page);
   await openJob(page, 'Bellbird Ranges Mobile Vet', 'Loads');
-  await page.getByRole('button', { name: 'Library' }).click();
+  await page.keyboard.press('l');
   await page.getByRole('textbox', { name: 'Find a load' }).fill('diesel');
   await page.getByRole('button', { name: 'Add diesel heater' }).click();
   await page.keyboard.press('Escape');

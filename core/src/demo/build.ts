@@ -18,7 +18,12 @@ export function loadsFrom(rows: readonly Row[]): Design['loads'] {
           name,
           purpose,
           draw: { by: 'plate', unit: unit as 'W' | 'A', value: Number(value) },
-          use: per === 'h' ? { by: 'hours', hours: Number(amount) } : purpose === 'fridge' ? { by: 'fridge', duty25: Number(amount) / 100 } : { by: 'duty', duty: Number(amount) / 100 },
+          use:
+            per === 'h'
+              ? { by: 'hours', hours: Number(amount) }
+              : purpose === 'fridge'
+                ? { by: 'fridge', duty25: Number(amount) / 100, insideC: /freezer/.test(name) ? -22 : 4 }
+                : { by: 'duty', duty: Number(amount) / 100 },
           when: typeof when === 'string' ? { at: when as 'all day' } : { at: 'hours', spans: when.map(([a, b]): [number, number] => [a, b]) },
           surge: USUAL_SURGE[purpose] ?? 1,
           standbyW: purpose === 'electronics' ? 0.5 : 0,

@@ -108,7 +108,7 @@ const survey: DemoJob = {
       plate: 'SCS 11',
       alternator: { ratedA: 150, voltage: 'variable' },
       use: 'remote work',
-      trip: { region: 'stonefly-catchment', days: 6, drivingH: 3, parkedDays: 1, month: 7 },
+      trip: { region: 'stonefly-catchment', days: 6, drivingH: 4, parkedDays: 1, month: 7 },
       payloadLeftKg: 310,
       existing: {
         e1: thereBefore(1, 'starting battery', { own: { capacityAh: 95, outputA: null, watts: null }, ageYears: 2, kg: 24 }),

@@ -10,11 +10,11 @@ export const drawSchema = z.discriminatedUnion('by', [
   z.object({ by: z.literal('energy'), whDay: z.number().min(0).max(100000) }),
 ]);
 
-/** How much of its hours a load runs: a share, hours a day, or a fridge's duty at 25 °C that grows with the heat. */
+/** How much of its hours a load runs: a share, hours a day, or the duty at 25 °C of a fridge or freezer that is kept at so many degrees, which grows with the heat. */
 export const useSchema = z.discriminatedUnion('by', [
   z.object({ by: z.literal('duty'), duty: share }),
   z.object({ by: z.literal('hours'), hours: hour }),
-  z.object({ by: z.literal('fridge'), duty25: share }),
+  z.object({ by: z.literal('fridge'), duty25: share, insideC: z.number().min(-40).max(15) }),
 ]);
 
 export const whenSchema = z.discriminatedUnion('at', [

@@ -37,8 +37,13 @@ describe('a day of loads', () => {
     expect(d.hourlyW[0]![12]).toBe(0);
   });
   it('runs a fridge longer in the heat', () => {
-    const fridge = load({ use: { by: 'fridge', duty25: 0.4 } });
+    const fridge = load({ use: { by: 'fridge', duty25: 0.4, insideC: 4 } });
     expect(dayAt({ ambientC: 35 }, fridge).whDay / dayAt({ ambientC: 25 }, fridge).whDay).toBeCloseTo(1.35, 9);
+  });
+  it('lets a freezer rest far less on a cold day than a fridge', () => {
+    const at = (insideC: number): number => dayAt({ ambientC: 7 }, load({ use: { by: 'fridge', duty25: 0.5, insideC } })).loads[0]!.duty;
+    expect(at(4)).toBeCloseTo(0.185, 9);
+    expect(at(-20)).toBeCloseTo(0.3, 9);
   });
   it('adds standby only while it waits', () => expect(day(load({ use: { by: 'duty', duty: 0.25 }, standbyW: 2 })).standbyWh).toBeCloseTo(2 * 18, 9));
   it('dims in proportion', () => expect(day(load({ dim: 0.4 })).whDay).toBeCloseTo(0.4 * day(load({})).whDay, 9));

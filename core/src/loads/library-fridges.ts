@@ -11,7 +11,7 @@ export const FRIDGES: readonly LibraryItem[] = [
     shelf: 'cold',
     size: { ...LITRES, usual: 50 },
     note: 'inside at +4 °C; 33 % on at 25 °C, more in the heat',
-    make: (litres) => ({ purpose: 'fridge', draw: { by: 'plate', unit: 'W', value: round1(35 + 0.27 * litres) }, use: { by: 'fridge', duty25: 0.33 }, surge: 3, standbyW: 0.5 }),
+    make: (litres) => ({ purpose: 'fridge', draw: { by: 'plate', unit: 'W', value: round1(35 + 0.27 * litres) }, use: { by: 'fridge', duty25: 0.33, insideC: 4 }, surge: 3, standbyW: 0.5 }),
   },
   {
     id: 'freezer',
@@ -19,7 +19,7 @@ export const FRIDGES: readonly LibraryItem[] = [
     shelf: 'cold',
     size: { ...LITRES, usual: 60 },
     note: 'inside at −18 °C; 55 % on at 25 °C, more in the heat',
-    make: (litres) => ({ purpose: 'fridge', draw: { by: 'plate', unit: 'W', value: round1(42 + 0.3 * litres) }, use: { by: 'fridge', duty25: 0.55 }, surge: 3, standbyW: 0.5 }),
+    make: (litres) => ({ purpose: 'fridge', draw: { by: 'plate', unit: 'W', value: round1(42 + 0.3 * litres) }, use: { by: 'fridge', duty25: 0.55, insideC: -18 }, surge: 3, standbyW: 0.5 }),
   },
   {
     id: 'three-way',

@@ -85,7 +85,7 @@ export const GEAR: readonly LibraryItem[] = [
     name: 'medicine fridge',
     shelf: 'tools and gear',
     note: 'must never go off',
-    make: () => ({ purpose: 'medical', ...watts(48), use: { by: 'fridge', duty25: 0.3 }, surge: 3, critical: true }),
+    make: () => ({ purpose: 'medical', ...watts(48), use: { by: 'fridge', duty25: 0.3, insideC: 5 }, surge: 3, critical: true }),
   },
   { id: 'soldering', name: 'soldering station', shelf: 'tools and gear', note: 'through the inverter', make: () => ({ purpose: 'tools', supply: 'mains', ...watts(70), ...hours(1, 'daytime') }) },
 ];

@@ -1,6 +1,6 @@
 import type { Load } from '../design/index.js';
 import { drivingSpans } from '../travel/index.js';
-import { fridgeDuty } from './fridge.js';
+import { coldDuty } from './fridge.js';
 import { spanHours, type HourSpan } from './spans.js';
 
 /** Hours behind the words of the table. */
@@ -26,7 +26,7 @@ export function dutyOf(load: Pick<Load, 'draw' | 'use' | 'when'>, drivingH: numb
   if (draw.by === 'energy') return 1;
   if (draw.by === 'measured') return draw.onS + draw.offS > 0 ? draw.onS / (draw.onS + draw.offS) : 0;
   if (use.by === 'duty') return use.duty;
-  if (use.by === 'fridge') return fridgeDuty(use.duty25, ambientC);
+  if (use.by === 'fridge') return coldDuty(use.duty25, ambientC, use.insideC);
   const within = spanHours(loadSpans(load, drivingH));
   return within > 0 ? Math.min(1, use.hours / within) : 0;
 }

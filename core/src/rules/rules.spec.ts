@@ -97,7 +97,8 @@ describe('the rules', () => {
     d.supply.sun.panel = null;
     const dark = found(d, 'trip-runs-low')[0]!;
     expect([dark.severity, inWords(dark).say]).toEqual(['stop', jasmine.stringMatching(/off for \d+\.\d h of the trip/) as unknown as string]);
-    d.brief.trip.days = 3;
+    d.brief.trip.days = 2;
+    d.settings.usableShare = 0.6;
     expect(found(d, 'trip-runs-low')[0]?.severity).toBe('look');
     d.brief.trip.days = 1;
     expect(found(d, 'trip-runs-low')).toEqual([]);

@@ -40,6 +40,7 @@ export class JobFrame {
     ['F', 'next finding'],
     ['W', 'why this figure'],
     ['N', 'new row or job'],
+    ['L', 'library of loads'],
     ['Enter  Esc', 'take, leave a field'],
     ['Ctrl Z  Ctrl Y', 'undo, redo'],
     ['D', 'day or night view'],

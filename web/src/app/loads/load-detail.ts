@@ -32,7 +32,7 @@ export class LoadDetail {
   protected readonly ways = ['plate', 'measured', 'energy'] as const;
   protected readonly wayWords = (w: Way): string => ({ plate: 'by its plate', measured: 'by a measured cycle', energy: 'by Wh a day' })[w];
   protected readonly uses = ['duty', 'hours', 'fridge'] as const;
-  protected readonly useWords = (u: Load['use']['by']): string => ({ duty: 'a share of its hours', hours: 'hours a day', fridge: 'a fridge: duty at 25 °C' })[u];
+  protected readonly useWords = (u: Load['use']['by']): string => ({ duty: 'a share of its hours', hours: 'hours a day', fridge: 'cold box: duty at 25 °C' })[u];
   protected readonly colours = ['white', 'warm', 'amber', 'red'] as const;
   protected readonly never = computed(() => Object.keys(this.load().neverWith).filter((id) => this.others().some((o) => o.id === id)));
 
@@ -60,8 +60,13 @@ export class LoadDetail {
 
   protected setUse(by: Load['use']['by']): void {
     const duty = Math.min(1, this.day()?.duty ?? 0.5);
-    const use: Load['use'] = by === 'hours' ? { by, hours: 1 } : by === 'duty' ? { by, duty } : { by, duty25: Math.round(100 * duty) / 100 };
+    const use: Load['use'] = by === 'hours' ? { by, hours: 1 } : by === 'duty' ? { by, duty } : { by, duty25: Math.round(100 * duty) / 100, insideC: 4 };
     this.set('how long a load runs', { use });
+  }
+
+  protected setInside(insideC: number | null): void {
+    const { use } = this.load();
+    if (use.by === 'fridge' && insideC !== null) this.set('kept at', { use: { ...use, insideC } });
   }
 
   protected setDraw(draw: Load['draw']): void {

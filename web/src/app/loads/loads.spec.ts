@@ -107,7 +107,7 @@ describe('the loads stage', () => {
   it('keeps a fridge’s duty one that grows with the heat', async () => {
     const { element, bench, type } = await onBench(LoadsStage, 'vet');
     await type(labelled(element, 'Runs: vaccine fridge'), '30 %');
-    expect(bench.design()!.loads['l1']!.use).toEqual({ by: 'fridge', duty25: 0.3 });
+    expect(bench.design()!.loads['l1']!.use).toEqual({ by: 'fridge', duty25: 0.3, insideC: 4 });
   });
 
   it('draws the chosen load’s hours by dragging on the strip', async () => {

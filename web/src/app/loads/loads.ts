@@ -84,7 +84,7 @@ export class LoadsStage {
 
   protected setUse(id: string, use: Load['use']): void {
     // A fridge's share stays one that grows with the heat.
-    this.change(id, 'how long a load runs', (l) => (l.use = l.use.by === 'fridge' && use.by === 'duty' ? { by: 'fridge', duty25: use.duty } : use));
+    this.change(id, 'how long a load runs', (l) => (l.use = l.use.by === 'fridge' && use.by === 'duty' ? { ...l.use, duty25: use.duty } : use));
   }
 
   protected setWhen(id: string, when: Load['when']): void {

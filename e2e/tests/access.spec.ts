@@ -4,7 +4,7 @@ import { signIn, VIEWS } from './workshop';
 
 for (const night of [false, true]) {
   test(`every view passes the automatic accessibility check, ${night ? 'night' : 'day'} view`, async ({ page }) => {
-    test.setTimeout(180_000);
+    test.setTimeout(420_000);
     await page.emulateMedia({ reducedMotion: 'reduce' });
     const found: string[] = [];
     const check = async (view: string): Promise<void> => {

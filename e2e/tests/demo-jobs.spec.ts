@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { signIn, VIEWS } from './workshop';
 
 test('every stage of the six demo jobs opens without trouble, with sensible figures', async ({ page }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(420_000);
   const troubles: string[] = [];
   page.on('pageerror', (error) => troubles.push(String(error)));
   page.on('console', (message) => message.type() === 'error' && troubles.push(message.text()));

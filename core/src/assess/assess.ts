@@ -14,6 +14,7 @@ import { simulateJob, type TripResult } from '../trip/index.js';
 import { chargerInputs } from './charger-inputs.js';
 import { provePlan } from './prove.js';
 import { sizeRuns } from './runs.js';
+import { withLeads } from './sharing.js';
 import { tellTales, type TellTales } from './tell-tales.js';
 
 /** All figures, findings and lists of one design. */
@@ -49,11 +50,12 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
   const bank = bankOf(design, catalogue);
   const array = arrayOf(design, catalogue);
   const trip = bank ? simulateJob(tripJob(design, catalogue, bank, array)) : null;
-  const supply = supplyFigures(design, catalogue, day, parkedDay.ahDay, bank, array);
+  const feeds = supplyFigures(design, catalogue, day, parkedDay.ahDay, bank, array);
   const gear = draftGear(design, catalogue);
   const specs = draftRuns({ design, catalogue, gear: new Map(gear.map((g) => [g.id, g])), bank, array, day });
   const runs = sizeRuns(specs, design, bank);
   const order = orderOf(design, catalogue, runs, array);
+  const supply = withLeads(feeds, design, catalogue, runs);
   const inputs = chargerInputs(design, catalogue, bank, runs);
   const findings = judge({ design, catalogue, gear, day, supply, trip, chargerInputs: inputs, runs, totals: { price: order.total, kg: order.kg } });
   const open = findings.filter((f) => design.accepted[f.key] === undefined);

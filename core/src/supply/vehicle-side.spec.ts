@@ -75,6 +75,12 @@ describe('several chargers', () => {
     ]);
     expect(s[0]!.togetherA).toBeGreaterThan(s[1]!.togetherA);
   });
+  it('with the thicker lead carry more while both hold their volts', () => {
+    const near = sharing(bank, 0.9, chargers, (c) => (c.id === 'mains' ? 0.002 : 0.05));
+    const even = sharing(bank, 0.9, chargers);
+    const mains = (list: typeof near) => list[chargers.findIndex((c) => c.id === 'mains')]!.togetherA;
+    expect(mains(near)).toBeGreaterThan(mains(even));
+  });
   it('count an inverter-charger as the mains charger', () => {
     const e = demo('vet');
     expect(mainsChargerOf(e, SHIPPED_CATALOGUE)).toBeNull();

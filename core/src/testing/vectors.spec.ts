@@ -1,4 +1,5 @@
 import { answer, type Question } from '../answers/index.js';
+import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { circuitSchema, solveCircuit } from '../network/index.js';
 import { differences, networkVectors, vectorFile } from './vectors.js';
 
@@ -23,6 +24,25 @@ describe('reference vectors', () => {
       });
     }
   }
+
+  it('do not move when parts of the catalogue change', () => {
+    const parts = SHIPPED_CATALOGUE.parts as unknown as Record<string, unknown>[];
+    const before = parts.map((p) => ({ ...p }));
+    for (const p of parts) for (const [key, value] of Object.entries(p)) if (typeof value === 'number') p[key] = value * 1.7;
+    try {
+      for (const [question, file] of FILES) {
+        const { cases, tolerance } = vectorFile(file);
+        for (const c of cases) {
+          const got = answer(question, c.input, c.formula);
+          expect(got.ok && differences(got.result, c.expect, tolerance))
+            .withContext(c.name)
+            .toEqual([]);
+        }
+      }
+    } finally {
+      parts.forEach((p, i) => Object.assign(p, before[i]));
+    }
+  });
 
   for (const vector of networkVectors()) {
     it(`network: ${String(vector['name'])}`, () => {

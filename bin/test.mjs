@@ -67,7 +67,7 @@ async function pathSuite() {
 const suites = [
   ['format', asOne(() => npx(['prettier', '--check', '.', '--log-level', 'warn']))],
   ['lint', asOne(() => npx(['eslint', '.']))],
-  ['layers', asOne(() => npx(['depcruise', '--config', '.dependency-cruiser.cjs', 'core/src', 'server/src', 'cli/src']))],
+  ['layers', asOne(() => npx(['depcruise', '--config', '.dependency-cruiser.cjs', 'core/src', 'server/src', 'cli/src', 'web/src/app']))],
   ['core, server and command line', nodeSuite],
   ['web', webSuite],
   ['paths', pathSuite],

@@ -1,5 +1,5 @@
 import { blankDesign, type Trip } from '../design/index.js';
-import { climateOf } from './climate.js';
+import { airByHour, climateOf } from './climate.js';
 import { drivingSpans, mainsSpans, tripDays } from './days.js';
 import { REGIONS } from './regions.js';
 import { drawWeather, seeded, trialSeed, weatherChain } from './weather.js';
@@ -18,6 +18,18 @@ describe('the table of regions', () => {
     expect(climateOf(trip({ region: null, latitudeDeg: -20, ambientC: 28 }))).toEqual(jasmine.objectContaining({ latitudeDeg: -20, clearness: 0.75, ambientC: 28, coldestC: 13 }));
     expect(climateOf(trip({ region: 'no such region', latitudeDeg: -20 })).latitudeDeg).toBe(-20);
   });
+});
+
+describe('the air around a battery', () => {
+  const july = climateOf(trip({ region: 'stonefly-catchment', month: 7 }));
+  it('is warmest in the afternoon, swings less than the air, and never reaches the month’s coldest morning', () => {
+    const air = airByHour(july)!;
+    expect(air.length).toBe(24);
+    expect(air.indexOf(Math.max(...air))).toBe(14);
+    expect(Math.min(...air)).toBeGreaterThan(july.coldestC + 3);
+    expect(Math.max(...air)).toBeLessThan(july.ambientC + 3);
+  });
+  it('is not guessed by the hour where only one temperature was typed', () => expect(airByHour(climateOf(trip({ region: null })))).toBeNull());
 });
 
 describe('the days of a trip', () => {

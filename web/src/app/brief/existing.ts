@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { type Design, type Existing, FUNCTIONS, type GearFunction, SHIPPED_CATALOGUE, type Trace } from '@meridex/core';
+import { type Design, type Existing, FUNCTIONS, type GearFunction, SHIPPED_CATALOGUE } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzSelectModule } from 'ng-zorro-antd/select';
@@ -11,6 +11,7 @@ import { AssessmentService } from '../services/assessment.service';
 import { newId } from '../services/new-id';
 import { DesignService } from '../services/design.service';
 import { TracesTable } from './traces';
+import { nextOrder } from './words';
 
 const NEW: Omit<Existing, 'order'> = { name: '', part: null, verdict: 'keep', does: [], omitted: {}, own: { capacityAh: null, outputA: null, watts: null }, ageYears: null, kg: null, notes: '' };
 
@@ -71,9 +72,4 @@ export class ExistingSheet {
   protected remove(id: string, name: string): void {
     this.designs.edit(`${name || 'gear'} off the list`, (d) => delete d.brief.existing[id]);
   }
-}
-
-/** The next place in a list. */
-export function nextOrder(of: Readonly<Record<string, Existing | Trace>>): number {
-  return Math.max(0, ...Object.values(of).map((x) => x.order)) + 1;
 }

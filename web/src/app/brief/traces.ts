@@ -8,7 +8,7 @@ import { NumberField } from '../fields/number-field';
 import { AssessmentService } from '../services/assessment.service';
 import { newId } from '../services/new-id';
 import { DesignService } from '../services/design.service';
-import { nextOrder } from './existing';
+import { nextOrder } from './words';
 
 const NEW: Omit<Trace, 'order'> = { colour: '', from: '', to: '', live: 'not tested', areaMm2: null, lengthM: null, fuseA: null, verdict: 'undecided', run: null };
 

@@ -1,10 +1,10 @@
 import { copperKgPerM } from '../cable/index.js';
-import type { Catalogue, Part } from '../catalogue/index.js';
+import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import { FUSE_KINDS, fuseWindow } from '../protection/index.js';
 import { rating } from '../quantity/index.js';
 import type { SizedRun } from '../routes/index.js';
-import type { SolarArray } from '../supply/index.js';
+import { devicesOf, type SolarArray } from '../supply/index.js';
 import { CUTTING, PLANNING_PRICES as PRICE } from './prices.js';
 
 export interface OrderLine {
@@ -77,30 +77,10 @@ function lugText(run: Fitted): string {
 }
 
 function addDevices(basket: Basket, design: Design, catalogue: Catalogue): void {
-  const { supply } = design;
-  // What is in the vehicle already and stays is not bought again, and adds no weight.
-  const kept = new Map<string, number>();
-  for (const e of Object.values(design.brief.existing)) if (e.part && e.verdict !== 'remove') kept.set(e.part, (kept.get(e.part) ?? 0) + 1);
-  const device = (part: Part | null, wanted: number): void => {
-    if (!part) return;
-    const have = Math.min(wanted, kept.get(part.id) ?? 0);
-    kept.set(part.id, (kept.get(part.id) ?? 0) - have);
-    const quantity = wanted - have;
-    if (quantity > 0) basket.add({ key: part.id, group: 'devices', what: part.name, quantity, unit: 'pc', priceEach: part.price, kg: part.kg * quantity }, 'supply');
-  };
-  const battery = catalogue.find('battery', supply.battery.part);
-  device(battery, supply.battery.count);
-  if (supply.second) device(catalogue.find('battery', supply.second.part), supply.second.count);
-  if (supply.isolation === 'dcdc') for (const id of [supply.dcdc, supply.dcdcSecond]) device(catalogue.find('dcdc', id), 1);
-  if (supply.isolation === 'isolator') device(catalogue.find('isolator', supply.isolator), 1);
-  const panel = catalogue.find('panel', supply.sun.panel);
-  device(panel, supply.sun.count);
-  if (supply.sun.portable) device(catalogue.find('panel', supply.sun.portable.panel), 1);
-  if (panel || supply.sun.portable) device(catalogue.find('solar-controller', supply.sun.controller), 1);
-  device(catalogue.find('mains-charger', supply.mains.charger), 1);
-  device(catalogue.find('inverter', supply.inverter), 1);
-  device(catalogue.find('fuse-block', supply.fuseBlock), 1);
-  if (battery) basket.add({ key: 'bus-bars', group: 'devices', what: 'bus bar pair with cover', quantity: 1, unit: 'pc', priceEach: PRICE.busBars, kg: PRICE.busBarsKg }, 'distribution');
+  for (const { part, quantity } of devicesOf(design, catalogue))
+    basket.add({ key: part.id, group: 'devices', what: part.name, quantity, unit: 'pc', priceEach: part.price, kg: part.kg * quantity }, 'supply');
+  if (catalogue.find('battery', design.supply.battery.part))
+    basket.add({ key: 'bus-bars', group: 'devices', what: 'bus bar pair with cover', quantity: 1, unit: 'pc', priceEach: PRICE.busBars, kg: PRICE.busBarsKg }, 'distribution');
 }
 
 function addRun(basket: Basket, run: Fitted): void {

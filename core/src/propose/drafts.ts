@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import { jobOfDesign, loadsOn, simulateDesign } from '../outlook/index.js';
-import { alternatorBudget, alternatorOf, arrayOf, bankOf, dcdcsOf, mainsChargerOf, supplyFigures, vehicleChargeA, traceOf, type SupplyFigures } from '../supply/index.js';
+import { alternatorBudget, alternatorOf, arrayOf, bankOf, dcdcsOf, devicesOf, mainsChargerOf, supplyFigures, vehicleChargeA, traceOf, type SupplyFigures } from '../supply/index.js';
 import { climateOf, weatherChain } from '../travel/index.js';
 import { simulateJob } from '../trip/index.js';
 import { withFixedParts } from './fixed-parts.js';
@@ -48,23 +48,12 @@ export interface SupplyDraft {
 }
 
 const priced = (design: Design, catalogue: Catalogue): { readonly parts: readonly string[]; readonly price: number; readonly kg: number } => {
-  const { supply } = design;
-  const battery = catalogue.find('battery', supply.battery.part);
-  const panel = catalogue.find('panel', supply.sun.panel);
-  const others = [
-    supply.isolation === 'dcdc' ? catalogue.find('dcdc', supply.dcdc) : null,
-    supply.isolation === 'isolator' ? catalogue.find('isolator', supply.isolator) : null,
-    panel ? catalogue.find('solar-controller', supply.sun.controller) : null,
-    catalogue.find('mains-charger', supply.mains.charger),
-    catalogue.find('inverter', supply.inverter),
-    catalogue.find('fuse-block', supply.fuseBlock),
-  ];
-  const list = [
-    ...(battery ? [{ part: battery, n: supply.battery.count }] : []),
-    ...(panel ? [{ part: panel, n: supply.sun.count }] : []),
-    ...others.flatMap((part) => (part ? [{ part, n: 1 }] : [])),
-  ];
-  return { parts: list.map((l) => (l.n > 1 ? `${l.n} × ${l.part.name}` : l.part.name)), price: list.reduce((s, l) => s + l.n * l.part.price, 0), kg: list.reduce((s, l) => s + l.n * l.part.kg, 0) };
+  const list = devicesOf(design, catalogue);
+  return {
+    parts: list.map((d) => (d.quantity > 1 ? `${d.quantity} × ${d.part.name}` : d.part.name)),
+    price: list.reduce((s, d) => s + d.quantity * d.part.price, 0),
+    kg: list.reduce((s, d) => s + d.quantity * d.part.kg, 0),
+  };
 };
 
 /** Lowest charge of the trip with every day at this clearness and the loads grown by this much; −1: a load goes off. */

@@ -1,3 +1,4 @@
+import { hoursWithin } from '../loads/index.js';
 import { MPPT_YIELD } from '../supply/index.js';
 import type { Span, TripLoad } from './input.js';
 
@@ -27,9 +28,7 @@ export interface DayProfile {
 
 /** Share of the hours [fromH, toH) that lies inside the spans. */
 export function shareInside(spans: readonly Span[], fromH: number, toH: number): number {
-  let inside = 0;
-  for (const [a, b] of spans) inside += Math.max(0, Math.min(b, toH) - Math.max(a, fromH));
-  return inside / (toH - fromH);
+  return hoursWithin(spans, fromH, toH) / (toH - fromH);
 }
 
 /** Loads at or above this power, W, that run only part of their hours are the ones a trip can draw one by one. */

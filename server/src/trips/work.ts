@@ -31,10 +31,19 @@ async function design(db: Database, workshopId: string, run: TripRun) {
   return db.inWorkshop(workshopId, (tx) => revisionOf(tx, run.jobId, run.revision));
 }
 
-/** One run of many trips, taken from the queue. */
-export async function runTripsWork(db: Database, { workshopId, runId }: Work['trips']): Promise<void> {
+/** One run of many trips, taken from the queue; one that breaks is marked so, and the queue is told. */
+export async function runTripsWork(db: Database, work: Work['trips']): Promise<void> {
+  try {
+    await workOff(db, work);
+  } catch (error) {
+    await db.inWorkshop(work.workshopId, (tx) => tripsDone(tx, work.runId, 0, { state: 'failed', result: null }));
+    throw error;
+  }
+}
+
+async function workOff(db: Database, { workshopId, runId }: Work['trips']): Promise<void> {
   const run = await db.inWorkshop(workshopId, (tx) => tripRun(tx, runId));
-  if (!run || run.state === 'stopped' || run.state === 'done') return;
+  if (!run || ['stopped', 'done', 'failed'].includes(run.state)) return;
   const revision = await design(db, workshopId, run);
   const job = revision && jobOfDesign(revision.design, SHIPPED_CATALOGUE, { stepS: STEP_S, oneByOne: run.oneByOne });
   if (!job) {

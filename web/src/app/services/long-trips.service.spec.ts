@@ -48,6 +48,16 @@ describe('many trips on the server', () => {
     expect(service.trouble()).toContain('cannot be reached');
   });
 
+  it('say so when they could not be stopped', async () => {
+    void service.start('job-1', 10_000, false);
+    http.expectOne('/api/jobs/job-1/trips').flush(run({}));
+    await tick();
+    void service.stop();
+    http.expectOne('/api/trips/r1/stop').error(new ProgressEvent('offline'));
+    await tick();
+    expect(service.trouble()).toContain('may still be running');
+  });
+
   it('are found again when the job is opened, and followed on', async () => {
     void service.open('job-1');
     http.expectOne('/api/jobs/job-1/trips').flush(run({ state: 'running', done: 600 }));

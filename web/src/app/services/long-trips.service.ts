@@ -45,7 +45,13 @@ export class LongTripsService {
 
   async stop(): Promise<void> {
     const run = this.run();
-    if (run) await firstValueFrom(this.http.post(`/api/trips/${run.id}/stop`, {}).pipe(catchError(() => of(null))));
+    if (!run) return;
+    try {
+      await firstValueFrom(this.http.post(`/api/trips/${run.id}/stop`, {}));
+      this.trouble.set(null);
+    } catch {
+      this.trouble.set('The server cannot be reached: its trips may still be running. Try again.');
+    }
   }
 
   private follow(id: string): void {

@@ -25,6 +25,9 @@ const MANY = 10_000;
     @if (long.trouble(); as trouble) {
       <p class="stop" role="alert">{{ trouble }}</p>
     }
+    @if (long.run()?.state === 'failed') {
+      <p class="stop" role="alert">The server could not run these trips; the ones of this page do not need it.</p>
+    }
     @if (said(); as s) {
       <p class="narrow" aria-live="polite">
         Server, revision {{ long.run()!.revision }}{{ long.run()!.state === 'stopped' ? ', stopped early' : '' }}: {{ s.say }} {{ s.more }}

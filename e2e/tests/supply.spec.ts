@@ -82,9 +82,9 @@ test('hours are drawn by dragging on the day, and a load comes from the library'
   await expect(page.locator('mx-library-drawer .ant-drawer-open')).toHaveCount(0);
   await expect(page.locator('tr.chosen input').first()).toHaveValue('diesel heater');
   const start = page.getByRole('slider', { name: 'Start of the hours of diesel heater' }).last();
-  await expect(start).toBeVisible();
+  // Waits until nothing lies over it and it stands still.
+  await start.hover();
   const from = (await start.boundingBox())!;
-  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
   await page.mouse.down();
   await page.mouse.move(from.x - 40, from.y + 4, { steps: 4 });
   await page.mouse.up();

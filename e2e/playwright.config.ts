@@ -2,7 +2,9 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: './tests',
-  timeout: 90_000,
+  // Nothing here measures speed: a slow machine that reloads the application gets the time it needs.
+  timeout: 240_000,
+  expect: { timeout: 30_000 },
   workers: 1,
   reporter: [['list']],
   use: {

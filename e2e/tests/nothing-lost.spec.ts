@@ -8,8 +8,15 @@ const MAIN = join(process.cwd(), '../server/dist/main.js');
 const WEB = join(process.cwd(), '../web/dist/browser');
 const database = process.env['MERIDEX_TEST_DATABASE'];
 
+let running: ChildProcess | null = null;
+
+test.afterEach(() => {
+  running?.kill('SIGKILL');
+});
+
 function serve(): Promise<ChildProcess> {
   const child = spawn(process.execPath, [MAIN], { env: { ...process.env, MERIDEX_DATABASE_URL: database, MERIDEX_PORT: String(PORT), MERIDEX_WEB: WEB }, stdio: ['ignore', 'pipe', 'inherit'] });
+  running = child;
   return new Promise((resolve, reject) => {
     child.once('exit', () => reject(new Error('the server ended while starting')));
     child.stdout!.on('data', (data: Buffer) => data.toString().includes('listening') && resolve(child));
@@ -41,12 +48,11 @@ test('a server killed while someone types loses nothing', async ({ page, context
   await openJob(again, 'Stonefly Catchment Survey', 'Brief');
   await expect(again.getByRole('textbox', { name: 'Plate' })).toHaveValue('KEPT 2');
   await expect(again.getByRole('textbox', { name: 'Notes' })).toHaveValue('typed, then the browser was closed');
-  server.kill('SIGTERM');
 });
 
 test('two people in one job: different edits merge, the same one shows both values', async ({ browser }) => {
   test.skip(!database, 'run by npm test, which names the database');
-  const server = await serve();
+  await serve();
   const pages = await Promise.all([browser.newContext(), browser.newContext()].map(async (c) => (await c).newPage()));
   const [one, two] = [pages[0]!, pages[1]!];
   for (const page of pages) {
@@ -71,5 +77,4 @@ test('two people in one job: different edits merge, the same one shows both valu
   await allKept(two);
   await one.reload();
   await expect(one.getByRole('textbox', { name: 'Plate' })).toHaveValue('THEIRS');
-  server.kill('SIGTERM');
 });

@@ -10,7 +10,7 @@ const LAYERS = [
   ['outlook'],
   ['draft', 'order', 'fit', 'prove', 'explain', 'propose'],
   ['assess'],
-  ['handover', 'formats', 'answers', 'demo'],
+  ['handover', 'formats', 'answers', 'demo', 'search'],
 ];
 
 const folder = (name) => `^core/src/${name}/`;

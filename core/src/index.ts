@@ -23,3 +23,4 @@ export * from './supply/index.js';
 export * from './trip/index.js';
 export * from './vehicle/index.js';
 export * from './travel/index.js';
+export * from './search/index.js';

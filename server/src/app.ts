@@ -8,6 +8,7 @@ import { z } from 'zod';
 import { accountRoutes } from './accounts/routes.js';
 import type { Database } from './db/client.js';
 import { designRoutes } from './designs/routes.js';
+import { drillRoutes } from './drill/routes.js';
 import { sayErrors } from './http/errors.js';
 import { serveWeb } from './http/web.js';
 import { jobRoutes } from './jobs/routes.js';
@@ -16,6 +17,7 @@ import { readingRoutes } from './readings/routes.js';
 import type { Queue } from './queue/queue.js';
 import { tickRoutes } from './ticks/routes.js';
 import { tripRoutes } from './trips/routes.js';
+import { vehicleRoutes } from './vehicles/routes.js';
 
 export interface AppOptions {
   readonly db: Database;
@@ -56,7 +58,7 @@ export async function buildApp({ db, queue, webRoot, log = false }: AppOptions):
   await app.register(cookie);
   await app.register(rateLimit, { global: false });
   app.get('/api/health', { schema: { response: { 200: z.object({ ok: z.boolean() }) } } }, () => ({ ok: true }));
-  for (const routes of [accountRoutes, jobRoutes, designRoutes, tickRoutes, readingRoutes, packRoutes]) await app.register(routes(db));
+  for (const routes of [accountRoutes, jobRoutes, designRoutes, tickRoutes, readingRoutes, packRoutes, drillRoutes, vehicleRoutes]) await app.register(routes(db));
   await app.register(tripRoutes(db, queue));
   if (webRoot) await serveWeb(app, webRoot);
   return app;

@@ -1,14 +1,15 @@
 import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
-import { draftRuns } from '../draft/index.js';
+import { draftLeads, draftRuns } from '../draft/index.js';
 import { fitSteps, type FitStep } from '../fit/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { loadsOn, tripJob } from '../outlook/index.js';
 import { orderOf, type Order } from '../order/index.js';
 import { draftGear, type Gear } from '../places/index.js';
 import type { ProveRow } from '../prove/index.js';
-import type { SizedRun } from '../routes/index.js';
+import { layoutFigures, type LayoutFigures, type SizedRun } from '../routes/index.js';
 import { judge, type Finding } from '../rules/index.js';
+import { vehicleOf } from '../vehicle/index.js';
 import { arrayOf, bankOf, supplyFigures, type ChargerInput, type SupplyFigures } from '../supply/index.js';
 import { simulateJob, type TripResult } from '../trip/index.js';
 import { chargerInputs } from './charger-inputs.js';
@@ -28,6 +29,8 @@ export interface Assessment {
   readonly chargerInputs: readonly ChargerInput[];
   readonly gear: readonly Gear[];
   readonly runs: readonly SizedRun[];
+  /** How gear and cable lie in the vehicle: heat, weight, bends, stretches, plugs, leads. */
+  readonly layout: LayoutFigures;
   /** Everything found; those in `accepted` are signed for and no longer open. */
   readonly findings: readonly Finding[];
   readonly open: readonly Finding[];
@@ -52,12 +55,15 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
   const trip = bank ? simulateJob(tripJob(design, catalogue, bank, array)) : null;
   const feeds = supplyFigures(design, catalogue, day, parkedDay.ahDay, bank, array);
   const gear = draftGear(design, catalogue);
-  const specs = draftRuns({ design, catalogue, gear: new Map(gear.map((g) => [g.id, g])), bank, array, day });
+  const vehicle = vehicleOf(design);
+  const context = { design, catalogue, vehicle, gear: new Map(gear.map((g) => [g.id, g])), bank, array, day };
+  const specs = draftRuns(context);
   const runs = sizeRuns(specs, design, bank);
+  const layout = layoutFigures(design, vehicle, gear, runs, draftLeads(context, specs.length + 1));
   const order = orderOf(design, catalogue, runs, array);
   const supply = withLeads(feeds, design, catalogue, runs);
   const inputs = chargerInputs(design, catalogue, bank, runs);
-  const findings = judge({ design, catalogue, gear, day, supply, trip, chargerInputs: inputs, runs, totals: { price: order.total, kg: order.kg } });
+  const findings = judge({ design, catalogue, vehicle, gear, layout, day, supply, trip, chargerInputs: inputs, runs, totals: { price: order.total, kg: order.kg } });
   const open = findings.filter((f) => design.accepted[f.key] === undefined);
   const licensed = findings.some((f) => f.rule === 'mains-licensed');
   return {
@@ -68,6 +74,7 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
     chargerInputs: inputs,
     gear,
     runs,
+    layout,
     findings,
     open,
     order,

@@ -37,7 +37,7 @@ export function wireOf(run: Fitted, design: Design, extreme: Extreme): Wire {
     from: spec.from,
     to: spec.to,
     feedOhm: Math.max(1e-6, spec.outM * perM + (spec.plugOhm / 2) * wear),
-    backOhm: Math.max(1e-6, spec.backM * perM + (spec.plugOhm / 2) * wear + 2 * lug),
+    backOhm: Math.max(1e-6, spec.backM * perM + (spec.plugOhm / 2) * wear + 2 * lug + spec.chassisOhm * wear),
     fromEndOhm: lug + fused('from'),
     toEndOhm: lug + fused('to'),
   };

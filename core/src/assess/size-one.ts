@@ -22,7 +22,7 @@ export interface Upstream {
 const LEAST_SHARE_PERCENT = 0.2;
 
 function contactsMilliohm(spec: RunSpec, type: FuseType, fuseA: number, areaMm2: number): number {
-  const ohm = 4 * lugOhm(areaMm2) + spec.ends.length * fuseOhm(type, fuseA) + spec.plugOhm;
+  const ohm = 4 * lugOhm(areaMm2) + spec.ends.length * fuseOhm(type, fuseA) + spec.plugOhm + spec.chassisOhm;
   return ohm * 1000;
 }
 

@@ -75,7 +75,7 @@ const bookmobile: DemoJob = {
     },
     supply: {
       battery: { part: 'bat-lfp-120', count: 2 },
-      dcdc: 'dcdc-40',
+      dcdc: 'dcdc-25-dual',
       sun: { panel: 'pv-160', count: 3, controller: 'mppt-40' },
       mains: { charger: 'mc-25' },
       inverter: 'inv-1000',
@@ -89,7 +89,6 @@ const bookmobile: DemoJob = {
       ['modem', '12 W', '100 %', 'all day', 'electronics', { critical: true }],
       ['roof fan', '36 W', '4 h', 'daytime', 'other'],
     ],
-    places: { house: 'inside' },
     runs: { 'start-charger': { outM: 11.5 }, 'charger-bus': { outM: 1.2 }, 'load-l1': { outM: 5.5 }, 'load-l3': { outM: 4.2 } },
     accepted: { 'battery-among-people:house': { by: 'Tallowgum Auto Electrics', reason: 'sealed box under the front seat, vented through the floor, isolator outside', at: '2026-11-12' } },
   }),
@@ -160,6 +159,7 @@ const bees: DemoJob = {
       ['smoker fan', '12 W', '2 h', 'daytime', 'other'],
       ['syrup pump', '72 W', '0.5 h', 'daytime', 'pump'],
     ],
+    places: { 'load:l1': { zone: 'cab', on: null, when: 'now' }, 'load:l3': { zone: 'cab', on: null, when: 'now' } },
     runs: {
       'start-isolator': { outM: 1.8 },
       'isolator-bus': { outM: 3.1 },

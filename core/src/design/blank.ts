@@ -39,7 +39,10 @@ export function blankDesign(customer: string): Design {
       otherChargersA: 0,
       seen: {},
     },
+    vehicle: null,
     places: {},
+    board: null,
+    plugs: {},
     runs: {},
     accepted: {},
     settings: {
@@ -53,6 +56,8 @@ export function blankDesign(customer: string): Design {
       regulatorSchool: 'MPPT',
       variableSchool: 'DC-DC charger',
       voltsChart: 'rested',
+      plugColours: { 'house battery': 'grey', panels: 'black', 'trailer feed': 'red', 'fridge socket': 'blue' },
+      bending: { thick: 6, thin: 4 },
     },
   };
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { hour, partId, text, volt, volts } from './common-schema.js';
 
-export const VEHICLE_KINDS = ['tray-back', 'canopy-ute', 'wagon', 'van', 'caravan', 'camper', 'light-truck'] as const;
+export const VEHICLE_KINDS = ['tray-back', 'canopy-ute', 'wagon', 'van', 'caravan', 'camper', 'light-truck', 'slide-on', 'portable-box'] as const;
 export type VehicleKind = (typeof VEHICLE_KINDS)[number];
 
 /** What people do with the vehicle; each calls for its usual loads. */

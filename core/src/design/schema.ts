@@ -2,9 +2,11 @@ import { z } from 'zod';
 import { briefSchema, type existingSchema, type traceSchema } from './brief-schema.js';
 import { text } from './common-schema.js';
 import { loadSchema, type PURPOSES } from './load-schema.js';
+import { boardSchema, placementSchema, plugEditSchema } from './places-schema.js';
 import { supplySchema } from './supply-schema.js';
+import { vehicleSchema } from './vehicle-schema.js';
 
-export const SCHEMA_VERSION = 2;
+export const SCHEMA_VERSION = 3;
 
 /** What a person has said of a run; everything else about it is drafted. */
 export const runEditSchema = z.object({
@@ -15,6 +17,13 @@ export const runEditSchema = z.object({
   laid: z.enum(['air', 'conduit', 'insulation']).optional(),
   grouped: z.number().int().min(1).max(40).optional(),
   ambientC: z.number().min(-40).max(120).optional(),
+  /** Waypoints that it must pass, in order, and such as it must not. */
+  via: z.array(z.string().max(40)).max(20).optional(),
+  avoid: z.array(z.string().max(40)).max(40).optional(),
+  /** The return goes by its own cable, or through the body. */
+  back: z.enum(['cable', 'chassis']).optional(),
+  /** Spare cores pulled with it. */
+  spares: z.number().int().min(0).max(12).optional(),
 });
 
 /** The workshop's schools and ways. */
@@ -32,6 +41,10 @@ export const settingsSchema = z.object({
   variableSchool: z.enum(['DC-DC charger', 'voltage fixed by the dealer']),
   /** Resting-volts chart of lead-acid: rested four hours, or lightly loaded (0.2 V lower). */
   voltsChart: z.enum(['rested', 'loaded']),
+  /** The workshop's own colour of plug housings by what they carry; only the same colour mates. */
+  plugColours: z.record(z.string().max(40), text(20)),
+  /** Bending radius over the outside diameter: above 16 mm², and up to it. */
+  bending: z.object({ thick: z.number().min(1).max(20), thin: z.number().min(1).max(20) }),
 });
 
 export const acceptedSchema = z.object({ by: text(80), reason: text(500), at: text(40) });
@@ -42,8 +55,11 @@ export const designSchema = z.object({
   brief: briefSchema,
   loads: z.record(z.string(), loadSchema),
   supply: supplySchema,
-  /** Zone by gear. */
-  places: z.record(z.string(), text(40)),
+  /** The vehicle with the workshop's own dimensions; null: the shipped one of its kind. */
+  vehicle: vehicleSchema.nullable(),
+  places: z.record(z.string(), placementSchema),
+  board: boardSchema.nullable(),
+  plugs: z.record(z.string(), plugEditSchema),
   runs: z.record(z.string(), runEditSchema),
   accepted: z.record(z.string(), acceptedSchema),
   settings: settingsSchema,
@@ -57,5 +73,8 @@ export type Trace = z.infer<typeof traceSchema>;
 export type Load = z.infer<typeof loadSchema>;
 export type Supply = z.infer<typeof supplySchema>;
 export type Settings = z.infer<typeof settingsSchema>;
+export type Placement = z.infer<typeof placementSchema>;
+export type Board = z.infer<typeof boardSchema>;
+export type PlugEdit = z.infer<typeof plugEditSchema>;
 export type RunEdit = z.infer<typeof runEditSchema>;
 export type Purpose = (typeof PURPOSES)[number];

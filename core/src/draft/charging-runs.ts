@@ -8,14 +8,6 @@ import { supplyLimit } from './limits.js';
 /** Kinds that bolt on beside a battery or bus bar, the plainest first; a higher short calls up the next. */
 export const BOLTED = ['small-bolt-in', 'terminal-post', 'large-bolt-in', 'class-t'] as const;
 
-const COUPLED: readonly string[] = ['caravan', 'camper'];
-
-/** Rating of the plug that a trailer's feed passes: the smaller kind when it carries the fuse. */
-function couplingA(c: DraftContext, currentA: number): number | undefined {
-  if (!COUPLED.includes(c.design.brief.vehicleKind)) return undefined;
-  return currentA / 0.8 <= 50 ? 50 : 175;
-}
-
 /** Feed from the starting side into a DC-DC charger and on to the bus bars; sized for full output, whatever it is set to. */
 function dcdcRuns(c: DraftContext, next: () => number, id: 'charger' | 'charger2'): RunSpec[] {
   const part = c.catalogue.find('dcdc', id === 'charger' ? c.design.supply.dcdc : c.design.supply.dcdcSecond);
@@ -23,7 +15,6 @@ function dcdcRuns(c: DraftContext, next: () => number, id: 'charger' | 'charger2
   if (!part || !starting || !charger || !c.bank || !bus) return [];
   const inputW = chargerInputW(part, c.bank.absorptionV);
   const currentA = inputW / part.cutOutV;
-  const plugA = couplingA(c, currentA);
   return [
     makeRun(c, next(), {
       id: `start-${id}`,
@@ -44,7 +35,6 @@ function dcdcRuns(c: DraftContext, next: () => number, id: 'charger' | 'charger2
       ],
       weak: part.maxFuseA ? [{ what: 'charger’s largest fuse', ratingA: part.maxFuseA }] : [],
       minAreaMm2: SMALLEST_MM2.batteryFeed,
-      ...(plugA ? { plugA } : {}),
       reason: 'brings the alternator’s current to the charger; fused at both ends, since a failed charger can pass the house battery back',
     }),
     outputRun(c, next, endOf(charger, 'out'), part.outputA, `${charger.name.charAt(0).toUpperCase()}${charger.name.slice(1)} → bus bars`, `${id}-bus`, 'charger'),
@@ -81,7 +71,6 @@ function isolatorRuns(c: DraftContext, next: () => number): RunSpec[] {
   if (!part || !starting || !isolator || !c.bank || !bus) return [];
   const { leftA } = alternatorBudget(c.design.brief.alternator.ratedA, 0);
   const currentA = Math.min(0.8 * part.ratedA, c.bank.maxChargeA, Math.max(leftA, 10));
-  const plugA = couplingA(c, currentA);
   const limit = supplyLimit(c.design, 'isolatorLink', 'link through a sensing isolator, both halves together');
   const common = {
     group: 'charging',
@@ -101,7 +90,6 @@ function isolatorRuns(c: DraftContext, next: () => number): RunSpec[] {
     from: endOf(starting),
     to: endOf(isolator, 'in'),
     ends: [{ at: 'from', source: 'starting battery' }],
-    ...(plugA ? { plugA } : {}),
     reason: 'ties the two batteries together while the engine charges',
   });
   const far = makeRun(c, next(), {

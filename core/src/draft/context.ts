@@ -1,17 +1,18 @@
-import { plugPoleOhm } from '../cable/index.js';
+import { CHASSIS_OHM, plugPoleOhm, type Laid } from '../cable/index.js';
 import type { Catalogue } from '../catalogue/index.js';
-import type { Design } from '../design/index.js';
+import type { Design, Vehicle } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import type { Gear } from '../places/index.js';
-import type { RunEnd, RunSpec } from '../routes/index.js';
+import { cutLengthM, groupedOf, PLUG_WIRE_MM2, routeBetween, type Route, type RunEnd, type RunSpec, type Stand } from '../routes/index.js';
 import type { Bank, SolarArray } from '../supply/index.js';
-import { pathLengthM, runPath, VEHICLE_TEMPLATES, ZONE_C } from '../vehicle/index.js';
+import { squareMm } from '../vehicle/index.js';
 import type { Limit } from './limits.js';
 
 /** What the drafting of runs looks at. */
 export interface DraftContext {
   readonly design: Design;
   readonly catalogue: Catalogue;
+  readonly vehicle: Vehicle;
   readonly gear: ReadonlyMap<string, Gear>;
   readonly bank: Bank | null;
   readonly array: SolarArray | null;
@@ -23,32 +24,80 @@ type Given = Pick<RunSpec, 'id' | 'name' | 'group' | 'from' | 'to' | 'demand' | 
   readonly parent?: string;
   readonly weak?: RunSpec['weak'];
   readonly minAreaMm2?: number;
-  /** A coupling on the way: its rating, A. */
-  readonly plugA?: number;
   readonly terminalV?: number;
-  /** Length where the picture cannot tell, m. */
-  readonly closeByM?: number;
 };
 
 /** Smallest conductor in a vehicle, and for a feed drawn through from the battery, mm². */
 export const SMALLEST_MM2 = { vehicle: 1, batteryFeed: 4 } as const;
+/** A chassis return that goes through a trailer's coupling: ball and safety chains are no conductors. */
+const COUPLING_RETURN_OHM = 20e-3;
+/** Coil left at each end of a provision, m. */
+const PROVISION_COIL_M = 0.5;
 
 export function endOf(gear: Gear, terminal = ''): RunEnd {
   const node = terminal ? `${gear.id}.${terminal}` : gear.id;
   return { gear: gear.id, name: gear.name, plus: `${node}+`, minus: `${gear.id}-` };
 }
 
-/** Fills in what every run has: length, surroundings, and what a person has typed. */
+export const standOf = (gear: Gear): Stand => ({ zone: gear.zone, at: gear.terminal });
+
+/** Copper that the drop limit will ask for, by a first estimate, mm². */
+function roughAreaMm2(given: Given, currentA: number, outM: number): number {
+  return (2 * outM * currentA * 0.0181) / ((given.limit.percent / 100) * given.nominalV);
+}
+
+/** Rating of the plug at a coupling: the smaller kind when it carries the fuse and its contacts take the cable. */
+function couplingA(given: Given, route: Route | null, outM: number): number | null {
+  if (!route?.ways.some((w) => w.coupling)) return null;
+  const currentA = 'currentA' in given.demand ? given.demand.currentA : given.demand.powerW / given.sourceV;
+  return currentA / 0.8 <= 50 && roughAreaMm2(given, currentA, outM) <= PLUG_WIRE_MM2['50 A'][1] ? 50 : 175;
+}
+
+interface Surroundings {
+  readonly ambientC: number;
+  readonly ambientWhy: string;
+  readonly laid: Laid;
+}
+
+/** Hottest air on the way, and whether any of it is in conduit. */
+function surroundings(c: DraftContext, from: Gear, to: Gear, route: Route | null): Surroundings {
+  const zones = [{ name: from.zoneName, ambientC: from.ambientC }, { name: to.zoneName, ambientC: to.ambientC }, ...(route?.ways ?? []).map((w) => ({ name: w.along, ambientC: w.ambientC }))];
+  const hottest = zones.reduce((hot, z) => (z.ambientC > hot.ambientC ? z : hot));
+  return { ambientC: hottest.ambientC, ambientWhy: `hottest on its way: ${hottest.name}`, laid: route?.ways.some((w) => w.conduit) ? 'conduit' : 'air' };
+}
+
+/** Cable of a chassis return at both ends, to the earth stud that is nearest, m. */
+function earthLeadsM(c: DraftContext, from: Stand, to: Stand): number {
+  const studs = c.vehicle.points.filter((p) => p.kind === 'earth stud').flatMap((p) => c.vehicle.waypoints.find((w) => w.id === p.waypoint) ?? []);
+  const lead = (s: Stand): number => Math.min(1500, ...studs.map((w) => squareMm(s.at, w.at)));
+  return Math.ceil((lead(from) + lead(to)) / 100) / 10 + 0.4;
+}
+
+interface Return {
+  readonly back: RunSpec['back'];
+  readonly backM: number;
+  readonly chassisOhm: number;
+}
+
+function returnOf(c: DraftContext, given: Given, outM: number, stands: RunSpec['stands'], coupled: boolean): Return {
+  const edit = c.design.runs[given.id] ?? {};
+  if (edit.back !== 'chassis') return { back: 'cable', backM: edit.backM ?? outM, chassisOhm: 0 };
+  return { back: 'chassis', backM: edit.backM ?? earthLeadsM(c, stands.from, stands.to), chassisOhm: CHASSIS_OHM + (coupled ? COUPLING_RETURN_OHM : 0) };
+}
+
+/** Fills in what every run has: its way, length, surroundings, and what a person has typed. */
 export function makeRun(c: DraftContext, number: number, given: Given): RunSpec {
   const edit = c.design.runs[given.id] ?? {};
-  const template = VEHICLE_TEMPLATES[c.design.brief.vehicleKind];
   const [from, to] = [c.gear.get(given.from.gear)!, c.gear.get(given.to.gear)!];
-  const estimateM = given.closeByM ?? pathLengthM(runPath(template, from, to, 0));
-  const outM = edit.outM ?? estimateM;
-  const crossesFloor = from.zone !== to.zone && from.zone !== 'roof' && to.zone !== 'roof';
-  const zones = [{ name: from.zoneName, ambientC: from.ambientC }, { name: to.zoneName, ambientC: to.ambientC }, ...(crossesFloor ? [{ name: 'under the floor', ambientC: ZONE_C.underFloor }] : [])];
-  const hottest = zones.reduce((hot, z) => (z.ambientC > hot.ambientC ? z : hot));
-  const plug = given.plugA ? [{ what: `${given.plugA} A plug`, ratingA: given.plugA }] : [];
+  const stands = { from: standOf(from), to: standOf(to) };
+  const routed = routeBetween(c.vehicle, stands.from, stands.to, { via: edit.via ?? [], avoid: edit.avoid ?? [] });
+  const route = routed.ok ? routed.route : null;
+  const provision = from.when === 'provision' || to.when === 'provision';
+  const straight = { alongMm: 0, dropsMm: squareMm(stands.from.at, stands.to.at), loopsMm: 0 };
+  const outM = edit.outM ?? cutLengthM(route ?? straight) + (provision ? PROVISION_COIL_M : 0);
+  const plugA = couplingA(given, route, outM);
+  const around = surroundings(c, from, to, route);
+  const plug = plugA ? [{ what: `${plugA} A plug`, ratingA: plugA }] : [];
   return {
     ...given,
     number,
@@ -59,13 +108,24 @@ export function makeRun(c: DraftContext, number: number, given: Given): RunSpec 
     weak: [...(given.weak ?? []), ...plug],
     minAreaMm2: given.minAreaMm2 ?? SMALLEST_MM2.vehicle,
     outM,
-    backM: edit.backM ?? outM,
-    lengthFrom: edit.outM === undefined ? 'estimated' : 'typed',
-    ambientC: edit.ambientC ?? hottest.ambientC,
-    ambientWhy: edit.ambientC === undefined ? `hottest zone it crosses: ${hottest.name}` : 'typed',
+    ...returnOf(c, given, outM, stands, plugA !== null),
+    lengthFrom: edit.outM === undefined ? 'routed' : 'typed',
+    ambientC: edit.ambientC ?? around.ambientC,
+    ambientWhy: edit.ambientC === undefined ? around.ambientWhy : 'typed',
     grouped: edit.grouped ?? 1,
-    laid: edit.laid ?? (crossesFloor ? 'conduit' : 'air'),
-    plugOhm: given.plugA ? 2 * plugPoleOhm(given.plugA) : 0,
+    laid: edit.laid ?? around.laid,
+    plugOhm: plugA ? 2 * plugPoleOhm(plugA) : 0,
+    plugA,
+    route,
+    noWay: routed.ok ? null : routed.why,
+    stands,
+    provision,
     edit,
   };
+}
+
+/** Runs with the circuits that they are bunched with, unless a person typed how many. */
+export function withBundles(specs: readonly RunSpec[]): RunSpec[] {
+  const grouped = groupedOf(specs);
+  return specs.map((s) => (s.edit.grouped === undefined && grouped.get(s.id)! > 1 ? { ...s, grouped: grouped.get(s.id)! } : s));
 }

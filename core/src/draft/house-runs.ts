@@ -45,7 +45,6 @@ function mainRuns(c: DraftContext, next: () => number, currentA: number, why: st
       fuseKinds: BOLTED,
       ends: [{ at: 'from', source: 'house battery' }],
       minAreaMm2: 4,
-      closeByM: 0.5,
       reason: many ? 'its own fuse: the neighbouring batteries can feed a fault in this one' : 'the house battery’s own main fuse, within 200 mm of its post',
     });
   });

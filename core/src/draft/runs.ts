@@ -1,6 +1,6 @@
 import type { RunSpec } from '../routes/index.js';
 import { chargingRuns } from './charging-runs.js';
-import type { DraftContext } from './context.js';
+import { withBundles, type DraftContext } from './context.js';
 import { houseRuns } from './house-runs.js';
 import { sunRuns } from './sun-runs.js';
 
@@ -11,5 +11,6 @@ import { sunRuns } from './sun-runs.js';
 export function draftRuns(c: DraftContext): RunSpec[] {
   let number = 0;
   const next = (): number => ++number;
-  return [...chargingRuns(c, next), ...houseRuns(c, next), ...sunRuns(c, next)];
+  const specs = [...chargingRuns(c, next), ...houseRuns(c, next), ...sunRuns(c, next)];
+  return withBundles(specs.filter((s) => ![s.from.gear, s.to.gear].some((g) => c.gear.get(g)?.when === 'later')));
 }

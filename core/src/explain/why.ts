@@ -1,7 +1,7 @@
 import type { RunSpec } from '../routes/index.js';
 
 /** Where an input of a figure comes from. */
-export type Origin = 'typed' | 'estimated' | 'part’s data' | 'setting' | 'default' | 'computed';
+export type Origin = 'typed' | 'routed' | 'part’s data' | 'setting' | 'default' | 'computed';
 
 export interface WhyInput {
   readonly name: string;

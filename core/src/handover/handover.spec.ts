@@ -32,13 +32,13 @@ describe('why', () => {
       for (const i of why.flatMap((w) => w.inputs)) expect(i.origin.length > 3 && !/undefined|NaN/.test(i.value + i.name)).toBeTrue();
     }
   });
-  it('marks a typed length as typed and the others as estimated', () => {
+  it('marks a typed length as typed and the others as routed', () => {
     const origin = (id: string) =>
       explainRun(
         design,
         a.runs.find((r) => r.spec.id === id)!,
       )[1]!.inputs.find((i) => i.name === 'length out')!.origin;
-    expect([origin('start-charger'), origin('house-bus')]).toEqual(['typed', 'estimated']);
+    expect([origin('start-charger'), origin('house-bus')]).toEqual(['typed', 'routed']);
   });
   it('says what decided, and what the next size down would do', () => expect(boundInWords(a.runs[0]!)).toMatch(/drop decides · 35 mm² would lose 0\.\d\d V \(\d\.\d %\)/));
 });

@@ -1,88 +1,225 @@
 import type { Catalogue } from '../catalogue/index.js';
-import type { Design, Load } from '../design/index.js';
-import { bankOf } from '../supply/index.js';
-import { layOut, VEHICLE_TEMPLATES, type GearBox, type GearItem, type GearRole, type Zone } from '../vehicle/index.js';
+import type { Board, Box, Design, Face, GearRole, Placement, Point, Vehicle, Zone } from '../design/index.js';
+import { boxMiddle, faceBox, facePoint, vehicleOf } from '../vehicle/index.js';
+import type { Fixing } from './bodies.js';
+import { corridor } from './corridor.js';
+import { EXIT_MM, freeSpot, keptClear, outlineOn, type Near, type Outline, type Taken, type Turn } from './spot.js';
+import { wantedGear, type Wanted } from './wanted.js';
 
 /** A thing that is fitted, with where it goes. */
-export interface Gear extends GearBox {
+export interface Gear {
+  readonly id: string;
   readonly role: GearRole;
   readonly name: string;
+  readonly zone: string;
   readonly zoneName: string;
   readonly ambientC: number;
   readonly people: boolean;
   /** The place was chosen by a person, not drafted. */
   readonly placed: boolean;
+  readonly when: Placement['when'];
+  readonly face: string;
+  readonly faceName: string;
+  readonly u: number;
+  readonly v: number;
+  readonly turn: Turn;
+  /** Outside, mm: across, up, out. */
+  readonly mm: readonly [number, number, number];
+  readonly outline: Outline;
+  readonly box: Box;
+  /** Middle of the side where its cables leave. */
+  readonly terminal: Point;
+  /** No free place was found for it: it stands in a corner, over whatever is there. */
+  readonly crowded: boolean;
+  readonly kg: number;
+  readonly heatW: number;
+  readonly fixing: Fixing;
 }
 
-/** Drawn sizes in the side view, mm. */
-const SIZE_MM: Readonly<Record<GearRole, readonly [number, number]>> = {
-  starting: [250, 190],
-  charger: [180, 150],
-  house: [330, 230],
-  bus: [190, 110],
-  block: [190, 140],
-  inverter: [400, 200],
-  panel: [1500, 40],
-  controller: [170, 130],
-  mains: [200, 150],
-  load: [200, 150],
-};
-const FRIDGE_MM: readonly [number, number] = [600, 420];
+export const BOARD_FACE = 'board';
+/** Room before the board that drafted gear leaves free, mm. */
+const BOARD_ROOM_MM = 150;
 
-interface Wanted {
-  readonly id: string;
-  readonly role: GearRole;
-  readonly name: string;
-  readonly size?: readonly [number, number];
+/** The mounting board as a face of its zone; null where there is none, or its wall is not there. */
+export function boardFace(vehicle: Vehicle, board: Board | null): Face | null {
+  const wall = board && vehicle.faces.find((f) => f.id === board.face);
+  if (!board || !wall) return null;
+  const at = facePoint(wall, board.u, board.v, board.thickMm);
+  return { id: BOARD_FACE, zone: wall.zone, name: 'mounting board', normal: wall.normal, at, w: board.w, h: board.h, limitKg: wall.limitKg, depthBehindMm: board.thickMm, trim: '', protrusions: [] };
 }
 
-function loadName(load: Load): string {
-  return load.name || 'unnamed load';
+/** The faces that gear may go on: the vehicle's and the board. */
+export function facesOf(design: Design): readonly Face[] {
+  const vehicle = vehicleOf(design);
+  const board = boardFace(vehicle, design.board);
+  return board ? [...vehicle.faces, board] : vehicle.faces;
 }
 
-/** What a design calls for, in the order in which it is set down. */
-function wanted(design: Design, catalogue: Catalogue): Wanted[] {
-  const { supply } = design;
-  const bank = bankOf(design, catalogue);
-  const out: Wanted[] = [];
-  if (supply.isolation !== 'none') out.push({ id: 'starting', role: 'starting', name: 'starting battery' });
-  if (bank) {
-    const [w, h] = SIZE_MM.house;
-    const count = bank.strings * bank.inSeries;
-    out.push({ id: 'house', role: 'house', name: `house battery ${bank.capacityAh} Ah`, size: [w * Math.min(count, 3), h] });
-    out.push({ id: 'bus', role: 'bus', name: 'bus bars' });
-  }
-  const charger = supply.isolation === 'dcdc' ? catalogue.find('dcdc', supply.dcdc) : supply.isolation === 'isolator' ? catalogue.find('isolator', supply.isolator) : null;
-  if (charger) out.push({ id: 'charger', role: 'charger', name: charger.kind === 'dcdc' ? 'charger' : 'isolator' });
-  if (supply.isolation === 'dcdc' && catalogue.find('dcdc', supply.dcdcSecond)) out.push({ id: 'charger2', role: 'charger', name: 'second charger' });
-  const inverter = catalogue.find('inverter', supply.inverter);
-  if (inverter) out.push({ id: 'inverter', role: 'inverter', name: `inverter ${inverter.ratedW} W` });
-  if (catalogue.find('fuse-block', supply.fuseBlock)) out.push({ id: 'block', role: 'block', name: 'fuse block' });
-  const panel = catalogue.find('panel', supply.sun.panel);
-  if (panel) out.push({ id: 'panel', role: 'panel', name: `panels ${panel.ratedW * supply.sun.count} W` });
-  if (panel && catalogue.find('solar-controller', supply.sun.controller)) out.push({ id: 'controller', role: 'controller', name: 'solar controller' });
-  if (catalogue.find('mains-charger', supply.mains.charger)) out.push({ id: 'mains', role: 'mains', name: 'mains charger' });
-  const loads = Object.entries(design.loads).sort(([, a], [, b]) => a.order - b.order);
-  for (const [id, load] of loads) {
-    out.push({ id: `load:${id}`, role: 'load', name: loadName(load), ...(load.purpose === 'fridge' ? { size: FRIDGE_MM } : {}) });
-  }
-  return out;
+function exitPoint(face: Face, o: Outline, u: number, v: number): Point {
+  const side = {
+    down: [u + o.w / 2, v, o.outMm / 2],
+    up: [u + o.w / 2, v + o.h, o.outMm / 2],
+    left: [u, v + o.h / 2, o.outMm / 2],
+    right: [u + o.w, v + o.h / 2, o.outMm / 2],
+    out: [u + o.w / 2, v + o.h / 2, o.outMm],
+  } as const;
+  return facePoint(face, ...side[o.exit]);
 }
 
-/** Drafts what is fitted and where: each thing in its usual zone unless a person placed it elsewhere. */
+interface Setting {
+  readonly vehicle: Vehicle;
+  readonly faces: readonly Face[];
+  readonly zones: ReadonlyMap<string, Zone>;
+}
+
+/** Room out of a face before the zone ends, mm. */
+export function depthOf(face: Face, zone: Zone): number {
+  return { x: zone.box.l, y: zone.box.w, z: zone.box.h }[face.normal[1] as 'x' | 'y' | 'z'];
+}
+
+function make(s: Setting, t: Wanted, face: Face, on: { u: number; v: number; turn: Turn }, more: Pick<Gear, 'placed' | 'when' | 'crowded'>): Gear {
+  const outline = outlineOn(face, t.body.mm, t.fixing.stands, t.fixing.exit, on.turn);
+  const zone = s.zones.get(face.zone)!;
+  return {
+    id: t.id,
+    role: t.role,
+    name: t.name,
+    zone: zone.id,
+    zoneName: zone.name,
+    ambientC: zone.ambientC,
+    people: zone.people,
+    face: face.id,
+    faceName: face.name,
+    ...on,
+    ...more,
+    mm: t.body.mm,
+    outline,
+    box: faceBox(face, { ...on, w: outline.w, h: outline.h, outMm: outline.outMm }),
+    terminal: exitPoint(face, outline, on.u, on.v),
+    kg: t.body.kg,
+    heatW: t.heatW,
+    fixing: t.fixing,
+  };
+}
+
+const UP: Readonly<Record<'floor' | 'top', string>> = { floor: '+z', top: '-z' };
+
+/** Faces of the zone where a draft tries, the usual one first, then walls before floors. */
+function tries(s: Setting, t: Wanted, zone: string): Face[] {
+  const all = s.faces.filter((f) => f.zone === zone && f.id !== BOARD_FACE);
+  const usual = s.vehicle.usual[t.role];
+  const rank = (f: Face): number => {
+    if (t.wall && f.normal === UP[t.wall]) return 0;
+    if (f.id === usual) return 1;
+    if (f.normal === '-z') return 4;
+    return f.normal === '+z' ? (t.fixing.stands ? 1.5 : 3) : t.fixing.stands ? 3.5 : 2;
+  };
+  return all.sort((a, b) => rank(a) - rank(b));
+}
+
+/** What gear keeps clear of itself: its air where it is warm, a barrier where it has 230 V, and the bend of its cables. */
+function takes(g: Gear, face: Face): Taken[] {
+  const gapMm = g.role === 'inverter' || g.role === 'mains' ? Math.max(60, g.fixing.airMm) : g.heatW > 0 ? g.fixing.airMm : 20;
+  return [
+    { box: g.box, gapMm },
+    { box: corridor(g, face, EXIT_MM), gapMm: 0 },
+  ];
+}
+
+/** Where a thing should be near to: bus bars to the battery, devices to the bus bars, heavy gear to the middle of the floor. */
+function anchor(t: Wanted, face: Face, s: Setting, done: ReadonlyMap<string, Gear>): Near {
+  const to = t.role === 'bus' ? done.get('house') : ['charger', 'inverter', 'block', 'controller'].includes(t.role) ? done.get('bus') : undefined;
+  const at = to?.terminal ?? (t.body.kg >= 20 && face.normal === '+z' ? { ...boxMiddle(s.zones.get(face.zone)!.box), x: face.at.x } : null);
+  if (!at) return null;
+  return { u: face.normal[1] === 'x' ? at.y - face.at.y : at.x - face.at.x, v: face.normal[1] === 'z' ? at.y - face.at.y : at.z - face.at.z };
+}
+
+const TURNS: readonly Turn[] = [0, 90, 180, 270];
+
+/** What a draft knows while it sets things down one by one. */
+interface Underway {
+  readonly done: Map<string, Gear>;
+  readonly taken: Taken[];
+  /** Outlines that found no room on a face: they find none later either, since only more is taken. */
+  readonly full: Set<string>;
+}
+
+function setDown(s: Setting, d: Underway, gear: Gear): void {
+  d.done.set(gear.id, gear);
+  d.taken.push(
+    ...takes(
+      gear,
+      s.faces.find((f) => f.id === gear.face)!,
+    ),
+  );
+}
+
+function draftOne(s: Setting, t: Wanted, zone: string, d: Underway, more: Pick<Gear, 'placed' | 'when'>): Gear | null {
+  const faces = tries(s, t, zone);
+  for (const airMm of [Math.max(30, t.fixing.airMm), 5])
+    for (const face of faces)
+      for (const turn of TURNS) {
+        const outline = outlineOn(face, t.body.mm, t.fixing.stands, t.fixing.exit, turn);
+        const key = `${face.id} ${outline.w} ${outline.h} ${outline.outMm} ${outline.exit} ${airMm}`;
+        if (d.full.has(key)) continue;
+        const spot = freeSpot(face, outline, airMm, d.taken, depthOf(face, s.zones.get(face.zone)!), anchor(t, face, s, d.done));
+        if (spot) return make(s, t, face, { ...spot, turn }, { ...more, crowded: false });
+        d.full.add(key);
+      }
+  return faces[0] ? make(s, t, faces[0], { u: 0, v: 0, turn: 0 }, { ...more, crowded: true }) : null;
+}
+
+/**
+ * What is fitted and where: what a person placed stays where it was put, the rest goes to a free place on its usual
+ * face. The same design gives the same places.
+ */
 export function draftGear(design: Design, catalogue: Catalogue): Gear[] {
-  const template = VEHICLE_TEMPLATES[design.brief.vehicleKind];
-  const zones = new Map<string, Zone>(template.zones.map((z) => [z.id, z]));
-  const things = wanted(design, catalogue);
-  const items = things.map((t): GearItem => {
-    const [w, h] = t.size ?? SIZE_MM[t.role];
+  const vehicle = vehicleOf(design);
+  const s: Setting = { vehicle, faces: facesOf(design), zones: new Map(vehicle.zones.map((z) => [z.id, z])) };
+  const faces = new Map(s.faces.map((f) => [f.id, f]));
+  const things = wantedGear(design, catalogue);
+  const d: Underway = { done: new Map(), taken: keptClear(vehicle).map((k) => ({ box: k.box, gapMm: 10 })), full: new Set() };
+  const board = boardFace(vehicle, design.board);
+  if (board) d.taken.push({ box: faceBox(board, { u: 0, v: 0, w: board.w, h: board.h, outMm: BOARD_ROOM_MM }), gapMm: 10 });
+  for (const t of things) {
     const chosen = design.places[t.id];
-    return { id: t.id, zone: chosen && zones.has(chosen) ? chosen : template.usual[t.role], w, h };
-  });
-  const boxes = new Map(layOut(template, items).map((b) => [b.id, b]));
-  return things.map((t) => {
-    const box = boxes.get(t.id)!;
-    const zone = zones.get(box.zone)!;
-    return { ...box, role: t.role, name: t.name, zoneName: zone.name, ambientC: zone.ambientC, people: zone.people, placed: design.places[t.id] !== undefined };
-  });
+    const face = chosen?.on && faces.get(chosen.on.face);
+    if (face && s.zones.has(face.zone)) setDown(s, d, make(s, t, face, { u: chosen.on!.u, v: chosen.on!.v, turn: chosen.on!.turn }, { placed: true, when: chosen.when, crowded: false }));
+  }
+  for (const t of things) {
+    if (d.done.has(t.id)) continue;
+    const chosen = design.places[t.id];
+    const usual = faces.get(vehicle.usual[t.role] ?? '')?.zone ?? vehicle.zones[0]!.id;
+    const zone = chosen && s.zones.has(chosen.zone) ? chosen.zone : usual;
+    const gear = draftOne(s, t, zone, d, { placed: chosen !== undefined, when: chosen?.when ?? 'now' });
+    if (gear) setDown(s, d, gear);
+  }
+  return things.flatMap((t) => d.done.get(t.id) ?? []);
 }
+
+/** A free place for a piece of gear on a face, with everything else where it is; null where it finds none. */
+export function spotOn(design: Design, gear: readonly Gear[], g: Gear, face: Face): { readonly u: number; readonly v: number; readonly turn: Turn } | null {
+  const vehicle = vehicleOf(design);
+  const faces = facesOf(design);
+  const zone = vehicle.zones.find((z) => z.id === face.zone)!;
+  const others = gear
+    .filter((o) => o.id !== g.id)
+    .flatMap((o) =>
+      takes(
+        o,
+        faces.find((f) => f.id === o.face)!,
+      ),
+    );
+  const taken = [...keptClear(vehicle).map((k) => ({ box: k.box, gapMm: 10 })), ...others];
+  const bus = gear.find((o) => o.id === (g.role === 'bus' ? 'house' : 'bus'))?.terminal;
+  const near = bus ? { u: face.normal[1] === 'x' ? bus.y - face.at.y : bus.x - face.at.x, v: face.normal[1] === 'z' ? bus.y - face.at.y : bus.z - face.at.z } : null;
+  for (const turn of TURNS) {
+    const outline = outlineOn(face, g.mm, g.fixing.stands, g.fixing.exit, turn);
+    const spot = freeSpot(face, outline, Math.max(30, g.fixing.airMm), taken, depthOf(face, zone), near);
+    if (spot) return { ...spot, turn };
+  }
+  return null;
+}
+
+/** Middle of a piece of gear. */
+export const gearMiddle = (g: Gear): Point => boxMiddle(g.box);

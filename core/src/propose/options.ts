@@ -12,7 +12,17 @@ export interface Option {
 
 /** Most batteries side by side, and most panels that a roof takes, by vehicle. */
 const MOST_STRINGS = 4;
-const ROOF_PANELS: Readonly<Record<Design['brief']['vehicleKind'], number>> = { 'tray-back': 1, 'canopy-ute': 2, wagon: 2, van: 3, caravan: 4, camper: 2, 'light-truck': 4 };
+const ROOF_PANELS: Readonly<Record<Design['brief']['vehicleKind'], number>> = {
+  'tray-back': 1,
+  'canopy-ute': 2,
+  wagon: 2,
+  van: 3,
+  caravan: 4,
+  camper: 2,
+  'light-truck': 4,
+  'slide-on': 2,
+  'portable-box': 1,
+};
 
 export function panelFor(design: Design, catalogue: Catalogue): PartOf<'panel'> {
   return catalogue.find('panel', design.brief.vehicleKind === 'caravan' ? 'pv-160' : 'pv-200')!;

@@ -1,6 +1,7 @@
 import type { Laid } from '../cable/index.js';
 import type { RunEdit } from '../design/index.js';
 import type { FuseType, WeakPart } from '../protection/index.js';
+import type { Route, Stand } from './route.js';
 
 export type RunGroup = 'charging' | 'house' | 'loads' | 'sun';
 
@@ -47,13 +48,25 @@ export interface RunSpec {
   readonly minAreaMm2: number;
   readonly outM: number;
   readonly backM: number;
-  readonly lengthFrom: 'typed' | 'estimated';
+  /** Typed after laying a string, or along the vehicle's own ways. */
+  readonly lengthFrom: 'typed' | 'routed';
   readonly ambientC: number;
   readonly ambientWhy: string;
   readonly grouped: number;
   readonly laid: Laid;
   /** Poles of plugs in feed and return together, ohm. */
   readonly plugOhm: number;
+  /** Rating of the plug where vehicle and trailer part; null: it passes no coupling. */
+  readonly plugA: number | null;
+  /** Its way through the vehicle; null with the reason: none leads there. */
+  readonly route: Route | null;
+  readonly noWay: 'no way' | 'zone unreached' | 'kept from it' | null;
+  readonly stands: { readonly from: Stand; readonly to: Stand };
+  /** By its own cable, or through the body with the ohms of that. */
+  readonly back: 'cable' | 'chassis';
+  readonly chassisOhm: number;
+  /** Pulled, insulated, labelled and fused now for gear that comes later. */
+  readonly provision: boolean;
   readonly edit: RunEdit;
   /** Why this run is there. */
   readonly reason: string;

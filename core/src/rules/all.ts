@@ -48,6 +48,28 @@ import { triggerByVolts } from './trigger-by-volts.js';
 import { usableAboveSchool } from './usable-above-school.js';
 import { voltageFixedByDealer } from './voltage-fixed-by-dealer.js';
 import { wireUndecided } from './wire-undecided.js';
+import { airTooTight } from './air-too-tight.js';
+import { axleOver } from './axle-over.js';
+import { bendTooTight } from './bend-too-tight.js';
+import { chassisReturn } from './chassis-return.js';
+import { compartmentHot } from './compartment-hot.js';
+import { faceOverloaded } from './face-overloaded.js';
+import { holeTooSmall } from './hole-too-small.js';
+import { leadTooLong } from './lead-too-long.js';
+import { lopsided } from './lopsided.js';
+import { nearExhaust } from './near-exhaust.js';
+import { nearMains } from './near-mains.js';
+import { noWay } from './no-way.js';
+import { outOfReach } from './out-of-reach.js';
+import { placeClash } from './place-clash.js';
+import { placeDoesNotFit } from './place-does-not-fit.js';
+import { placeInTheWay } from './place-in-the-way.js';
+import { placeTooWet } from './place-too-wet.js';
+import { plugExposed } from './plug-exposed.js';
+import { plugMatesWrong } from './plug-mates-wrong.js';
+import { plugWire } from './plug-wire.js';
+import { tubeTooSmall } from './tube-too-small.js';
+import { vehicleFile } from './vehicle-file.js';
 import type { Rule } from './rule.js';
 
 /** Every rule, each in a file of its own. */
@@ -102,4 +124,26 @@ export const RULES: readonly Rule[] = [
   usableAboveSchool,
   voltageFixedByDealer,
   wireUndecided,
+  placeDoesNotFit,
+  placeClash,
+  placeInTheWay,
+  bendTooTight,
+  airTooTight,
+  placeTooWet,
+  outOfReach,
+  nearMains,
+  faceOverloaded,
+  compartmentHot,
+  axleOver,
+  lopsided,
+  noWay,
+  nearExhaust,
+  vehicleFile,
+  holeTooSmall,
+  tubeTooSmall,
+  plugMatesWrong,
+  plugWire,
+  plugExposed,
+  leadTooLong,
+  chassisReturn,
 ];

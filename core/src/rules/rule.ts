@@ -1,8 +1,8 @@
 import type { Catalogue } from '../catalogue/index.js';
-import type { Design } from '../design/index.js';
+import type { Design, Vehicle } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import type { Gear } from '../places/index.js';
-import type { SizedRun } from '../routes/index.js';
+import type { LayoutFigures, SizedRun } from '../routes/index.js';
 import type { ChargerInput, SupplyFigures } from '../supply/index.js';
 import type { TripResult } from '../trip/index.js';
 
@@ -13,7 +13,9 @@ export type Stage = (typeof STAGES)[number];
 export interface Facts {
   readonly design: Design;
   readonly catalogue: Catalogue;
+  readonly vehicle: Vehicle;
   readonly gear: readonly Gear[];
+  readonly layout: LayoutFigures;
   readonly day: DayFigures;
   readonly supply: SupplyFigures;
   readonly trip: TripResult | null;

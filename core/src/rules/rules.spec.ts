@@ -114,11 +114,11 @@ describe('the rules', () => {
   it('want a sealed box only where people are', () => {
     const d = demo('vet');
     expect(found(d, 'battery-among-people')).toEqual([]);
-    d.places['house'] = 'cab';
+    d.places['house'] = { zone: 'cab', on: null, when: 'now' };
     expect(said(d, 'battery-among-people')).toContain('cab');
   });
 
-  it('count the lengths that are still estimated', () => {
+  it('count the lengths that are not measured', () => {
     const d = demo('bees');
     expect(found(d, 'length-estimated')).toEqual([]);
     delete d.runs['load-l4'];

@@ -1,4 +1,4 @@
-import type { Design, ManyTrips, Patch } from '@meridex/core';
+import type { Design, ManyTrips, Patch, Vehicle } from '@meridex/core';
 import { boolean, date, doublePrecision, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
 
 const id = () => uuid('id').primaryKey().defaultRandom();
@@ -121,6 +121,16 @@ export const tripRuns = pgTable('trip_runs', {
   state: text('state').$type<'waiting' | 'running' | 'done' | 'stopped' | 'failed'>().notNull().default('waiting'),
   done: integer('done').notNull().default(0),
   result: jsonb('result').$type<ManyTrips>(),
+  author: text('author').notNull(),
+  createdAt: at('created_at'),
+});
+
+/** Vehicles with the workshop's own dimensions, for the next job of the kind. Append-only: the newest of a name counts. */
+export const ownVehicles = pgTable('own_vehicles', {
+  id: id(),
+  workshopId: workshopId(),
+  name: text('name').notNull(),
+  document: jsonb('document').$type<Vehicle>().notNull(),
   author: text('author').notNull(),
   createdAt: at('created_at'),
 });

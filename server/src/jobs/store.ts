@@ -1,4 +1,4 @@
-import { assess, type Assessment, blankDesign, type Design, type Done, inWords, isOut, type Progress, SHIPPED_CATALOGUE, type Stage, stageProgress, STAGES, VEHICLE_TEMPLATES } from '@meridex/core';
+import { assess, type Assessment, blankDesign, type Design, type Done, inWords, isOut, type Progress, SHIPPED_CATALOGUE, type Stage, stageProgress, STAGES, vehicleOf } from '@meridex/core';
 import { asc, eq, sql } from 'drizzle-orm';
 import type { Tx } from '../db/client.js';
 import { jobs, readings, ticks, vehicles } from '../db/schema.js';
@@ -75,7 +75,7 @@ function line(job: typeof jobs.$inferSelect, revision: Revision, a: Assessment, 
   return {
     id: job.id,
     customer: design.brief.customer,
-    vehicle: VEHICLE_TEMPLATES[design.brief.vehicleKind].name,
+    vehicle: vehicleOf(design).name,
     plate: design.brief.plate,
     promisedOn: job.promisedOn,
     state: job.state,

@@ -1,24 +1,6 @@
 import type { Pack, PackTable } from '@meridex/core';
-import { createRequire } from 'node:module';
-import { dirname, join, sep } from 'node:path';
-import pdfmake from 'pdfmake';
 import type { Content, TableCell } from 'pdfmake';
-
-const require = createRequire(import.meta.url);
-const fontFolder = (name: string): string => join(dirname(require.resolve(`@fontsource/${name}/package.json`)), 'files');
-const archivo = fontFolder('archivo');
-
-pdfmake.setFonts({
-  Archivo: {
-    normal: join(archivo, 'archivo-latin-400-normal.woff'),
-    bold: join(archivo, 'archivo-latin-600-normal.woff'),
-    italics: join(archivo, 'archivo-latin-400-normal.woff'),
-    bolditalics: join(archivo, 'archivo-latin-600-normal.woff'),
-  },
-});
-// Only the fonts may be read, and nothing fetched: the content comes from people.
-pdfmake.setLocalAccessPolicy((path) => path.startsWith(archivo + sep));
-pdfmake.setUrlAccessPolicy(() => false);
+import { printed } from '../paper/fonts.js';
 
 const INK = '#1D2629';
 const MUTED = '#5A6468';
@@ -49,7 +31,7 @@ const list = (title: string, items: readonly string[]): Content[] => (items.leng
 
 /** Sets the hand-over pack on A4. */
 export function packPdf(pack: Pack, workshop: string, revision: number, day: string): Promise<Buffer> {
-  const doc = pdfmake.createPdf({
+  return printed({
     info: { title: `${pack.title}, hand-over pack`, author: workshop },
     pageSize: 'A4',
     pageMargins: [48, 56, 48, 56],
@@ -82,5 +64,4 @@ export function packPdf(pack: Pack, workshop: string, revision: number, day: str
       },
     ],
   });
-  return doc.getBuffer();
 }

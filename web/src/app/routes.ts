@@ -41,7 +41,17 @@ export const routes: Routes = [
           { path: 'sheets', title: 'Settings · Meridex', loadComponent: () => import('./supply/sheets').then((m) => m.SheetsSheet) },
         ],
       },
-      { path: 'places', title: 'Places · Meridex', loadComponent: () => import('./places/places').then((m) => m.PlacesStage) },
+      {
+        path: 'places',
+        loadComponent: () => import('./places/places').then((m) => m.PlacesStage),
+        children: [
+          { path: '', pathMatch: 'full', redirectTo: 'where' },
+          { path: 'where', title: 'Places · Meridex', loadComponent: () => import('./places/where').then((m) => m.WhereSheet) },
+          { path: 'board', title: 'Board · Meridex', loadComponent: () => import('./places/board').then((m) => m.BoardSheet) },
+          { path: 'burden', title: 'Weight and heat · Meridex', loadComponent: () => import('./places/burden').then((m) => m.BurdenSheet) },
+          { path: 'vehicle', title: 'The vehicle · Meridex', loadComponent: () => import('./places/vehicle').then((m) => m.VehicleDataSheet) },
+        ],
+      },
       { path: 'runs', title: 'Runs · Meridex', loadComponent: () => import('./runs/runs').then((m) => m.RunsStage) },
       { path: 'protection', title: 'Protection · Meridex', loadComponent: () => import('./protection/protection').then((m) => m.ProtectionStage) },
       { path: 'checks', title: 'Checks · Meridex', loadComponent: () => import('./checks/checks').then((m) => m.ChecksStage) },

@@ -5,6 +5,8 @@ export const partBase = z.object({
   id: z.string(),
   name: z.string(),
   kg: z.number().min(0),
+  /** Outside, mm: across, up and out from the face that it is fixed to; a battery stands. */
+  mm: z.tuple([z.number().positive(), z.number().positive(), z.number().positive()]),
   /** Price in whole currency units, tax included, as a planning figure. */
   price: z.number().min(0),
 });

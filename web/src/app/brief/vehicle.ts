@@ -1,6 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { type Brief, climateOf, type Design, figure, REGIONS, TRACE_VOLTS, type TraceVolts, type Trip, tripDays, USES, VEHICLE_KINDS, VEHICLE_TEMPLATES, type VehicleKind } from '@meridex/core';
+import {
+  type Brief,
+  climateOf,
+  type Design,
+  figure,
+  REGIONS,
+  TRACE_VOLTS,
+  type TraceVolts,
+  type Trip,
+  tripDays,
+  USES,
+  VEHICLE_KINDS,
+  vehicleOf,
+  VEHICLE_TEMPLATES,
+  type VehicleKind,
+} from '@meridex/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { Choice } from '../fields/choice';
 import { NumberField } from '../fields/number-field';
@@ -29,6 +44,7 @@ export class VehicleSheet {
   protected readonly climate = computed(() => climateOf(this.brief().trip));
   protected readonly days = computed(() => tripDays(this.brief().trip));
   protected readonly kinds = VEHICLE_KINDS;
+  protected readonly vehicle = computed(() => vehicleOf(this.designs.design()!));
   protected readonly kindWords = (k: VehicleKind): string => VEHICLE_TEMPLATES[k].name;
   protected readonly uses = USES;
   protected readonly volts = [12, 24] as const;
@@ -69,6 +85,12 @@ export class VehicleSheet {
       d.brief.vehicleKind = kind;
       // Zones are the old vehicle's own; the gear goes to its usual places in the new one.
       d.places = {};
+      d.vehicle = null;
+      d.board = null;
+      for (const run of Object.values(d.runs)) {
+        delete run.via;
+        delete run.avoid;
+      }
     });
   }
 

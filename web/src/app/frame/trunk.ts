@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink, RouterLinkActive } from '@angular/router';
-import { VEHICLE_TEMPLATES } from '@meridex/core';
+import { vehicleOf } from '@meridex/core';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { RecordService } from '../services/record.service';
@@ -23,7 +23,7 @@ export class Trunk {
   protected readonly stages = STAGE_LIST;
   protected readonly vehicle = computed(() => {
     const design = this.designs.design();
-    return design ? [VEHICLE_TEMPLATES[design.brief.vehicleKind].name, design.brief.plate].filter(Boolean).join(' · ') : '';
+    return design ? [vehicleOf(design).name, design.brief.plate].filter(Boolean).join(' · ') : '';
   });
   protected readonly lugs = computed(() => {
     const [design, a] = [this.designs.design(), this.assessments.assessment()];

@@ -27,7 +27,7 @@ import { DesignService } from '../services/design.service';
                   <tr>
                     <td>{{ i.name }}</td>
                     <td class="num">{{ i.value }}</td>
-                    <td class="narrow" [class.look]="i.origin === 'estimated'" [class.muted]="i.origin !== 'estimated'">
+                    <td class="narrow" [class.look]="i.origin === 'routed'" [class.muted]="i.origin !== 'routed'">
                       @if (i.edit || i.sheet) {
                         <button type="button" class="btn plain" [attr.aria-label]="'Change ' + i.name" (click)="change(i)">{{ i.origin }}, change</button>
                       } @else {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { figure, handOverPack, VEHICLE_TEMPLATES } from '@meridex/core';
+import { figure, handOverPack, vehicleOf } from '@meridex/core';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { RecordService } from '../services/record.service';
@@ -63,7 +63,7 @@ export class HandOverStage {
   protected readonly pack = computed(() => {
     const design = this.designs.design()!;
     const taken = Object.fromEntries([...this.records.readings()].map(([row, r]) => [row, { value: r.value, at: r.at ?? '', by: r.author ?? '' }]));
-    return handOverPack(design, this.assessments.assessment()!, VEHICLE_TEMPLATES[design.brief.vehicleKind].name, taken);
+    return handOverPack(design, this.assessments.assessment()!, vehicleOf(design).name, taken);
   });
   protected readonly missing = computed(() => {
     const a = this.assessments.assessment()!;

@@ -1,6 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { figure, type Gear, layOut, runPath, type SizedRun, type VehicleKind, VEHICLE_TEMPLATES } from '@meridex/core';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal } from '@angular/core';
+import { type Face, figure, type Gear, type SizedRun, type Vehicle } from '@meridex/core';
 import { gearMark } from './gear-marks';
+import { type Flat, flat, flatBox, inDepth, landingFace, lanesOf, moveOnFace, pointOnFace, routePath, type View, zoneAt } from './vehicle-view';
+
+export interface GearMove {
+  readonly id: string;
+  readonly face: string;
+  readonly u: number;
+  readonly v: number;
+}
 
 interface Line {
   readonly id: string;
@@ -11,56 +19,97 @@ interface Line {
   readonly name: string;
 }
 
-const MARGIN = 90;
-/** Room between cables that share a way along the chassis, mm. */
-const LANE_MM = 34;
+interface Drag {
+  readonly gear: Gear;
+  readonly view: View;
+  readonly from: Flat;
+}
 
-/** Side view of the vehicle in millimetres, with its zones, gear to scale and the runs between. */
+const MARGIN = 90;
+/** Room between side view and plan, mm. */
+const BETWEEN = 260;
+/** Room between cables that share a way, mm. */
+const LANE_MM = 30;
+const ARROWS: Readonly<Record<string, Flat>> = { ArrowLeft: { x: -1, y: 0 }, ArrowRight: { x: 1, y: 0 }, ArrowUp: { x: 0, y: -1 }, ArrowDown: { x: 0, y: 1 } };
+
+/** Side view and plan of the vehicle in millimetres, one above the other, with zones, gear to scale and the runs' ways. */
 @Component({
   selector: 'mx-vehicle-picture',
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './vehicle-picture.html',
   styleUrl: './vehicle-picture.less',
+  host: { '(document:pointermove)': 'moved($event)', '(document:pointerup)': 'dropped()', '(document:pointercancel)': 'dropped()' },
 })
 export class VehiclePicture {
-  readonly kind = input.required<VehicleKind>();
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  readonly vehicle = input.required<Vehicle>();
   readonly gear = input.required<readonly Gear[]>();
   readonly runs = input.required<readonly SizedRun[]>();
+  readonly show = input<View | 'both'>('side');
   readonly chosen = input<string | null>(null);
   readonly chosenGear = input<string | null>(null);
+  /** Faces that gear can be dragged on to; empty: nothing moves. */
+  readonly faces = input<readonly Face[]>([]);
+  /** Gear with something wrong about its place. */
+  readonly troubled = input<ReadonlySet<string>>(new Set());
   readonly runPicked = output<string>();
   readonly gearPicked = output<string>();
+  readonly gearMoved = output<GearMove>();
+  readonly gearTurned = output<string>();
 
-  protected readonly template = computed(() => VEHICLE_TEMPLATES[this.kind()]);
+  private readonly drag = signal<Drag | null>(null);
+  /** Zone that would take what is dragged. */
+  protected readonly over = signal<string | null>(null);
+  protected readonly dragging = computed(() => this.drag() !== null);
+  protected readonly views = computed<readonly View[]>(() => (this.show() === 'both' ? ['side', 'plan'] : [this.show() as View]));
+  protected readonly scale = computed(() => Math.max(this.vehicle().lengthMm, 3000) / 5400);
+  /** Lettering keeps its size on the screen when two views share the room. */
+  protected readonly letter = computed(() => this.scale() * (this.show() === 'both' ? 1.55 : 1));
+  private readonly top = computed(() => (this.views()[0] === 'side' ? Math.min(0, ...this.vehicle().zones.map((z) => this.vehicle().heightMm - z.box.z - z.box.h)) - 130 * this.letter() : -100));
+  protected readonly offset = computed(() => (this.show() === 'both' ? this.vehicle().heightMm + BETWEEN : 0));
   protected readonly viewBox = computed(() => {
-    const t = this.template();
-    const top = Math.min(...t.zones.map((z) => z.y)) - 130;
-    return `${-MARGIN} ${top} ${t.w + 2 * MARGIN} ${t.h + 110 - top}`;
+    const v = this.vehicle();
+    const bottom = this.show() === 'side' ? v.heightMm + 110 : this.offset() + v.widthMm + 110;
+    return `${-MARGIN} ${this.top()} ${v.lengthMm + 2 * MARGIN} ${bottom - this.top()}`;
   });
-  protected readonly boxes = computed(() => {
-    const laid = new Map(layOut(this.template(), this.gear()).map((b) => [b.id, b]));
-    return this.gear().map((g) => ({ ...g, ...laid.get(g.id)!, name: g.name, mark: gearMark(g.role, g.name), short: g.name.replace(/ \d.*$/, '') }));
+  protected readonly zones = computed(() => this.views().map((view) => this.vehicle().zones.map((z) => ({ ...z, ...flatBox(this.vehicle(), view, z.box) }))));
+  protected readonly boxes = computed(() =>
+    this.views().map((view) => inDepth(this.gear(), view).map((g) => ({ ...g, ...flatBox(this.vehicle(), view, g.box), mark: gearMark(g.role, g.name), wrong: this.troubled().has(g.id) }))),
+  );
+  /** Sweeps of the zone where something is chosen or dragged, from above: from the side they would hide what they pass. */
+  protected readonly sweeps = computed(() => {
+    const zone = this.over() ?? this.gear().find((g) => g.id === this.chosenGear())?.zone;
+    const open = this.faces().length ? this.vehicle().openings.filter((o) => o.zone === zone) : [];
+    return this.views().map((view) => (view === 'side' ? [] : open.map((o) => ({ id: o.id, name: o.name, ...flatBox(this.vehicle(), view, o.sweep) }))));
   });
-  protected readonly lines = computed<readonly Line[]>(() => {
-    const at = new Map(this.boxes().map((b) => [b.id, b]));
-    let lane = 0;
-    const drawn = this.runs().flatMap((r): Line[] => {
-      const [from, to] = [at.get(r.spec.from.gear), at.get(r.spec.to.gear)];
-      if (!from || !to) return [];
-      const path = runPath(this.template(), from, to, from.zone === to.zone ? 0 : LANE_MM * lane++);
-      const area = r.ok ? r.figures.areaMm2 : 1;
-      return [
-        {
-          id: r.spec.id,
-          d: path.map((p, i) => `${i ? 'L' : 'M'}${p.x.toFixed(0)} ${p.y.toFixed(0)}`).join(' '),
-          width: 14 + 4.2 * Math.sqrt(area),
-          kind: r.spec.group === 'sun' ? 'sun' : r.spec.from.gear === 'mains' ? 'mains' : 'feed',
-          chosen: r.spec.id === this.chosen(),
-          name: r.spec.name,
-        },
-      ];
+  protected readonly lines = computed<readonly (readonly Line[])[]>(() => {
+    const lanes = lanesOf(this.runs());
+    const most = Math.max(0, ...lanes.values());
+    return this.views().map((view) => {
+      const drawn = this.runs().flatMap((r): Line[] => {
+        if (!r.spec.route) return [];
+        const area = r.ok ? r.figures.areaMm2 : 1;
+        const aside = (lanes.get(r.spec.id)! - most / 2) * LANE_MM;
+        return [
+          {
+            id: r.spec.id,
+            d: routePath(this.vehicle(), view, r.spec.route, aside),
+            width: 12 + 3.4 * Math.sqrt(area),
+            kind: r.spec.group === 'sun' ? 'sun' : r.spec.from.gear === 'mains' ? 'mains' : 'feed',
+            chosen: r.spec.id === this.chosen(),
+            name: r.spec.name,
+          },
+        ];
+      });
+      return [...drawn.filter((l) => !l.chosen), ...drawn.filter((l) => l.chosen)];
     });
-    return [...drawn.filter((l) => !l.chosen), ...drawn.filter((l) => l.chosen)];
+  });
+  /** Where vehicle and trailer part. */
+  protected readonly couplings = computed(() => {
+    const v = this.vehicle();
+    const at = new Map(v.waypoints.map((w) => [w.id, w.at]));
+    const middles = v.ways.filter((w) => w.coupling).map((w) => ({ x: (at.get(w.a)!.x + at.get(w.b)!.x) / 2, y: (at.get(w.a)!.y + at.get(w.b)!.y) / 2, z: (at.get(w.a)!.z + at.get(w.b)!.z) / 2 }));
+    return this.views().map((view) => middles.map((m) => flat(v, view, m)));
   });
   protected readonly ends = computed(() => {
     const run = this.runs().find((r) => r.spec.id === this.chosen());
@@ -69,20 +118,75 @@ export class VehiclePicture {
   /** The chosen run's figures, on the drawing where there is room. */
   protected readonly label = computed(() => {
     const run = this.runs().find((r) => r.spec.id === this.chosen());
-    if (!run) return null;
-    const at = new Map(this.boxes().map((b) => [b.id, b]));
-    const [from, to] = [at.get(run.spec.from.gear), at.get(run.spec.to.gear)];
-    if (!from || !to) return null;
+    if (!run?.spec.route) return null;
     const text = run.ok ? `${run.figures.size} · ${figure(run.spec.outM, 1)} m · ${figure(run.figures.dropV, 2)} V` : 'no size fits';
-    const t = this.template();
-    const w = 62 * text.length * (t.w / 5400) * 0.86;
-    const h = 118 * (t.w / 5400);
-    const middle = (from.x + from.w / 2 + to.x + to.w / 2) / 2;
-    const sameZone = from.zone === to.zone;
-    const x = Math.max(-60, Math.min(t.w - w + 60, middle - w / 2));
-    const below = Math.max(t.chassisY, ...[from, to].filter((b) => b.y + b.h > t.chassisY - 60).map((b) => b.y + b.h));
-    const y = sameZone ? Math.min(from.y, to.y) - h - 30 : below + 40;
-    return { text, x, y, w, h };
+    const v = this.vehicle();
+    const points = run.spec.route.points.map((p) => flat(v, this.views()[0]!, p));
+    const [w, h] = [54 * text.length * this.scale(), 118 * this.scale()];
+    const low = Math.max(...points.map((p) => p.y));
+    const middle = (Math.min(...points.map((p) => p.x)) + Math.max(...points.map((p) => p.x))) / 2;
+    return { text, x: Math.max(-60, Math.min(v.lengthMm - w + 60, middle - w / 2)), y: Math.min(low + 50 * this.scale(), v.heightMm - h + 90), w, h };
   });
-  protected readonly scale = computed(() => this.template().w / 5400);
+
+  /** Millimetres of a view under the pointer. */
+  private at(event: PointerEvent, view: View): Flat {
+    const svg = this.host.nativeElement.querySelector('svg')!;
+    const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM()!.inverse());
+    return { x: p.x, y: view === 'plan' ? p.y - this.offset() : p.y };
+  }
+
+  protected lifted(event: PointerEvent, gear: Gear, view: View): void {
+    this.gearPicked.emit(gear.id);
+    if (!this.faces().length || gear.role === 'starting' || event.button !== 0) return;
+    event.preventDefault();
+    (event.currentTarget as SVGElement).focus();
+    this.drag.set({ gear, view, from: this.at(event, view) });
+  }
+
+  protected moved(event: PointerEvent): void {
+    const d = this.drag();
+    if (!d) return;
+    const to = this.at(event, d.view);
+    const face = this.faces().find((f) => f.id === d.gear.face)!;
+    const zone = zoneAt(this.vehicle(), d.view, to);
+    this.over.set(zone ?? d.gear.zone);
+    const landing = zone && zone !== d.gear.zone ? landingFace(this.faces(), zone, face, d.view) : face;
+    if (!landing) return;
+    if (landing === face) {
+      const { du, dv } = moveOnFace(face, d.view, { x: to.x - d.from.x, y: to.y - d.from.y });
+      this.gearMoved.emit({ id: d.gear.id, face: face.id, u: Math.round(d.gear.u + du), v: Math.round(d.gear.v + dv) });
+      return;
+    }
+    const p = pointOnFace(this.vehicle(), landing, d.view, to);
+    this.gearMoved.emit({ id: d.gear.id, face: landing.id, u: Math.round(p.u - d.gear.outline.w / 2), v: Math.round(p.v - d.gear.outline.h / 2) });
+  }
+
+  protected dropped(): void {
+    if (!this.drag()) return;
+    this.drag.set(null);
+    this.over.set(null);
+  }
+
+  /** Arrow keys move by a centimetre, with Shift by a millimetre; R turns. */
+  protected key(event: KeyboardEvent, gear: Gear, view: View): void {
+    if (event.key === 'Enter' || event.key === ' ') {
+      this.gearPicked.emit(gear.id);
+      event.preventDefault();
+      return;
+    }
+    if (!this.faces().length || gear.role === 'starting' || event.ctrlKey || event.metaKey || event.altKey) return;
+    if (event.key.toLowerCase() === 'r') {
+      this.gearTurned.emit(gear.id);
+      event.preventDefault();
+      return;
+    }
+    const way = ARROWS[event.key];
+    if (!way) return;
+    event.preventDefault();
+    const face = this.faces().find((f) => f.id === gear.face)!;
+    const step = event.shiftKey ? 1 : 10;
+    const { du, dv } = moveOnFace(face, view, { x: way.x * step, y: way.y * step });
+    this.gearPicked.emit(gear.id);
+    this.gearMoved.emit({ id: gear.id, face: face.id, u: gear.u + du, v: gear.v + dv });
+  }
 }

@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { amps, boundInWords, figure, rating, type RunEdit, type SizedRun } from '@meridex/core';
+import { amps, boundInWords, figure, rating, type RunEdit, type SizedRun, vehicleOf } from '@meridex/core';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { NumberField } from '../fields/number-field';
 import { Mark, type MarkKind } from '../pictures/mark';
 import { VehiclePicture } from '../pictures/vehicle-picture';
+import type { View } from '../pictures/vehicle-view';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { SelectionService } from '../services/selection.service';
@@ -32,7 +33,8 @@ export class RunsStage {
   protected readonly shows: readonly Show[] = ['all', 'charging', 'house', 'loads', 'sun'];
   protected readonly show = signal<Show>('all');
   protected readonly whyOpen = signal(false);
-  protected readonly kind = computed(() => this.designs.design()!.brief.vehicleKind);
+  protected readonly vehicle = computed(() => vehicleOf(this.designs.design()!));
+  protected readonly view = signal<View>('side');
   protected readonly all = computed(() => this.assessments.assessment()!.runs);
   protected readonly runs = computed(() => this.all().filter((r) => this.show() === 'all' || r.spec.group === this.show()));
   protected readonly chosen = computed(() => this.all().find((r) => r.spec.id === this.selection.run()) ?? null);

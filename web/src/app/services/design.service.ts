@@ -10,6 +10,8 @@ interface Step {
   readonly at: number;
   readonly forward: Patch;
   readonly back: Patch;
+  /** Edits of one gesture (a drag) have one name, and are one step of undo. */
+  readonly gesture: string | null;
 }
 
 export interface Clash {
@@ -102,9 +104,9 @@ export class DesignService {
 
   /**
    * Changes the design. `label` says what changed ("length 6.2 to 6.4 m"); the same label's field within a second is
-   * one step of undo. Returns null, or what the schema has against it: then nothing changed.
+   * one step of undo; so are edits with the same `gesture`. Returns null, or what the schema has against it: then nothing changed.
    */
-  edit(label: string, change: (draft: Design) => void): string | null {
+  edit(label: string, change: (draft: Design) => void, gesture: string | null = null): string | null {
     const before = this.design();
     if (!before) return 'No job is open.';
     const draft = structuredClone(before);
@@ -113,7 +115,7 @@ export class DesignService {
     if (!forward.length) return null;
     const edited = editDesign(before, forward);
     if (!edited.ok) return edited.message;
-    this.remember({ label, at: Date.now(), forward, back: patchBetween(edited.design, before) });
+    this.remember({ label, at: Date.now(), forward, back: patchBetween(edited.design, before), gesture });
     this.redoSteps.set([]);
     this.take(edited.design, forward);
     return null;
@@ -157,6 +159,7 @@ export class DesignService {
   private remember(step: Step): void {
     this.undoSteps.update((steps) => {
       const last = steps.at(-1);
+      if (last && step.gesture && last.gesture === step.gesture) return [...steps.slice(0, -1), { ...step, forward: [...last.forward, ...step.forward], back: [...step.back, ...last.back] }];
       const sameField = last !== undefined && step.at - last.at < SAME_STEP_MS && last.forward.map((o) => o.path).join() === step.forward.map((o) => o.path).join();
       return sameField ? [...steps.slice(0, -1), { ...step, back: last.back }] : [...steps.slice(-99), step];
     });

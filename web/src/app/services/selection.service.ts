@@ -4,6 +4,7 @@ import { Injectable, signal } from '@angular/core';
 @Injectable({ providedIn: 'root' })
 export class SelectionService {
   readonly run = signal<string | null>(null);
+  readonly gear = signal<string | null>(null);
   readonly load = signal<string | null>(null);
   readonly finding = signal<string | null>(null);
 }

@@ -42,7 +42,7 @@ export class Bench {
     this.design.set(design);
   }
 
-  edit(label: string, change: (draft: Design) => void): string | null {
+  edit(label: string, change: (draft: Design) => void, _gesture: string | null = null): string | null {
     const before = this.design()!;
     const draft = structuredClone(before);
     change(draft);

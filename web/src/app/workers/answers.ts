@@ -3,9 +3,11 @@ import {
   type Design,
   type Failure,
   type Helps,
+  type PlaceOffer,
   SHIPPED_CATALOGUE,
   simulateWhatIf,
   singleFailures,
+  suggestPlaces,
   sunWays,
   type SunWay,
   type SupplyDraft,
@@ -23,6 +25,7 @@ export type OutlookAsk =
   | { readonly what: 'helps'; readonly design: Design }
   | { readonly what: 'failures'; readonly design: Design }
   | { readonly what: 'sun ways'; readonly design: Design }
+  | { readonly what: 'places'; readonly design: Design; readonly gear: string }
   | { readonly what: 'what if'; readonly design: Design; readonly change: WhatIf };
 
 export interface OutlookAnswers {
@@ -31,6 +34,7 @@ export interface OutlookAnswers {
   readonly helps: Helps | null;
   readonly failures: readonly Failure[];
   readonly 'sun ways': readonly SunWay[];
+  readonly places: readonly PlaceOffer[];
   readonly 'what if': TripResult | null;
 }
 
@@ -47,6 +51,8 @@ export function answerOutlook(ask: OutlookAsk): OutlookAnswers[OutlookAsk['what'
       return singleFailures(ask.design, SHIPPED_CATALOGUE);
     case 'sun ways':
       return sunWays(ask.design, SHIPPED_CATALOGUE);
+    case 'places':
+      return suggestPlaces(ask.design, SHIPPED_CATALOGUE, ask.gear);
     case 'what if':
       return simulateWhatIf(ask.design, SHIPPED_CATALOGUE, ask.change);
   }

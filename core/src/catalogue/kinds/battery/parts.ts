@@ -3,12 +3,12 @@ import type { BatteryPart } from './schema.js';
 const battery = (p: Omit<BatteryPart, 'kind'>): BatteryPart => ({ kind: 'battery', ...p });
 
 export const BATTERY_PARTS: readonly BatteryPart[] = [
-  battery({ id: 'bat-agm-100', name: 'AGM battery 100 Ah', chemistry: 'agm', capacityAh: 100, continuousA: 100, peakA: 400, kg: 30, price: 310 }),
-  battery({ id: 'bat-agm-120', name: 'AGM battery 120 Ah', chemistry: 'agm', capacityAh: 120, continuousA: 120, peakA: 450, kg: 34, price: 380 }),
-  battery({ id: 'bat-gel-100', name: 'gel battery 100 Ah', chemistry: 'gel', capacityAh: 100, continuousA: 80, peakA: 300, kg: 31, price: 360 }),
-  battery({ id: 'bat-fla-105', name: 'flooded battery 105 Ah', chemistry: 'flooded', capacityAh: 105, continuousA: 90, peakA: 500, kg: 26, price: 240 }),
-  battery({ id: 'bat-lfp-100', name: 'lithium battery 100 Ah', chemistry: 'lfp', capacityAh: 100, continuousA: 100, peakA: 200, kg: 11.5, price: 690 }),
-  battery({ id: 'bat-lfp-120', name: 'lithium battery 120 Ah, slim', chemistry: 'lfp', capacityAh: 120, continuousA: 120, peakA: 240, kg: 14, price: 890 }),
-  battery({ id: 'bat-lfp-200', name: 'lithium battery 200 Ah', chemistry: 'lfp', capacityAh: 200, continuousA: 200, peakA: 400, kg: 22, price: 1390 }),
-  battery({ id: 'bat-lfp-280', name: 'lithium battery 280 Ah', chemistry: 'lfp', capacityAh: 280, continuousA: 200, peakA: 400, kg: 30, price: 1950 }),
+  battery({ id: 'bat-agm-100', name: 'AGM battery 100 Ah', chemistry: 'agm', capacityAh: 100, continuousA: 100, peakA: 400, kg: 30, mm: [330, 220, 172], price: 310 }),
+  battery({ id: 'bat-agm-120', name: 'AGM battery 120 Ah', chemistry: 'agm', capacityAh: 120, continuousA: 120, peakA: 450, kg: 34, mm: [408, 235, 174], price: 380 }),
+  battery({ id: 'bat-gel-100', name: 'gel battery 100 Ah', chemistry: 'gel', capacityAh: 100, continuousA: 80, peakA: 300, kg: 31, mm: [330, 220, 172], price: 360 }),
+  battery({ id: 'bat-fla-105', name: 'flooded battery 105 Ah', chemistry: 'flooded', capacityAh: 105, continuousA: 90, peakA: 500, kg: 26, mm: [330, 240, 172], price: 240 }),
+  battery({ id: 'bat-lfp-100', name: 'lithium battery 100 Ah', chemistry: 'lfp', capacityAh: 100, continuousA: 100, peakA: 200, kg: 11.5, mm: [330, 215, 172], price: 690 }),
+  battery({ id: 'bat-lfp-120', name: 'lithium battery 120 Ah, slim', chemistry: 'lfp', capacityAh: 120, continuousA: 120, peakA: 240, kg: 14, mm: [500, 240, 75], price: 890 }),
+  battery({ id: 'bat-lfp-200', name: 'lithium battery 200 Ah', chemistry: 'lfp', capacityAh: 200, continuousA: 200, peakA: 400, kg: 22, mm: [520, 220, 238], price: 1390 }),
+  battery({ id: 'bat-lfp-280', name: 'lithium battery 280 Ah', chemistry: 'lfp', capacityAh: 280, continuousA: 200, peakA: 400, kg: 30, mm: [520, 220, 270], price: 1950 }),
 ];

@@ -1,0 +1,98 @@
+import type { Gear } from '../places/index.js';
+import { cutLengthM, routeBetween, type Lead, type Route, type Stand } from '../routes/index.js';
+import { standOf, type DraftContext } from './context.js';
+
+type Given = Omit<Lead, 'number' | 'route' | 'lengthM'>;
+
+function ends(c: DraftContext, from: Stand, to: Stand, given: Given, number: number): Lead {
+  const routed = routeBetween(c.vehicle, from, to);
+  const route: Route | null = routed.ok ? routed.route : null;
+  return { ...given, number, route, lengthM: route ? cutLengthM(route) : 0 };
+}
+
+/** Where the ignition's signal is picked up: behind the dash where the vehicle has one on the plan, else at its own battery. */
+function ignition(c: DraftContext): { readonly stand: Stand; readonly name: string } | null {
+  const dash = c.vehicle.waypoints.find((w) => w.id === 'dash');
+  if (dash?.zone) return { stand: { zone: dash.zone, at: dash.at }, name: 'ignition circuit behind the dash' };
+  const starting = c.gear.get('starting');
+  return starting ? { stand: standOf(starting), name: 'ignition circuit of the tow vehicle' } : null;
+}
+
+function triggers(c: DraftContext): Given[] {
+  const part = c.catalogue.find('dcdc', c.design.supply.dcdc);
+  if (!part || c.design.supply.isolation !== 'dcdc' || c.design.supply.trigger === 'volts') return [];
+  const live = c.design.supply.trigger === 'always-live wire';
+  return [
+    {
+      id: 'lead-trigger',
+      kind: 'trigger',
+      name: live ? 'Always-live wire → charger' : 'Ignition trigger → charger',
+      from: live ? 'starting battery' : 'ignition',
+      to: 'charger',
+      cable: '1.5 mm², plum sleeve at both ends',
+      diameterMm: 3,
+      plugMm: 8,
+      longestM: 20,
+      polarity: 'one wire; the charger’s own negative is its return',
+      fuseA: 3,
+    },
+  ];
+}
+
+function probes(c: DraftContext): Given[] {
+  const out: Given[] = [];
+  const warm = (device: string, name: string): Given => ({
+    id: `lead-temperature-${device}`,
+    kind: 'temperature',
+    name: `Battery temperature probe → ${name}`,
+    from: 'house',
+    to: device,
+    cable: 'two cores, with its ring',
+    diameterMm: 4,
+    plugMm: 12,
+    longestM: 3,
+    polarity: 'none: a resistor',
+    fuseA: null,
+  });
+  if (c.catalogue.find('dcdc', c.design.supply.dcdc)?.coldLock && c.gear.has('charger')) out.push(warm('charger', 'charger'));
+  if (c.gear.has('controller'))
+    out.push({
+      ...warm('controller', 'solar controller'),
+      id: 'lead-sense-controller',
+      kind: 'sense',
+      name: 'Battery volts sense → solar controller',
+      cable: '2 × 1 mm²',
+      polarity: 'red to positive, black to negative',
+      fuseA: 1,
+      longestM: 5,
+    });
+  if (c.gear.has('inverter'))
+    out.push({
+      id: 'lead-data-inverter',
+      kind: 'data',
+      name: 'Inverter → remote switch',
+      from: 'inverter',
+      to: 'block',
+      cable: 'flat six-core',
+      diameterMm: 5,
+      plugMm: 14,
+      longestM: 10,
+      polarity: 'keyed plug',
+      fuseA: null,
+    });
+  return out;
+}
+
+/** Sense, data, temperature and trigger leads of a design, each with its way: they pass the same holes as the rest. */
+export function draftLeads(c: DraftContext, firstNumber: number): Lead[] {
+  let number = firstNumber;
+  const stand = (id: string): Stand | null => {
+    if (id === 'ignition') return ignition(c)?.stand ?? null;
+    const g: Gear | undefined = c.gear.get(id === 'starting battery' ? 'starting' : id);
+    return g ? standOf(g) : null;
+  };
+  return [...triggers(c), ...probes(c)].flatMap((given) => {
+    const [from, to] = [stand(given.from), stand(given.to)];
+    return from && to ? [ends(c, from, to, given, number++)] : [];
+  });
+}

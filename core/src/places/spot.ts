@@ -1,0 +1,111 @@
+import type { Box, Face, Vehicle } from '../design/index.js';
+import { boxesMeet, faceBox, grown } from '../vehicle/index.js';
+import type { Exit } from './bodies.js';
+
+export type Turn = 0 | 90 | 180 | 270;
+
+/** Outline on a face, as turned: sides along u and v, out of it, and the side where its cables leave. */
+export interface Outline {
+  readonly w: number;
+  readonly h: number;
+  readonly outMm: number;
+  readonly exit: Exit;
+}
+
+const ROUND: readonly Exit[] = ['down', 'right', 'up', 'left'];
+
+/** What of a body shows on a face: on floors standing gear shows its foot, elsewhere everything its front. */
+export function outlineOn(face: Face, mm: readonly [number, number, number], stands: boolean, exit: Exit, turn: Turn): Outline {
+  const [across, up, out] = mm;
+  const foot = stands && face.normal === '+z';
+  const [w, h, outMm] = foot ? [across, out, up] : [across, up, out];
+  const quarter = turn / 90;
+  const turned = exit === 'out' ? exit : ROUND[(ROUND.indexOf(exit) + quarter) % 4]!;
+  return quarter % 2 ? { w: h, h: w, outMm, exit: turned } : { w, h, outMm, exit: turned };
+}
+
+/** Room kept in front of the side where cables leave, while drafting, mm: lug and bend of a thick cable. */
+export const EXIT_MM = 165;
+
+/** Boxes that nothing may take up in a zone: factory protrusions, what must stay reachable, and what moves there. */
+export function keptClear(vehicle: Vehicle): readonly { readonly name: string; readonly box: Box; readonly why: 'protrusion' | 'reach' | 'sweep' }[] {
+  return [
+    ...vehicle.faces.flatMap((f) => f.protrusions.map((p) => ({ name: p.name, box: faceBox(f, p), why: 'protrusion' as const }))),
+    ...vehicle.keep.map((k) => ({ name: k.name, box: k.box, why: 'reach' as const })),
+    ...vehicle.openings.map((o) => ({ name: o.name, box: o.sweep, why: 'sweep' as const })),
+  ];
+}
+
+/** What stands somewhere already, and the least distance from it, mm. */
+export interface Taken {
+  readonly box: Box;
+  readonly gapMm: number;
+}
+
+/** A rectangle on a face that is taken, its distance included. */
+interface Shade {
+  readonly u0: number;
+  readonly u1: number;
+  readonly v0: number;
+  readonly v1: number;
+}
+
+/** What is taken of a face, as far as something that sticks out so far would meet it. */
+function shades(face: Face, taken: readonly Taken[], outMm: number, airMm: number): Shade[] {
+  const alongX = face.normal[1] !== 'x';
+  const upZ = face.normal[1] !== 'z';
+  const whole = faceBox(face, { u: 0, v: 0, w: face.w, h: face.h, outMm });
+  return taken.flatMap(({ box: t, gapMm }) => {
+    const gap = Math.min(gapMm, airMm) === 0 ? gapMm : Math.max(gapMm, airMm);
+    if (!boxesMeet(grown(whole, gap), t)) return [];
+    const [u, w] = alongX ? [t.x - face.at.x, t.l] : [t.y - face.at.y, t.w];
+    const [v, h] = upZ ? [t.z - face.at.z, t.h] : [t.y - face.at.y, t.w];
+    return [{ u0: u - gap, u1: u + w + gap, v0: v - gap, v1: v + h + gap }];
+  });
+}
+
+/** Where a thing should be near to: a point on the face, mm; null: low and forward. */
+export type Near = { readonly u: number; readonly v: number } | null;
+
+/** The outline with the room that its cables want, as a rectangle that must be free. */
+function withExit(o: Outline): { readonly left: number; readonly down: number; readonly w: number; readonly h: number } {
+  const at = (side: Exit): number => (o.exit === side ? EXIT_MM : 0);
+  return { left: at('left'), down: at('down'), w: o.w + at('left') + at('right'), h: o.h + at('down') + at('up') };
+}
+
+const STEP_MM = 20;
+
+/**
+ * The free place of an outline on a face that is nearest to where it should be; null when it fits nowhere. Candidates
+ * are the ends of the face, what is wanted, and the flanks of whatever is in the way, row by row.
+ */
+export function freeSpot(face: Face, o: Outline, airMm: number, taken: readonly Taken[], depthMm: number, near: Near = null): { readonly u: number; readonly v: number } | null {
+  const room = withExit(o);
+  const [most, high] = [face.w - room.w, face.h - room.h];
+  if (most < 0 || high < 0 || o.outMm > depthMm) return null;
+  const dark = shades(face, taken, o.outMm, airMm);
+  const [wantU, wantV] = [Math.min(most, Math.max(0, (near?.u ?? 0) - o.w / 2 - room.left)), near ? Math.min(high, Math.max(0, near.v - o.h / 2 - room.down)) : 0];
+  let best: { u: number; v: number; far: number } | null = null;
+  const offer = (u: number, v: number, beside: readonly Shade[]): void => {
+    if (u < 0 || u > most) return;
+    const far = Math.abs(u - wantU) + Math.abs(v - wantV);
+    if ((best && far >= best.far) || beside.some((d) => d.u0 < u + room.w - 0.5 && d.u1 > u + 0.5)) return;
+    best = { u, v, far };
+  };
+  // Nothing it should be near to: the lowest row with room is as good as any.
+  for (let v = 0; v <= high && !(best && !near); v = v + STEP_MM > high && v < high ? high : v + STEP_MM) {
+    if (best !== null && Math.abs(v - wantV) >= (best as { far: number }).far) continue;
+    const beside = dark.filter((d) => d.v0 < v + room.h - 0.5 && d.v1 > v + 0.5);
+    for (const u of [wantU, 0, most]) offer(u, v, beside);
+    for (const d of beside) {
+      offer(d.u1, v, beside);
+      offer(d.u0 - room.w, v, beside);
+    }
+  }
+  return best === null ? null : placed(best, room);
+}
+
+const placed = (at: { readonly u: number; readonly v: number }, room: { readonly left: number; readonly down: number }): { readonly u: number; readonly v: number } => ({
+  u: Math.round(at.u + room.left),
+  v: Math.round(at.v + room.down),
+});

@@ -1,0 +1,87 @@
+import { chargerInputW, type Catalogue, type Part } from '../catalogue/index.js';
+import type { Design, GearRole } from '../design/index.js';
+import { inverterInputW } from '../loads/index.js';
+import { bankOf } from '../supply/index.js';
+import { FIXING, LOAD_BODY, USUAL_BODY, type Body, type Fixing } from './bodies.js';
+
+/** A thing that a design calls for, before it has a place. */
+export interface Wanted {
+  readonly id: string;
+  readonly role: GearRole;
+  readonly name: string;
+  readonly body: Body;
+  readonly fixing: Fixing;
+  /** Lost as heat at full output, W. */
+  readonly heatW: number;
+  /** Sort of wall it usually goes to; null: the usual face of its role. */
+  readonly wall: 'floor' | 'top' | null;
+}
+
+const GAP_MM = 10;
+
+function row(part: Part, count: number): Body {
+  const [w, h, d] = part.mm;
+  return { mm: [w * count + GAP_MM * (count - 1), h, d], kg: part.kg * count };
+}
+
+function make(id: string, role: GearRole, name: string, body: Body, heatW = 0): Wanted {
+  return { id, role, name, body, fixing: FIXING[role], heatW, wall: null };
+}
+
+/** Batteries side by side, in two rows from four on. */
+function batteries(part: Part, count: number): Body {
+  const [w, h, d] = part.mm;
+  const [long, across] = count >= 4 ? [Math.ceil(count / 2), 2] : [count, 1];
+  return { mm: [w * across + GAP_MM * (across - 1), h, d * long + GAP_MM * (long - 1)], kg: part.kg * count };
+}
+
+function sources(design: Design, catalogue: Catalogue): Wanted[] {
+  const { supply } = design;
+  const bank = bankOf(design, catalogue);
+  const out: Wanted[] = [];
+  if (supply.isolation !== 'none') out.push(make('starting', 'starting', 'starting battery', USUAL_BODY.starting));
+  if (bank) {
+    out.push(make('house', 'house', `house battery ${bank.capacityAh} Ah`, batteries(bank.part, bank.strings * bank.inSeries)));
+    out.push(make('bus', 'bus', 'bus bars', USUAL_BODY.bus));
+  }
+  const charger = supply.isolation === 'dcdc' ? catalogue.find('dcdc', supply.dcdc) : supply.isolation === 'isolator' ? catalogue.find('isolator', supply.isolator) : null;
+  const lost = (id: string | null): number => {
+    const part = catalogue.find('dcdc', id);
+    return part && bank ? chargerInputW(part, bank.absorptionV) * (1 - part.efficiency) : 0;
+  };
+  if (charger) out.push({ ...make('charger', 'charger', charger.kind === 'dcdc' ? 'charger' : 'isolator', row(charger, 1), lost(charger.id)) });
+  const second = supply.isolation === 'dcdc' ? catalogue.find('dcdc', supply.dcdcSecond) : null;
+  if (second) out.push(make('charger2', 'charger', 'second charger', row(second, 1), lost(second.id)));
+  return out;
+}
+
+function devices(design: Design, catalogue: Catalogue): Wanted[] {
+  const { supply } = design;
+  const out: Wanted[] = [];
+  const inverter = catalogue.find('inverter', supply.inverter);
+  if (inverter) out.push(make('inverter', 'inverter', `inverter ${inverter.ratedW} W`, row(inverter, 1), inverterInputW(inverter.ratedW, inverter.ratedW) - inverter.ratedW));
+  const block = catalogue.find('fuse-block', supply.fuseBlock);
+  if (block) out.push(make('block', 'block', 'fuse block', row(block, 1)));
+  const panel = catalogue.find('panel', supply.sun.panel);
+  if (panel) out.push(make('panel', 'panel', `panels ${panel.ratedW * supply.sun.count} W`, row(panel, supply.sun.count)));
+  const controller = panel && catalogue.find('solar-controller', supply.sun.controller);
+  if (controller) out.push(make('controller', 'controller', 'solar controller', row(controller, 1), 0.03 * Math.min(panel.ratedW * supply.sun.count, controller.maxA * supply.houseV)));
+  const mains = catalogue.find('mains-charger', supply.mains.charger);
+  if (mains) out.push(make('mains', 'mains', 'mains charger', row(mains, 1), Math.max(0, mains.acW - mains.outputA * mains.outputV * 1.2)));
+  return out;
+}
+
+function loads(design: Design): Wanted[] {
+  return Object.entries(design.loads)
+    .sort(([, a], [, b]) => a.order - b.order)
+    .map(([id, load]): Wanted => {
+      const body = LOAD_BODY[load.purpose];
+      const wall = body.wall === 'wall' ? null : body.wall;
+      return { ...make(`load:${id}`, 'load', load.name || 'unnamed load', body), fixing: { ...FIXING.load, ...body.fixing }, wall };
+    });
+}
+
+/** What a design calls for, in the order in which it is set down. */
+export function wantedGear(design: Design, catalogue: Catalogue): Wanted[] {
+  return [...sources(design, catalogue), ...devices(design, catalogue), ...loads(design)];
+}

@@ -1,0 +1,30 @@
+import type { RunGroup } from './spec.js';
+import type { Route } from './route.js';
+
+/** A run as far as bundling looks at it. */
+export interface Bundled {
+  readonly id: string;
+  readonly group: RunGroup;
+  readonly route: Route | null;
+}
+
+/** Heavy feeds are tied apart from the loads' loom: the loom's grouping is its own. */
+const LOOM: Readonly<Record<RunGroup, string>> = { charging: 'feeds', house: 'feeds', loads: 'loads', sun: 'feeds' };
+
+/** Runs that share a stretch, by way and loom. */
+export function bundlesOf(runs: readonly Bundled[]): ReadonlyMap<string, readonly string[]> {
+  const out = new Map<string, string[]>();
+  for (const r of runs)
+    for (const way of r.route?.ways ?? []) {
+      const at = `${way.id}|${LOOM[r.group]}`;
+      out.set(at, [...(out.get(at) ?? []), r.id]);
+    }
+  return out;
+}
+
+/** Circuits in the fullest bundle that each run is part of. */
+export function groupedOf(runs: readonly Bundled[]): ReadonlyMap<string, number> {
+  const most = new Map(runs.map((r) => [r.id, 1]));
+  for (const ids of bundlesOf(runs).values()) for (const id of ids) most.set(id, Math.max(most.get(id)!, ids.length));
+  return most;
+}

@@ -1,0 +1,60 @@
+import type { Design, Face, Vehicle } from '../design/index.js';
+import { BOARD_FACE, compartmentHeat, faceLoads, facesOf, placeTroubles, weights, type CarrierWeight, type CompartmentHeat, type FaceLoad, type Gear, type PlaceTrouble } from '../places/index.js';
+import { outsideDiameterMm } from '../cable/index.js';
+import { bendSpaceMm, bundleMm, holeSawMm } from './holes.js';
+import type { Lead } from './leads.js';
+import { runDiametersMm, stretchesOf, type Stretch } from './passing.js';
+import { matings, plugPairs, type Mating, type PlugPair } from './plugs.js';
+import type { SizedRun } from './sized.js';
+
+/** How gear and cable lie in the vehicle. */
+export interface LayoutFigures {
+  readonly faces: readonly Face[];
+  readonly troubles: readonly PlaceTrouble[];
+  readonly faceLoads: readonly FaceLoad[];
+  readonly heat: readonly CompartmentHeat[];
+  readonly weights: readonly CarrierWeight[];
+  readonly leads: readonly Lead[];
+  readonly stretches: readonly Stretch[];
+  readonly pairs: readonly PlugPair[];
+  readonly matings: readonly Mating[];
+  /** Free length wanted in front of each terminal, mm. */
+  readonly bendMm: ReadonlyMap<string, number>;
+}
+
+/** Free length wanted in front of each piece of gear by its thickest cable, mm. */
+export function bendWanted(design: Design, runs: readonly SizedRun[]): Map<string, number> {
+  const out = new Map<string, number>();
+  for (const r of runs) {
+    if (!r.ok) continue;
+    const want = bendSpaceMm(r.figures.areaMm2, outsideDiameterMm(r.figures.areaMm2), design.settings.bending);
+    for (const gear of [r.spec.from.gear, r.spec.to.gear]) out.set(gear, Math.max(out.get(gear) ?? 0, want));
+  }
+  return out;
+}
+
+/** Everything about places and ways that follows once the runs have their sizes. */
+export function layoutFigures(design: Design, vehicle: Vehicle, gear: readonly Gear[], runs: readonly SizedRun[], leads: readonly Lead[]): LayoutFigures {
+  const faces = facesOf(design);
+  const bendMm = bendWanted(design, runs);
+  const socket = vehicle.points.find((p) => p.kind === 'trailer socket' && /fridge/.test(p.note));
+  const pairs = plugPairs(design, runs, socket ? `${socket.name}, ${socket.note}` : null);
+  return {
+    faces,
+    troubles: placeTroubles(vehicle, faces, gear, bendMm),
+    faceLoads: faceLoads(faces, gear, design.board?.face ?? null),
+    heat: compartmentHeat(vehicle, gear),
+    weights: weights(vehicle, gear),
+    leads,
+    stretches: stretchesOf(vehicle, runs, leads),
+    pairs,
+    matings: matings(pairs),
+    bendMm,
+  };
+}
+
+/** Hole saws for the glands of everything that leaves the board, one a run, mm. A cable larger than any saw is left out. */
+export function glandSaws(gear: readonly Gear[], runs: readonly SizedRun[]): number[] {
+  const on = new Set(gear.filter((g) => g.face === BOARD_FACE).map((g) => g.id));
+  return runs.filter((r) => on.has(r.spec.from.gear) !== on.has(r.spec.to.gear)).flatMap((r) => holeSawMm(bundleMm(runDiametersMm(r))) ?? []);
+}

@@ -1,0 +1,11 @@
+import type { Rule } from './rule.js';
+
+export const placeTooWet: Rule = {
+  id: 'place-too-wet',
+  severity: 'stop',
+  basis: 'weather of the zone against what the gear bears',
+  why: 'Water and dust end electronics, and wet copper goes green.',
+  test: ({ layout }) => layout.troubles.filter((t) => t.kind === 'weather').map((t) => ({ at: { stage: 'places' as const, about: t.gear }, values: { name: t.name, where: t.with, bears: t.wantMm } })),
+  say: (v) => `${v['name']} meets ${v['where']}; it is not made for that.`,
+  fix: () => 'A drier place, or a box that seals.',
+};

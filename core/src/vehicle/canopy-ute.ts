@@ -1,0 +1,145 @@
+import { VEHICLE_FORMAT, type Vehicle } from '../design/index.js';
+import { axle, faces, keep, known, opening, point, way, zone, ZONE_C } from './build.js';
+
+const engine = zone('engine', 'engine bay', 'ute', ZONE_C.engine, [230, 300, 590, 900, 1250, 330], { weather: 'spray', reach: 'behind a lid', nameInside: true });
+const cab = zone('cab', 'cab', 'ute', ZONE_C.cab, [1420, 170, 520, 1560, 1510, 520], { people: true, weather: 'dry', surface: 'trim over sheet steel', nameInside: true });
+const canopy = zone('canopy', 'canopy', 'ute', ZONE_C.canopy, [3270, 100, 920, 1990, 1650, 660], { reach: 'behind a lid', surface: 'aluminium sheet 2.5 mm' });
+const roof = zone('roof', 'canopy roof', 'ute', ZONE_C.roof, [3300, 110, 1678, 1960, 1630, 60], { weather: 'spray', surface: 'aluminium sheet 2.5 mm' });
+
+/** Dual-cab ute with a two-door canopy. */
+export const CANOPY_UTE: Vehicle = {
+  format: VEHICLE_FORMAT,
+  name: 'dual-cab ute, canopy',
+  lengthMm: 5400,
+  widthMm: 1850,
+  heightMm: 2000,
+  side: {
+    body: [
+      'M70 1560 L60 1200 Q62 1090 170 1060 L1180 950 L1760 470 Q1810 430 1900 430 L3020 430 Q3120 430 3125 530 L3130 1560 L2960 1560 Q2960 1560 1400 1560 Q1390 1110 960 1110 Q530 1110 520 1560 Z',
+      'M3190 380 Q3190 330 3240 330 L5290 330 Q5340 330 5340 380 L5340 1470 Q5340 1540 5270 1560 L4630 1560 Q4610 1120 4190 1120 Q3770 1120 3750 1560 L3190 1560 Z',
+    ],
+    glass: ['M1400 900 L1810 545 Q1830 530 1870 530 L2260 530 L2260 900 Z', 'M2340 530 L2950 530 Q3020 530 3022 600 L3030 900 L2340 900 Z'],
+    lines: ['M2300 500 L2300 1500', 'M1330 960 L1330 1400', 'M3200 1010 L5330 1010', 'M2480 1010 L2620 1010', 'M1640 1010 L1780 1010', 'M80 1220 L210 1200 L220 1290 L85 1300 Z'],
+  },
+  plan: {
+    body: [
+      'M60 560 Q70 250 270 160 L560 90 L3060 60 Q3125 60 3128 130 L3128 1720 Q3125 1790 3060 1790 L560 1760 L270 1690 Q70 1600 60 1290 Z',
+      'M3190 110 Q3190 60 3240 60 L5290 60 Q5340 60 5340 110 L5340 1740 Q5340 1790 5290 1790 L3240 1790 Q3190 1790 3190 1740 Z',
+    ],
+    glass: ['M1180 300 Q1110 925 1180 1550 L1760 1450 Q1710 925 1760 400 Z', 'M2960 300 L3050 260 L3050 1590 L2960 1550 Z'],
+    lines: ['M300 330 Q180 925 300 1520', 'M1800 190 L2940 190 M1800 1660 L2940 1660', 'M1240 150 L1240 60 L1400 40 M1240 1700 L1240 1790 L1400 1810'],
+  },
+  wheels: [
+    { x: 960, r: 385, trackMm: 1560 },
+    { x: 4190, r: 385, trackMm: 1560 },
+  ],
+  carriers: [{ id: 'ute', name: 'ute', payloadKg: 880, drawbar: null }],
+  zones: [engine, cab, canopy, roof],
+  faces: [
+    ...faces(engine, { floor: 60, front: 6 }, { floor: { name: 'battery tray', trim: 'clamp over the battery' } }),
+    ...faces(cab, { floor: 25, front: 4, rear: 10 }, { front: { name: 'dash', trim: 'clips, pull from the top', depthBehindMm: 60 }, rear: { trim: 'seat back folds, six clips', depthBehindMm: 90 } }),
+    ...faces(
+      canopy,
+      { floor: 400, front: 60, rear: 25, left: 30, right: 30, top: 20 },
+      {
+        floor: {
+          protrusions: [
+            { name: 'wheel tub, left', u: 620, v: 0, w: 620, h: 200, outMm: 160 },
+            { name: 'wheel tub, right', u: 620, v: 1450, w: 620, h: 200, outMm: 160 },
+          ],
+        },
+        front: { depthBehindMm: 40 },
+      },
+    ),
+    ...faces(roof, { floor: 75 }, { floor: { name: 'canopy roof' } }),
+  ],
+  openings: [
+    opening('bonnet', 'lid', 'bonnet', 'engine', [230, 250, 930, 950, 1350, 700], 0, 'one stay'),
+    opening('door-left', 'lid', 'left canopy lid', 'canopy', [3300, -700, 1010, 1940, 800, 700], 0, 'two gas struts'),
+    opening('door-right', 'lid', 'right canopy lid', 'canopy', [3300, 1750, 1010, 1940, 800, 700], 0, 'two gas struts'),
+    opening('fridge-slide', 'slide', 'fridge slide, right rear', 'canopy', [4360, 1750, 925, 700, 750, 500], 700, 'lock at both ends'),
+  ],
+  axles: [axle('front', 'front axle', 'ute', 960, 1130, 1450), axle('rear', 'rear axle', 'ute', 4190, 860, 1850)],
+  keep: [
+    keep('spare', 'spare wheel under the tray', [4700, 600, 380, 600, 650, 250]),
+    keep('jack', 'jack behind the rear seat', [2860, 200, 530, 110, 320, 260]),
+    keep('filler', 'fuel filler', [3560, -40, 700, 220, 130, 200]),
+  ],
+  points: [
+    known('battery', 'starting battery', 'starting battery', 'battery-post', 'left front of the engine bay'),
+    known('alternator', 'alternator', 'alternator', 'engine-cross', 'right side, low: belts beside it'),
+    known('firewall-grommet', 'grommet', 'factory grommet, 38 mm', 'firewall', 'behind the glove box'),
+    known('earth', 'earth stud', 'chassis earth, rear', 'rail-rear', 'M8, bared to metal'),
+    known('tow', 'trailer socket', 'trailer socket', 'tow-bar', '12 pins; pin 2 marked for a fridge'),
+  ],
+  waypoints: [
+    point('battery-post', 'battery post', 'ute', 420, 420, 860, 'engine'),
+    point('engine-cross', 'radiator support', 'ute', 300, 1350, 860, 'engine'),
+    point('engine-left', 'left inner guard', 'ute', 980, 330, 840, 'engine'),
+    point('engine-right', 'right inner guard', 'ute', 980, 1520, 840, 'engine'),
+    point('firewall', 'firewall grommet', 'ute', 1240, 420, 860),
+    point('dash', 'behind the dash', 'ute', 1440, 420, 840, 'cab'),
+    point('sill', 'left sill', 'ute', 1560, 180, 540, 'cab'),
+    point('seat', 'behind the rear seat', 'ute', 2950, 200, 700, 'cab'),
+    point('drop-left', 'down the guard, left', 'ute', 1240, 380, 480),
+    point('rail-front', 'left chassis rail, front', 'ute', 1500, 470, 470),
+    point('rail-middle', 'left chassis rail, middle', 'ute', 2500, 470, 460),
+    point('rail-rear', 'left chassis rail, under the canopy', 'ute', 3330, 470, 560),
+    point('rail-end', 'left chassis rail, rear', 'ute', 5000, 470, 560),
+    point('tow-bar', 'tow bar', 'ute', 5300, 900, 480),
+    point('rail-right', 'right chassis rail, middle', 'ute', 2500, 1380, 460),
+    point('entry', 'canopy floor, front left', 'ute', 3330, 250, 930, 'canopy'),
+    point('front-low', 'front wall, low', 'ute', 3290, 925, 980, 'canopy'),
+    point('front-high', 'front wall, under the roof', 'ute', 3290, 300, 1550, 'canopy'),
+    point('left-high', 'left cant rail, rear', 'ute', 5200, 130, 1550, 'canopy'),
+    point('right-high', 'right cant rail, rear', 'ute', 5200, 1720, 1550, 'canopy'),
+    point('right-low', 'right floor edge, rear', 'ute', 5200, 1720, 960, 'canopy'),
+    point('roof-gland', 'roof gland', 'ute', 3420, 300, 1690, 'roof'),
+    point('roof-middle', 'roof, middle', 'ute', 4300, 300, 1690, 'roof'),
+  ],
+  ways: [
+    way('battery-post', 'engine-left', 'inner guard', ZONE_C.engine, { conduit: true, near: { edge: 20 } }),
+    way('battery-post', 'engine-cross', 'radiator support, under the bonnet lip', ZONE_C.engine, { conduit: true }),
+    way('engine-cross', 'engine-right', 'right inner guard', ZONE_C.exhaust, { conduit: true, near: { exhaust: 250 } }),
+    way('engine-left', 'firewall', 'factory loom', ZONE_C.engine, { conduit: true }),
+    way('firewall', 'dash', 'through the firewall', ZONE_C.cab, { through: 'wiper motor above, carpet behind', stockMm: 38 }),
+    way('dash', 'sill', 'kick panel', ZONE_C.cab),
+    way('sill', 'seat', 'under the sill trim', ZONE_C.cab),
+    way('engine-left', 'drop-left', 'down behind the guard liner', ZONE_C.engine, { conduit: true, near: { steering: 180 } }),
+    way('drop-left', 'rail-front', 'chassis rail, top inside', ZONE_C.underFloor, { conduit: true, near: { suspension: 120 } }),
+    way('rail-front', 'rail-middle', 'chassis rail, beside the brake pipes', ZONE_C.underFloor, { conduit: true, near: { stones: 0 } }),
+    way('rail-middle', 'rail-rear', 'chassis rail, top inside', ZONE_C.underFloor, { conduit: true, near: { stones: 0 } }),
+    way('rail-rear', 'rail-end', 'chassis rail over the axle', ZONE_C.underFloor, { conduit: true, near: { suspension: 160, stones: 0 } }),
+    way('rail-end', 'tow-bar', 'rear cross-member', ZONE_C.underFloor, { conduit: true, near: { stones: 0 } }),
+    way('engine-right', 'rail-right', 'right rail, beside the exhaust', ZONE_C.exhaust, { conduit: true, moreMm: 250, near: { exhaust: 90 } }),
+    way('rail-right', 'rail-rear', 'across the gearbox member', ZONE_C.exhaust, { conduit: true, near: { exhaust: 120 } }),
+    way('rail-rear', 'entry', 'up through the canopy floor', ZONE_C.underFloor, {
+      conduit: true,
+      through: 'tray bearer 60 mm to the right, fuel line on the rail',
+      outside: true,
+      movingMm: 40,
+      near: { moving: 0 },
+    }),
+    way('seat', 'entry', 'cab back to canopy front', ZONE_C.canopy, { conduit: true, through: 'cab and canopy flex against each other', outside: true, movingMm: 80, near: { moving: 0, stones: 0 } }),
+    way('entry', 'front-low', 'front wall, floor line', ZONE_C.canopy),
+    way('entry', 'front-high', 'front left post', ZONE_C.canopy),
+    way('front-high', 'left-high', 'left cant rail', ZONE_C.canopy),
+    way('left-high', 'right-high', 'over the rear frame', ZONE_C.canopy),
+    way('right-high', 'right-low', 'rear right post', ZONE_C.canopy),
+    way('front-low', 'right-low', 'right floor edge', ZONE_C.canopy, { moreMm: 300 }),
+    way('front-high', 'roof-gland', 'through the roof', ZONE_C.roof, { through: 'roof bow at 100 mm', outside: true }),
+    way('roof-gland', 'roof-middle', 'along the panel rail', ZONE_C.roof, { conduit: true }),
+  ],
+  usual: {
+    starting: 'engine-floor',
+    charger: 'canopy-front',
+    house: 'canopy-floor',
+    bus: 'canopy-front',
+    block: 'canopy-front',
+    inverter: 'canopy-front',
+    panel: 'roof-floor',
+    controller: 'canopy-front',
+    mains: 'canopy-front',
+    load: 'canopy-left',
+  },
+};

@@ -1,0 +1,48 @@
+import { assess, drillTemplate, glandSaws, SHIPPED_CATALOGUE, vehicleOf, type DrillTemplate } from '@meridex/core';
+import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
+import { z } from 'zod';
+import type { Database } from '../db/client.js';
+import { newestRevision } from '../designs/store.js';
+import { personOf, signedIn } from '../http/guard.js';
+import { drillDxf } from './dxf.js';
+import { drillPdf } from './paper.js';
+
+interface Found {
+  readonly template: DrillTemplate | null;
+  readonly words: string;
+  readonly file: string;
+}
+
+/** The drill template of a job's board, on paper and for a machine. */
+export const drillRoutes =
+  (db: Database): FastifyPluginAsyncZod =>
+  async (app) => {
+    app.addHook('preHandler', signedIn(db));
+    const params = z.object({ jobId: z.uuid() });
+
+    async function find(workshopId: string, jobId: string): Promise<Found | null> {
+      const revision = await db.inWorkshop(workshopId, (tx) => newestRevision(tx, jobId));
+      if (!revision) return null;
+      const { design, number } = revision;
+      const a = assess(design, SHIPPED_CATALOGUE);
+      const template = drillTemplate(design, a.gear, glandSaws(a.gear, a.runs));
+      const file = `${design.brief.customer.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-drill-template`;
+      return { template, file, words: `${design.brief.customer}, ${vehicleOf(design).name}, board ${template ? `${template.wMm} × ${template.hMm} mm` : ''}, revision ${number}` };
+    }
+    const NO_JOB = { message: 'This job is not in your workshop.' };
+    const NO_BOARD = { message: 'This job has no mounting board yet; draft one under Places.' };
+
+    app.get('/api/jobs/:jobId/drill-template.pdf', { schema: { params } }, async (request, reply) => {
+      const found = await find(personOf(request).workshopId, request.params.jobId);
+      if (!found?.template) return reply.code(404).send(found ? NO_BOARD : NO_JOB);
+      return reply
+        .header('content-disposition', `inline; filename="${found.file}.pdf"`)
+        .type('application/pdf')
+        .send(await drillPdf(found.template, found.words));
+    });
+    app.get('/api/jobs/:jobId/drill-template.dxf', { schema: { params } }, async (request, reply) => {
+      const found = await find(personOf(request).workshopId, request.params.jobId);
+      if (!found?.template) return reply.code(404).send(found ? NO_BOARD : NO_JOB);
+      return reply.header('content-disposition', `attachment; filename="${found.file}.dxf"`).type('application/dxf').send(drillDxf(found.template));
+    });
+  };

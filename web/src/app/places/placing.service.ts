@@ -1,0 +1,76 @@
+import { inject, Injectable } from '@angular/core';
+import { BOARD_FACE, facesOf, type Gear, type Placement } from '@meridex/core';
+import type { GearMove } from '../pictures/vehicle-picture';
+import { AssessmentService } from '../services/assessment.service';
+import { DesignService } from '../services/design.service';
+
+type On = NonNullable<Placement['on']>;
+
+/** Moves of one thing within this time are one step of undo, ms. */
+const GESTURE_MS = 1500;
+
+/** Edits of places: every move of a drag is assessed, all of one drag are one step of undo. */
+@Injectable({ providedIn: 'root' })
+export class PlacingService {
+  private readonly designs = inject(DesignService);
+  private readonly assessments = inject(AssessmentService);
+  private gesture = { id: '', count: 0, at: 0 };
+
+  private gear(id: string): Gear | undefined {
+    return this.assessments.assessment()?.gear.find((g) => g.id === id);
+  }
+
+  private nameOf(id: string): string {
+    const now = Date.now();
+    if (this.gesture.id !== id || now - this.gesture.at > GESTURE_MS) this.gesture = { id, count: this.gesture.count + 1, at: now };
+    else this.gesture.at = now;
+    return `place ${id} ${this.gesture.count}`;
+  }
+
+  private set(g: Gear, zone: string, on: On | null, label: string, gesture: string | null): void {
+    this.designs.edit(
+      label,
+      (d) => {
+        d.places[g.id] = { when: d.places[g.id]?.when ?? 'now', zone, on };
+      },
+      gesture,
+    );
+  }
+
+  move(m: GearMove): void {
+    const g = this.gear(m.id);
+    const face = facesOf(this.designs.design()!).find((f) => f.id === m.face);
+    if (!g || !face) return;
+    this.set(g, face.zone, { face: m.face, u: m.u, v: m.v, turn: g.turn }, `${g.name} on the ${face.name}`, this.nameOf(m.id));
+  }
+
+  turn(id: string): void {
+    const g = this.gear(id);
+    if (!g) return;
+    const turn = ((g.turn + 90) % 360) as On['turn'];
+    this.set(g, g.zone, { face: g.face, u: g.u, v: g.v, turn }, `${g.name} turned`, null);
+  }
+
+  put(g: Gear, zone: string, on: On): void {
+    this.set(g, zone, on, `${g.name} to another place`, null);
+  }
+
+  /** Back to where a draft sets it down. */
+  free(g: Gear): void {
+    this.designs.edit(`${g.name} to its usual place`, (d) => {
+      const when = d.places[g.id]?.when ?? 'now';
+      if (when === 'now') delete d.places[g.id];
+      else d.places[g.id] = { when, zone: g.zone, on: null };
+    });
+  }
+
+  when(g: Gear, when: Placement['when']): void {
+    this.designs.edit(`${g.name} ${when === 'now' ? 'now' : when === 'later' ? 'for later' : 'as a provision'}`, (d) => {
+      d.places[g.id] = { ...(d.places[g.id] ?? { zone: g.zone, on: null }), when };
+    });
+  }
+
+  onBoard(g: Gear): boolean {
+    return g.face === BOARD_FACE;
+  }
+}

@@ -1,0 +1,84 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { comesOff, figure, type Finding, type Gear, inWords, type PlaceOffer, SCORE_WORDS, vehicleOf } from '@meridex/core';
+import { NzSelectModule } from 'ng-zorro-antd/select';
+import { NamedSelect } from '../fields/named-select';
+import { NumberField } from '../fields/number-field';
+import { FacePicture } from '../pictures/face-picture';
+import { Mark } from '../pictures/mark';
+import { VehiclePicture } from '../pictures/vehicle-picture';
+import { AssessmentService } from '../services/assessment.service';
+import { DesignService } from '../services/design.service';
+import { OutlookService } from '../services/outlook.service';
+import { SelectionService } from '../services/selection.service';
+import { PlacingService } from './placing.service';
+
+/** The vehicle from the side and from above with its gear, the face that the chosen thing is on, and what is wrong there. */
+@Component({
+  selector: 'mx-where',
+  imports: [FormsModule, NzSelectModule, NamedSelect, NumberField, FacePicture, Mark, VehiclePicture],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './where.html',
+  styleUrl: './where.less',
+})
+export class WhereSheet {
+  private readonly designs = inject(DesignService);
+  private readonly outlook = inject(OutlookService);
+  protected readonly placing = inject(PlacingService);
+  protected readonly assessments = inject(AssessmentService);
+  protected readonly selection = inject(SelectionService);
+  protected readonly figure = figure;
+  protected readonly scoreWords = SCORE_WORDS;
+  protected readonly offers = signal<readonly PlaceOffer[] | null>(null);
+  protected readonly seeking = signal(false);
+  protected readonly vehicle = computed(() => vehicleOf(this.designs.design()!));
+  protected readonly a = computed(() => this.assessments.assessment()!);
+  protected readonly chosen = computed(() => this.a().gear.find((g) => g.id === this.selection.gear()) ?? null);
+  protected readonly face = computed(() => this.a().layout.faces.find((f) => f.id === this.chosen()?.face) ?? null);
+  protected readonly facesHere = computed(() => this.vehicle().zones.map((z) => ({ zone: z, faces: this.a().layout.faces.filter((f) => f.zone === z.id) })));
+  protected readonly troubled = computed(() => new Set(this.a().layout.troubles.map((t) => t.gear)));
+  /** What the rules say of the chosen thing's place. */
+  protected readonly says = computed(() => this.a().open.filter((f) => f.at.stage === 'places' && f.at.about === this.chosen()?.id));
+  protected readonly off = computed(() => {
+    const g = this.chosen();
+    return g ? comesOff(this.vehicle(), this.a().layout.faces, this.a().gear, g) : [];
+  });
+  /** Its own cables as they are now: what moving it changes. */
+  protected readonly cables = computed(() => {
+    const id = this.chosen()?.id;
+    return this.a().runs.filter((r) => r.spec.from.gear === id || r.spec.to.gear === id);
+  });
+  protected readonly canWait = computed(() => !['starting', 'house', 'bus'].includes(this.chosen()?.role ?? 'starting'));
+
+  constructor() {
+    effect(() => {
+      if (!this.chosen() && this.a().gear.length) this.selection.gear.set(this.a().gear.find((g) => g.role === 'house')?.id ?? this.a().gear[0]!.id);
+    });
+    effect(() => {
+      this.selection.gear();
+      this.offers.set(null);
+    });
+  }
+
+  protected words(f: Finding): string {
+    const w = inWords(f);
+    return `${w.say} ${w.fix}`;
+  }
+
+  protected toFace(g: Gear, faceId: string): void {
+    const face = this.a().layout.faces.find((f) => f.id === faceId)!;
+    this.placing.move({ id: g.id, face: faceId, u: Math.max(0, Math.round(Math.min(g.u, face.w - g.outline.w))), v: Math.max(0, Math.round(Math.min(g.v, face.h - g.outline.h))) });
+  }
+
+  protected async suggest(g: Gear): Promise<void> {
+    this.seeking.set(true);
+    const design = this.designs.design()!;
+    const offers = await this.outlook.ask({ what: 'places', design, gear: g.id });
+    this.seeking.set(false);
+    if (this.selection.gear() === g.id) this.offers.set(offers);
+  }
+
+  protected take(g: Gear, o: PlaceOffer): void {
+    this.placing.put(g, o.zone, o.on);
+  }
+}

@@ -60,7 +60,7 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
   const specs = draftRuns(context);
   const runs = sizeRuns(specs, design, bank);
   const layout = layoutFigures(design, vehicle, gear, runs, draftLeads(context, specs.length + 1));
-  const order = orderOf(design, catalogue, runs, array);
+  const order = orderOf(design, catalogue, runs, array, layout);
   const supply = withLeads(feeds, design, catalogue, runs);
   const inputs = chargerInputs(design, catalogue, bank, runs);
   const findings = judge({ design, catalogue, vehicle, gear, layout, day, supply, trip, chargerInputs: inputs, runs, totals: { price: order.total, kg: order.kg } });
@@ -78,7 +78,7 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
     findings,
     open,
     order,
-    fit: fitSteps(gear, runs, supply.settings, licensed),
+    fit: fitSteps(gear, runs, layout, supply.settings, licensed),
     prove: provePlan(design, catalogue, runs, settings.readings ?? {}),
     tellTales: tellTales(design, day, supply, runs, order.kg, open),
   };

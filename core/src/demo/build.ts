@@ -44,6 +44,7 @@ interface Changes {
   readonly supply: Partial<Omit<Design['supply'], 'sun'>> & { readonly sun?: Partial<Design['supply']['sun']> };
   readonly loads: readonly Row[];
   readonly places?: Design['places'];
+  readonly board?: Design['board'];
   readonly runs?: Design['runs'];
   readonly accepted?: Design['accepted'];
   readonly settings?: Partial<Design['settings']>;
@@ -58,8 +59,14 @@ export function designWith(customer: string, c: Changes): Design {
     supply: { ...blank.supply, ...c.supply, sun: { ...blank.supply.sun, ...c.supply.sun } },
     loads: loadsFrom(c.loads),
     places: c.places ?? {},
+    board: c.board ?? null,
     runs: c.runs ?? {},
     accepted: c.accepted ?? {},
     settings: { ...blank.settings, ...c.settings },
   };
+}
+
+/** Gear on the board of a zone, by its place on it in mm. */
+export function onBoard(zone: string, at: Readonly<Record<string, readonly [u: number, v: number]>>): Design['places'] {
+  return Object.fromEntries(Object.entries(at).map(([id, [u, v]]) => [id, { zone, on: { face: 'board', u, v, turn: 0 as const }, when: 'now' as const }]));
 }

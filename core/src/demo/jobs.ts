@@ -1,5 +1,5 @@
 import type { Design } from '../design/index.js';
-import { designWith, thereBefore } from './build.js';
+import { designWith, onBoard, thereBefore } from './build.js';
 
 /** How far a made-up job has come, for the bay sheet. */
 export interface DemoJob {
@@ -52,6 +52,8 @@ const vet: DemoJob = {
         { supply: 'mains' },
       ],
     ],
+    board: { face: 'canopy-front', u: 335, v: 30, w: 980, h: 600, thickMm: 12, entry: 'bottom' },
+    places: onBoard('canopy', { bus: [25, 184], inverter: [315, 158], charger: [635, 158], block: [25, 430] }),
     runs: { 'start-charger': { outM: 6.4 }, 'charger-bus': { outM: 0.9 }, 'bus-inverter': { outM: 0.7 }, 'bus-block': { outM: 1.1 }, 'load-l1': { outM: 2.3 } },
   }),
 };
@@ -208,6 +210,8 @@ const cinema: DemoJob = {
       ['path lights', '60 W', '4 h', 'evening', 'lights'],
       ['popcorn cooler', '110 W', '40 %', 'evening', 'fridge'],
     ],
+    board: { face: 'body-front', u: 470, v: 30, w: 1100, h: 800, thickMm: 12, entry: 'bottom' },
+    places: onBoard('body', { bus: [25, 130], inverter: [315, 130], charger: [695, 121], mains: [25, 421], block: [695, 415] }),
   }),
 };
 

@@ -2,7 +2,7 @@ import type { Gear } from '../places/index.js';
 import { studOf } from '../order/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
 import { figure, rating } from '../quantity/index.js';
-import type { SizedRun } from '../routes/index.js';
+import type { LayoutFigures, SizedRun } from '../routes/index.js';
 import type { DeviceSetting } from '../supply/index.js';
 import { TORQUE_NM } from './torque.js';
 
@@ -66,6 +66,29 @@ function pullStep(run: Fitted): FitStep {
   };
 }
 
+/** A hole a stretch, before anything is pulled through it. */
+function holeSteps(layout: LayoutFigures): FitStep[] {
+  return layout.stretches
+    .filter((s) => s.hole && !s.hole.stockFits)
+    .map((s): FitStep => ({
+      id: `hole-${s.way.id}`,
+      section: 'pull and cut',
+      text: `Cut ${s.hole!.sawMm ? `a ${s.hole!.sawMm} mm hole` : 'two 51 mm holes'}: ${s.way.along}`,
+      detail: `${s.hole!.fitting}${s.hole!.sealed ? ', neutral-cure sealant on both faces' : ''}; deburr and paint the edge first`,
+      caution: `Check behind before drilling: ${s.hole!.behind}.`,
+    }));
+}
+
+/** What is only provided for is made safe and found again later. */
+function provisionStep({ spec }: Fitted): FitStep {
+  return {
+    id: `provision-${spec.id}`,
+    section: 'join and tighten',
+    text: `Run ${spec.number}: ${spec.name}, a provision`,
+    detail: 'Coil both ends, cap and insulate each, label; where the feed end is joined its fuse is in place',
+  };
+}
+
 /** One step a device: everything to be set on it, in a line. */
 function settingSteps(settings: readonly DeviceSetting[]): FitStep[] {
   return [...new Set(settings.map((s) => s.device))].map((device): FitStep => ({
@@ -80,14 +103,14 @@ function settingSteps(settings: readonly DeviceSetting[]): FitStep[] {
 }
 
 /** The build in an order that works at the vehicle: safe, place, pull, join, power. */
-export function fitSteps(gear: readonly Gear[], runs: readonly SizedRun[], settings: readonly DeviceSetting[], licensed: boolean): FitStep[] {
+export function fitSteps(gear: readonly Gear[], runs: readonly SizedRun[], layout: LayoutFigures, settings: readonly DeviceSetting[], licensed: boolean): FitStep[] {
   const fitted = runs.filter((r): r is Fitted => r.ok);
   const place = gear
-    .filter((g) => g.role !== 'starting')
+    .filter((g) => g.role !== 'starting' && g.when === 'now')
     .map((g): FitStep => ({
       id: `place-${g.id}`,
       section: 'place the gear',
-      text: `Fix ${g.name} in the ${g.zoneName}`,
+      text: `Fix ${g.name} on the ${g.faceName}`,
       ...(g.role === 'house'
         ? { detail: 'Restraint: 10 g forward, 6 g sideways, 5 g up as planning figures', caution: 'Batteries burn and vent gas: sealed and vented where people sit or sleep.' }
         : {}),
@@ -95,5 +118,14 @@ export function fitSteps(gear: readonly Gear[], runs: readonly SizedRun[], setti
   const mains: FitStep[] = licensed
     ? [{ id: 'power-licensed', section: 'first power', text: 'Have the 230 V side done and signed by the licensed electrician', caution: '230 V is not part of this list.' }]
     : [];
-  return [...SAFE, ...place, ...fitted.map(pullStep), ...fitted.flatMap(joinSteps), ...settingSteps(settings), ...POWER, ...mains];
+  return [
+    ...SAFE,
+    ...place,
+    ...holeSteps(layout),
+    ...fitted.map(pullStep),
+    ...fitted.flatMap((r) => (r.spec.provision ? [provisionStep(r)] : joinSteps(r))),
+    ...settingSteps(settings),
+    ...POWER,
+    ...mains,
+  ];
 }

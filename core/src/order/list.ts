@@ -3,8 +3,9 @@ import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import { FUSE_KINDS, fuseWindow } from '../protection/index.js';
 import { rating } from '../quantity/index.js';
-import type { SizedRun } from '../routes/index.js';
+import type { LayoutFigures, SizedRun } from '../routes/index.js';
 import { devicesOf, type SolarArray } from '../supply/index.js';
+import { addWays } from './ways.js';
 import { CUTTING, PLANNING_PRICES as PRICE } from './prices.js';
 
 export interface OrderLine {
@@ -59,7 +60,11 @@ class Basket {
   }
 
   all(): OrderLine[] {
-    for (const l of this.lines.values()) if (l.unit === 'm') l.quantity = Math.ceil((l.quantity * (1 + CUTTING.waste)) / CUTTING.stepM) * CUTTING.stepM;
+    for (const l of this.lines.values()) {
+      // Shares of a cartridge or a roll make whole ones.
+      if (l.unit === 'pc') l.quantity = Math.ceil(l.quantity - 1e-9);
+      else l.quantity = Math.ceil((l.quantity * (1 + CUTTING.waste)) / CUTTING.stepM) * CUTTING.stepM;
+    }
     return [...this.lines.values()];
   }
 }
@@ -76,8 +81,15 @@ function lugText(run: Fitted): string {
   return `${run.figures.areaMm2 >= 10 ? 'lug' : 'crimp terminal'} ${run.figures.size} ${studOf(run.figures.areaMm2)}`;
 }
 
+/** Parts that are not bought now: their gear is a provision or for later. */
+function waiting({ supply, places }: Design): ReadonlySet<string> {
+  const parts = { inverter: supply.inverter, panel: supply.sun.panel, controller: supply.sun.controller, mains: supply.mains.charger };
+  return new Set(Object.entries(parts).flatMap(([gear, part]) => (part && (places[gear]?.when ?? 'now') !== 'now' ? [part] : [])));
+}
+
 function addDevices(basket: Basket, design: Design, catalogue: Catalogue): void {
-  for (const { part, quantity } of devicesOf(design, catalogue))
+  const wait = waiting(design);
+  for (const { part, quantity } of devicesOf(design, catalogue).filter((d) => !wait.has(d.part.id)))
     basket.add({ key: part.id, group: 'devices', what: part.name, quantity, unit: 'pc', priceEach: part.price, kg: part.kg * quantity }, 'supply');
   if (catalogue.find('battery', design.supply.battery.part))
     basket.add({ key: 'bus-bars', group: 'devices', what: 'bus bar pair with cover', quantity: 1, unit: 'pc', priceEach: PRICE.busBars, kg: PRICE.busBarsKg }, 'distribution');
@@ -99,7 +111,7 @@ function addRun(basket: Basket, run: Fitted): void {
   }
   const perM = PRICE.cableBase + PRICE.cablePerMm2 * f.areaMm2;
   for (const [colour, lengthM] of [
-    ['red', spec.outM],
+    ['red', spec.outM * (1 + (spec.edit.spares ?? 0))],
     ['black', spec.backM],
   ] as const) {
     basket.add(
@@ -147,12 +159,13 @@ function cutsOf(run: Fitted): Cut[] {
 }
 
 /** The complete list of parts and cuts for the runs that have a size. */
-export function orderOf(design: Design, catalogue: Catalogue, runs: readonly SizedRun[], array: SolarArray | null): Order {
+export function orderOf(design: Design, catalogue: Catalogue, runs: readonly SizedRun[], array: SolarArray | null, layout: LayoutFigures): Order {
   const fitted = runs.filter((r): r is Fitted => r.ok);
   const basket = new Basket();
   addDevices(basket, design, catalogue);
   for (const run of fitted) addRun(basket, run);
   addPanelFuses(basket, array);
+  addWays((line, use) => basket.add(line, use), design, layout);
   const lines = basket.all();
   return {
     lines,

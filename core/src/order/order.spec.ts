@@ -1,3 +1,4 @@
+import type { LayoutFigures } from '../routes/index.js';
 import { assess, type Assessment } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
@@ -9,12 +10,14 @@ const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.ke
 const of = (d: Design): Assessment => assess(d, SHIPPED_CATALOGUE);
 const lines = (d: Design, re: RegExp) => of(d).order.lines.filter((l) => re.test(l.what));
 
+const EMPTY_LAYOUT: LayoutFigures = { faces: [], troubles: [], faceLoads: [], heat: [], weights: [], leads: [], stretches: [], pairs: [], matings: [], bendMm: new Map() };
+
 describe('the parts list', () => {
   it('has every chosen device once, and batteries and panels by count', () => {
     const d = demo('bookmobile');
     expect(lines(d, /lithium battery 120/).map((l) => l.quantity)).toEqual([2]);
     expect(lines(d, /roof panel 160/).map((l) => l.quantity)).toEqual([3]);
-    for (const what of [/DC-DC charger 40 A$/, /MPPT controller 40/, /mains charger 25/, /inverter 1000/, /fuse block 12/, /bus bar pair/])
+    for (const what of [/DC-DC charger 25 A, dual/, /MPPT controller 40/, /mains charger 25/, /inverter 1000/, /fuse block 12/, /bus bar pair/])
       expect(lines(d, what).map((l) => l.quantity))
         .withContext(String(what))
         .toEqual([1]);
@@ -44,7 +47,7 @@ describe('the parts list', () => {
     expect(holders).toBe(bolted);
   });
 
-  it('couples a trailer by a pair of plugs', () => expect(lines(demo('playgroup'), /Anderson plug pair 50 A/).map((l) => l.quantity)).toEqual([1]));
+  it('couples a trailer by a pair of plugs', () => expect(lines(demo('playgroup'), /Anderson plug pair 175 A/).map((l) => l.quantity)).toEqual([1]));
 
   it('adds up to its total and its weight', () => {
     const { order } = of(demo('vet'));
@@ -104,5 +107,5 @@ describe('the fitting steps', () => {
     for (const c of cautions) expect(c.length).toBeLessThan(110);
   });
 
-  it('are just making safe and first power where nothing is fitted', () => expect(new Set(fitSteps([], [], [], false).map((s) => s.section))).toEqual(new Set(['make safe', 'first power'])));
+  it('are just making safe and first power where nothing is fitted', () => expect(new Set(fitSteps([], [], EMPTY_LAYOUT, [], false).map((s) => s.section))).toEqual(new Set(['make safe', 'first power'])));
 });

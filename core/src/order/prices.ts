@@ -13,6 +13,13 @@ export const PLANNING_PRICES = {
   label: 0.4,
   heatShrink: 0.5,
   panelFuse: 14,
+  tubePerMm: 0.12,
+  clip: 0.6,
+  grommet: 1.4,
+  gland: 6.5,
+  sealant: 16,
+  leadPerM: 1.6,
+  boardPerM2: 62,
 } as const;
 
 /** Share of a cable that is lost in cutting, and the step in which it is bought, m. */

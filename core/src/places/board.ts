@@ -1,5 +1,7 @@
-import type { Board, Placement } from '../design/index.js';
-import { BOARD_FACE, type Gear } from './gear.js';
+import type { Board, Face, Placement } from '../design/index.js';
+import { faceBox, facePoint } from '../vehicle/index.js';
+import { BOARD_FACE, takes, type Gear } from './gear.js';
+import { freeSpot, outlineOn, type Taken } from './spot.js';
 
 /** Margins of the board: to its edge, between neighbours, and for the loom along the entry side, mm. */
 export const BOARD_MM = { edge: 25, between: 30, loom: 90 } as const;
@@ -77,51 +79,30 @@ export interface Arranged {
   readonly left: readonly string[];
 }
 
-interface Item {
-  readonly id: string;
-  readonly w: number;
-  readonly h: number;
-  readonly gapMm: number;
-  /** Free length that its cables want below it. */
-  readonly bendMm: number;
-}
-
-/** Rows as full as the board is wide, in order. */
-function rowsOf(items: readonly Item[], widthMm: number): Item[][] {
-  const rows: Item[][] = [];
-  let used = Infinity;
-  for (const item of items) {
-    const wanted = item.w + item.gapMm;
-    if (used + item.w > widthMm) {
-      rows.push([]);
-      used = 0;
-    }
-    rows[rows.length - 1]!.push(item);
-    used += wanted;
-  }
-  return rows;
-}
-
-/** A first arrangement in rows from the entry side, each with its air and the bend in front of its cables. */
-export function arrangeBoard(board: Board, gear: readonly Gear[], bend: ReadonlyMap<string, number>): Arranged {
-  const upright = (g: Gear): { w: number; h: number } => (g.turn % 180 ? { w: g.outline.h, h: g.outline.w } : g.outline);
-  const items = [...gear]
-    .sort((a, b) => RANK[a.role] - RANK[b.role] || b.kg - a.kg)
-    .map((g): Item => ({ id: g.id, ...sides(upright(g)), gapMm: Math.max(BOARD_MM.between, g.fixing.airMm), bendMm: bend.get(g.id) ?? 0 }));
+/**
+ * A first arrangement on a board, lowest row first: each thing with its air, its distance from 230 V, and the bend before
+ * its cables, which leave towards the entry side.
+ */
+export function arrangeBoard(face: Face, entry: Board['entry'], gear: readonly Gear[], bend: ReadonlyMap<string, number>): Arranged {
   const placements: Record<string, NonNullable<Placement['on']>> = {};
   const left: string[] = [];
-  let v: number = BOARD_MM.edge;
-  for (const [i, row] of rowsOf(items, board.w - 2 * BOARD_MM.edge).entries()) {
-    v += Math.max(...row.map((r) => Math.max(r.bendMm, i ? r.gapMm : BOARD_MM.loom)));
-    let u: number = BOARD_MM.edge;
-    for (const r of row) {
-      if (v + r.h > board.h - BOARD_MM.edge || u + r.w > board.w - BOARD_MM.edge) left.push(r.id);
-      else placements[r.id] = { face: BOARD_FACE, u: Math.round(u), v: Math.round(board.entry === 'top' ? board.h - v - r.h : v), turn: board.entry === 'top' ? 180 : 0 };
-      u += r.w + r.gapMm;
+  const taken: Taken[] = [];
+  const turn = entry === 'top' ? 180 : 0;
+  const { edge, loom } = BOARD_MM;
+  const room: Face = { ...face, at: facePoint(face, edge, edge, 0), w: face.w - 2 * edge, h: face.h - 2 * edge };
+  for (const g of [...gear].sort((a, b) => RANK[a.role] - RANK[b.role] || b.kg - a.kg)) {
+    const outline = outlineOn(face, g.mm, g.fixing.stands, g.fixing.exit, turn);
+    const exitMm = Math.max(loom, bend.get(g.id) ?? 0);
+    const near = entry === 'top' ? { u: 0, v: room.h } : null;
+    const spot = freeSpot(room, outline, Math.max(BOARD_MM.between, g.fixing.airMm), taken, Infinity, near, exitMm);
+    if (!spot) {
+      left.push(g.id);
+      continue;
     }
-    v += Math.max(...row.map((r) => r.h));
+    const on = { face: BOARD_FACE, u: Math.round(spot.u + edge), v: Math.round(spot.v + edge), turn } as const;
+    placements[g.id] = on;
+    const box = faceBox(face, { ...on, w: outline.w, h: outline.h, outMm: outline.outMm });
+    taken.push(...takes({ ...g, ...on, outline, box }, face, exitMm));
   }
   return { placements, left };
 }
-
-const sides = ({ w, h }: { readonly w: number; readonly h: number }): { w: number; h: number } => ({ w, h });

@@ -118,11 +118,11 @@ function tries(s: Setting, t: Wanted, zone: string): Face[] {
 }
 
 /** What gear keeps clear of itself: its air where it is warm, a barrier where it has 230 V, and the bend of its cables. */
-function takes(g: Gear, face: Face): Taken[] {
+export function takes(g: Gear, face: Face, exitMm: number = EXIT_MM): Taken[] {
   const gapMm = g.role === 'inverter' || g.role === 'mains' ? Math.max(60, g.fixing.airMm) : g.heatW > 0 ? g.fixing.airMm : 20;
   return [
     { box: g.box, gapMm },
-    { box: corridor(g, face, EXIT_MM), gapMm: 0 },
+    { box: corridor(g, face, exitMm), gapMm: 0 },
   ];
 }
 

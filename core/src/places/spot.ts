@@ -68,8 +68,8 @@ function shades(face: Face, taken: readonly Taken[], outMm: number, airMm: numbe
 export type Near = { readonly u: number; readonly v: number } | null;
 
 /** The outline with the room that its cables want, as a rectangle that must be free. */
-function withExit(o: Outline): { readonly left: number; readonly down: number; readonly w: number; readonly h: number } {
-  const at = (side: Exit): number => (o.exit === side ? EXIT_MM : 0);
+function withExit(o: Outline, exitMm: number): { readonly left: number; readonly down: number; readonly w: number; readonly h: number } {
+  const at = (side: Exit): number => (o.exit === side ? exitMm : 0);
   return { left: at('left'), down: at('down'), w: o.w + at('left') + at('right'), h: o.h + at('down') + at('up') };
 }
 
@@ -79,8 +79,16 @@ const STEP_MM = 20;
  * The free place of an outline on a face that is nearest to where it should be; null when it fits nowhere. Candidates
  * are the ends of the face, what is wanted, and the flanks of whatever is in the way, row by row.
  */
-export function freeSpot(face: Face, o: Outline, airMm: number, taken: readonly Taken[], depthMm: number, near: Near = null): { readonly u: number; readonly v: number } | null {
-  const room = withExit(o);
+export function freeSpot(
+  face: Face,
+  o: Outline,
+  airMm: number,
+  taken: readonly Taken[],
+  depthMm: number,
+  near: Near = null,
+  exitMm: number = EXIT_MM,
+): { readonly u: number; readonly v: number } | null {
+  const room = withExit(o, exitMm);
   const [most, high] = [face.w - room.w, face.h - room.h];
   if (most < 0 || high < 0 || o.outMm > depthMm) return null;
   const dark = shades(face, taken, o.outMm, airMm);

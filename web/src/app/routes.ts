@@ -52,7 +52,16 @@ export const routes: Routes = [
           { path: 'vehicle', title: 'The vehicle · Meridex', loadComponent: () => import('./places/vehicle').then((m) => m.VehicleDataSheet) },
         ],
       },
-      { path: 'runs', title: 'Runs · Meridex', loadComponent: () => import('./runs/runs').then((m) => m.RunsStage) },
+      {
+        path: 'runs',
+        loadComponent: () => import('./runs/runs').then((m) => m.RunsStage),
+        children: [
+          { path: '', pathMatch: 'full', redirectTo: 'cables' },
+          { path: 'cables', title: 'Runs · Meridex', loadComponent: () => import('./runs/cables').then((m) => m.CablesSheet) },
+          { path: 'ways', title: 'Ways and holes · Meridex', loadComponent: () => import('./runs/ways').then((m) => m.WaysSheet) },
+          { path: 'plugs', title: 'Plugs · Meridex', loadComponent: () => import('./runs/plugs').then((m) => m.PlugsSheet) },
+        ],
+      },
       { path: 'protection', title: 'Protection · Meridex', loadComponent: () => import('./protection/protection').then((m) => m.ProtectionStage) },
       { path: 'checks', title: 'Checks · Meridex', loadComponent: () => import('./checks/checks').then((m) => m.ChecksStage) },
       { path: 'order', title: 'Order · Meridex', loadComponent: () => import('./order/order').then((m) => m.OrderStage) },

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { arrangeBoard, type Board, BOARD_FACE, boardable, boardHoles, cablesToUndo, type Face, figure, type Gear, glandSaws, inWords, vehicleOf } from '@meridex/core';
+import { arrangeBoard, type Board, BOARD_FACE, boardable, boardFace, boardHoles, cablesToUndo, type Face, figure, type Gear, glandSaws, inWords, vehicleOf } from '@meridex/core';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { NamedSelect } from '../fields/named-select';
 import { NumberField } from '../fields/number-field';
@@ -70,7 +70,7 @@ export class BoardSheet {
   }
 
   private arranged(board: Board, wall: Face, gear: readonly Gear[]): (readonly [string, { zone: string; on: { face: string; u: number; v: number; turn: 0 | 90 | 180 | 270 }; when: Gear['when'] }])[] {
-    const done = arrangeBoard(board, gear, this.a().layout.bendMm);
+    const done = arrangeBoard(boardFace(this.vehicle(), board)!, board.entry, gear, this.a().layout.bendMm);
     return Object.entries(done.placements).map(([id, on]) => [id, { zone: wall.zone, on: { ...on }, when: gear.find((g) => g.id === id)!.when }] as const);
   }
 

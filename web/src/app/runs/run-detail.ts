@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, model, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, model, output, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { amps, boundInWords, explainRun, figure, FUSE_KINDS, rating, readCableName, type RunEdit, type SizedRun } from '@meridex/core';
 import { NzSelectModule } from 'ng-zorro-antd/select';
@@ -8,6 +8,7 @@ import { type Reader, ReadField } from '../fields/read-field';
 import { FuseWindow } from '../pictures/fuse-window';
 import { VoltsLadder } from '../pictures/volts-ladder';
 import { WhyDrawer } from '../frame/why-drawer';
+import { RunWay } from './run-way';
 import { DesignService } from '../services/design.service';
 
 export interface RunChange {
@@ -28,7 +29,7 @@ const FIELD_OF: Readonly<Partial<Record<keyof RunEdit, string>>> = { backM: 'Len
 /** The chosen run: what decided it, its fuse window and volts, what a person may fix, and every figure opened. */
 @Component({
   selector: 'mx-run-detail',
-  imports: [FormsModule, NzSelectModule, NamedSelect, NumberField, ReadField, FuseWindow, VoltsLadder, WhyDrawer],
+  imports: [FormsModule, NzSelectModule, NamedSelect, NumberField, ReadField, FuseWindow, VoltsLadder, WhyDrawer, RunWay],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run-detail.html',
   styleUrl: './run-detail.less',
@@ -38,6 +39,11 @@ export class RunDetail {
   readonly whyOpen = model(false);
   readonly edited = output<RunChange>();
   private readonly designs = inject(DesignService);
+  protected readonly tabs = [
+    { id: 'size', name: 'size and fuse' },
+    { id: 'way', name: 'way' },
+  ] as const;
+  protected readonly tab = signal<'size' | 'way'>('size');
   protected readonly figure = figure;
   protected readonly amps = amps;
   protected readonly rating = rating;
@@ -61,6 +67,7 @@ export class RunDetail {
   /** Leaves "why?" for the field that changes the input. */
   protected goTo(field: keyof RunEdit): void {
     this.whyOpen.set(false);
+    this.tab.set('size');
     const label = field === 'outM' ? `Length of run ${this.run().spec.number}` : FIELD_OF[field];
     setTimeout(() => document.querySelector<HTMLElement>(`input[aria-label="${label}"]`)?.focus());
   }

@@ -1,24 +1,24 @@
 import { onBench } from '../testing/bench';
-import { RunsStage } from './runs';
+import { CablesSheet } from './cables';
 
 const row = (element: HTMLElement, id: string): HTMLElement => element.querySelector(`tr[data-run="${id}"]`)!;
 const cells = (element: HTMLElement, id: string): string[] => [...row(element, id).querySelectorAll('td')].map((c) => c.textContent!.trim());
 
-describe('the runs stage', () => {
+describe('the sheet of cables', () => {
   it('has a row for each run with its figures', async () => {
-    const { element, bench } = await onBench(RunsStage, 'vet');
+    const { element, bench } = await onBench(CablesSheet, 'vet');
     expect(element.querySelectorAll('tbody tr').length).toBe(bench.assessment()!.runs.length);
     expect(cells(element, 'start-charger')).toEqual(jasmine.arrayContaining(['62.3', '80', '50 mm²', '0.51']));
   });
 
   it('chooses the first run by itself and shows what decided it', async () => {
-    const { element } = await onBench(RunsStage, 'vet');
+    const { element } = await onBench(CablesSheet, 'vet');
     expect(row(element, 'start-charger').classList).toContain('chosen');
     expect(element.querySelector('mx-run-detail')!.textContent).toContain('drop decides');
   });
 
   it('follows a length while it is typed', async () => {
-    const { element, bench, type } = await onBench(RunsStage, 'vet');
+    const { element, bench, type } = await onBench(CablesSheet, 'vet');
     await type(row(element, 'start-charger').querySelector('input'), '2,5 m');
     expect(bench.design()!.runs['start-charger']).toEqual({ outM: 2.5 });
     expect(cells(element, 'start-charger')[4]).not.toBe('50 mm²');
@@ -26,20 +26,20 @@ describe('the runs stage', () => {
   });
 
   it('keeps a wrong length in its field with a message', async () => {
-    const { element, bench, type } = await onBench(RunsStage, 'vet');
+    const { element, bench, type } = await onBench(CablesSheet, 'vet');
     const input = row(element, 'start-charger').querySelector('input')!;
     await type(input, '6 B&S');
     expect(row(element, 'start-charger').querySelector('[role=alert]')!.textContent).toContain('Length of run 1: “6 B&S” is not taken');
     expect([input.value, bench.labels.length]).toEqual(['6 B&S', 0]);
   });
 
-  it('marks estimated lengths apart from typed ones', async () => {
-    const { element } = await onBench(RunsStage, 'vet');
+  it('marks routed lengths apart from typed ones', async () => {
+    const { element } = await onBench(CablesSheet, 'vet');
     expect([...element.querySelectorAll('td.guess')].length).toBe(6);
   });
 
   it('fixes a size by any of its names, and asks about plain millimetres', async () => {
-    const { element, bench, type } = await onBench(RunsStage, 'vet');
+    const { element, bench, type } = await onBench(CablesSheet, 'vet');
     const size = (): Element | null => element.querySelector('mx-run-detail [aria-label="Size"]');
     await type(size(), '6mm');
     expect(element.querySelector('mx-run-detail [role=alert]')!.textContent).toContain('6 mm², or 6 mm auto');
@@ -51,26 +51,26 @@ describe('the runs stage', () => {
   });
 
   it('marks a typed size that loses too much, in word and colour', async () => {
-    const { element, bench, settle } = await onBench(RunsStage, 'vet');
+    const { element, bench, settle } = await onBench(CablesSheet, 'vet');
     bench.edit('thin', (d) => (d.runs['start-charger'] = { outM: 6.4, areaMm2: 25 }));
     await settle();
     expect(row(element, 'start-charger').querySelector('mx-mark svg')!.getAttribute('aria-label')).toBe('look');
   });
 
   it('says why a run has no size', async () => {
-    const { element } = await onBench(RunsStage, 'vet', (d) => (d.runs['start-charger'] = { outM: 80 }));
+    const { element } = await onBench(CablesSheet, 'vet', (d) => (d.runs['start-charger'] = { outM: 80 }));
     expect(cells(element, 'start-charger')).toContain('no size fits');
     expect(element.querySelector('mx-run-detail [role=alert]')!.textContent).toContain('No stocked cable is thick enough');
   });
 
   it('shows only one sort of run when asked', async () => {
-    const { element, bench, click } = await onBench(RunsStage, 'vet');
+    const { element, bench, click } = await onBench(CablesSheet, 'vet');
     await click([...element.querySelectorAll('.show button')].find((b) => b.textContent === 'loads') ?? null);
     expect(element.querySelectorAll('tbody tr').length).toBe(bench.assessment()!.runs.filter((r) => r.spec.group === 'loads').length);
   });
 
   it('walks by J and K and opens why by W', async () => {
-    const { element, key, settle } = await onBench(RunsStage, 'vet');
+    const { element, key, settle } = await onBench(CablesSheet, 'vet');
     await key('j');
     expect(row(element, 'charger-bus').classList).toContain('chosen');
     await key('w');
@@ -80,7 +80,7 @@ describe('the runs stage', () => {
   });
 
   it('leads from an input of a figure to the field that changes it', async () => {
-    const { element, key, settle } = await onBench(RunsStage, 'vet');
+    const { element, key, settle } = await onBench(CablesSheet, 'vet');
     document.body.append(element);
     await key('w');
     await settle();
@@ -93,7 +93,7 @@ describe('the runs stage', () => {
   });
 
   it('takes the air on the way and a fuse as fixed, and drafts them again when cleared', async () => {
-    const { element, bench, type } = await onBench(RunsStage, 'vet');
+    const { element, bench, type } = await onBench(CablesSheet, 'vet');
     const field = (label: string): Element | null => element.querySelector(`mx-run-detail [aria-label="${label}"]`);
     await type(field('Air on the way'), '85 °C');
     await type(field('Fuse'), '100 A');
@@ -104,7 +104,7 @@ describe('the runs stage', () => {
   });
 
   it('says what comes first when there are no runs', async () => {
-    const { element } = await onBench(RunsStage, 'vet', (d) => (d.supply.battery.part = null));
+    const { element } = await onBench(CablesSheet, 'vet', (d) => (d.supply.battery.part = null));
     expect(element.querySelector('.empty')!.textContent).toContain('Supply has a battery');
   });
 });

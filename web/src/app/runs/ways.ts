@@ -1,0 +1,54 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { figure, HAZARD_WORDS, type Stretch, vehicleOf } from '@meridex/core';
+import { Mark } from '../pictures/mark';
+import { AssessmentService } from '../services/assessment.service';
+import { DesignService } from '../services/design.service';
+import { SelectionService } from '../services/selection.service';
+
+/** Stretch by stretch what lies in it: bundle, tube, clips, and the holes to cut. */
+@Component({
+  selector: 'mx-ways',
+  imports: [Mark],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './ways.html',
+  styleUrl: './ways.less',
+})
+export class WaysSheet {
+  private readonly designs = inject(DesignService);
+  private readonly assessments = inject(AssessmentService);
+  protected readonly selection = inject(SelectionService);
+  protected readonly figure = figure;
+  protected readonly ceil = Math.ceil;
+  protected readonly a = computed(() => this.assessments.assessment()!);
+  protected readonly stretches = computed(() => this.a().layout.stretches);
+  protected readonly holes = computed(() => this.stretches().filter((s) => s.hole));
+  protected readonly clips = computed(() => this.stretches().reduce((n, s) => n + s.clips, 0));
+  /** Metres of split tube by size, with the share for cutting. */
+  protected readonly tubes = computed(() => {
+    const by = new Map<number, number>();
+    for (const s of this.stretches()) if (s.tubeMm) by.set(s.tubeMm, (by.get(s.tubeMm) ?? 0) + s.lengthMm);
+    return [...by].sort(([a], [b]) => a - b).map(([mm, length]) => ({ mm, m: Math.ceil(length / 100) / 10 }));
+  });
+  /** Runs that go up through the roof in one multi-core, with a core for each conductor. */
+  protected readonly cores = computed(() => {
+    const roofs = new Set(
+      vehicleOf(this.designs.design()!)
+        .waypoints.filter((w) => w.zone === 'roof')
+        .map((w) => w.id),
+    );
+    const through = this.stretches().filter((s) => s.hole && (roofs.has(s.way.a) || roofs.has(s.way.b)));
+    const numbers = new Set(through.flatMap((s) => s.runs));
+    const runs = this.a().runs.filter((r) => numbers.has(r.spec.number));
+    let core = 0;
+    const list = runs.flatMap((r) => (['feed', 'return'] as const).map((lead) => ({ core: ++core, run: r.spec.number, lead, name: r.spec.name, size: r.ok ? r.figures.size : '–' })));
+    return list.length ? [...list, { core: ++core, run: 0, lead: 'spare' as const, name: 'spare, capped at both ends', size: list[0]!.size }] : [];
+  });
+
+  protected names(s: Stretch): string {
+    return s.runs.join(', ');
+  }
+
+  protected hazards(s: Stretch): string {
+    return s.way.hazards.map((h) => (h.nearMm ? `${HAZARD_WORDS[h.kind]} at ${h.nearMm} mm` : HAZARD_WORDS[h.kind])).join(', ');
+  }
+}

@@ -107,5 +107,6 @@ describe('the fitting steps', () => {
     for (const c of cautions) expect(c.length).toBeLessThan(110);
   });
 
-  it('are just making safe and first power where nothing is fitted', () => expect(new Set(fitSteps([], [], EMPTY_LAYOUT, [], false).map((s) => s.section))).toEqual(new Set(['make safe', 'first power'])));
+  it('are just making safe and first power where nothing is fitted', () =>
+    expect(new Set(fitSteps([], [], EMPTY_LAYOUT, [], false).map((s) => s.section))).toEqual(new Set(['make safe', 'first power'])));
 });

@@ -50,6 +50,7 @@ import { voltageFixedByDealer } from './voltage-fixed-by-dealer.js';
 import { wireUndecided } from './wire-undecided.js';
 import { airTooTight } from './air-too-tight.js';
 import { axleOver } from './axle-over.js';
+import { boardOffWall } from './board-off-wall.js';
 import { bendTooTight } from './bend-too-tight.js';
 import { chassisReturn } from './chassis-return.js';
 import { compartmentHot } from './compartment-hot.js';
@@ -60,6 +61,7 @@ import { lopsided } from './lopsided.js';
 import { nearExhaust } from './near-exhaust.js';
 import { nearMains } from './near-mains.js';
 import { noWay } from './no-way.js';
+import { outOfHand } from './out-of-hand.js';
 import { outOfReach } from './out-of-reach.js';
 import { placeClash } from './place-clash.js';
 import { placeDoesNotFit } from './place-does-not-fit.js';
@@ -131,6 +133,8 @@ export const RULES: readonly Rule[] = [
   airTooTight,
   placeTooWet,
   outOfReach,
+  outOfHand,
+  boardOffWall,
   nearMains,
   faceOverloaded,
   compartmentHot,

@@ -8,7 +8,7 @@ export const nearExhaust: Rule = {
   why: 'Insulation melts, and the loom burns.',
   test: ({ runs }) =>
     runs.flatMap((r) =>
-      (r.spec.route?.ways ?? []).filter(tooNearExhaust).map((w) => ({
+      [...new Set(r.spec.route?.ways)].filter(tooNearExhaust).map((w) => ({
         at: { stage: 'runs' as const, about: r.spec.id },
         values: { run: `${r.spec.number} ${r.spec.name}`, along: w.along, what: w.id, mm: Math.min(...w.hazards.filter((h) => h.kind === 'exhaust').map((h) => h.nearMm)) },
       })),

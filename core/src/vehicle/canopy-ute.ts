@@ -3,7 +3,7 @@ import { axle, faces, keep, known, opening, point, way, zone, ZONE_C } from './b
 
 const engine = zone('engine', 'engine bay', 'ute', ZONE_C.engine, [230, 300, 590, 900, 1250, 330], { weather: 'spray', reach: 'behind a lid', nameInside: true });
 const cab = zone('cab', 'cab', 'ute', ZONE_C.cab, [1420, 170, 520, 1560, 1510, 520], { people: true, weather: 'dry', surface: 'trim over sheet steel', nameInside: true });
-const canopy = zone('canopy', 'canopy', 'ute', ZONE_C.canopy, [3270, 100, 920, 1990, 1650, 660], { reach: 'behind a lid', surface: 'aluminium sheet 2.5 mm' });
+const canopy = zone('canopy', 'canopy', 'ute', ZONE_C.canopy, [3270, 100, 920, 1990, 1650, 660], { reach: 'behind a lid', surface: 'aluminium sheet 2.5 mm', nameInside: true });
 const roof = zone('roof', 'canopy roof', 'ute', ZONE_C.roof, [3300, 110, 1678, 1960, 1630, 60], { weather: 'spray', surface: 'aluminium sheet 2.5 mm' });
 
 /** Dual-cab ute with a two-door canopy. */

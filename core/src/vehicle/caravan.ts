@@ -10,7 +10,7 @@ const front = zone('front', 'front box', 'van', ZONE_C.frontBox, [2440, 250, 640
   surface: 'ply 12 mm, checker plate outside',
   nameInside: true,
 });
-const seat = zone('seat', 'under the front seat', 'van', ZONE_C.caravan, [3120, 160, 605, 900, 2080, 350], { people: true, weather: 'dry', reach: 'behind a lid', surface: 'ply 12 mm' });
+const seat = zone('seat', 'seat box', 'van', ZONE_C.caravan, [3120, 160, 605, 900, 2080, 350], { people: true, weather: 'dry', reach: 'behind a lid', surface: 'ply 12 mm', nameInside: true });
 const inside = zone('inside', 'inside', 'van', ZONE_C.caravan, [3120, 130, 960, 4800, 2140, 640], { people: true, weather: 'dry', surface: 'ply 12 mm, lined', nameInside: true });
 const roof = zone('roof', 'roof', 'van', ZONE_C.roof, [3000, 250, 2405, 4700, 1900, 60], { weather: 'spray', surface: 'aluminium over foam' });
 
@@ -82,20 +82,21 @@ export const CARAVAN: Vehicle = {
     point('coupling', 'drawbar, trailer plug', 'van', 1400, 1200, 600),
     point('a-frame', 'left drawbar leg', 'van', 2350, 800, 560),
     point('front-floor', 'floor of the front box', 'van', 2600, 700, 660, 'front'),
-    point('front-wall', 'back wall of the front box', 'van', 2990, 700, 900, 'front'),
+    point('front-wall', 'back wall of the front box', 'van', 2990, 700, 660, 'front'),
     point('seat-front', 'under the front seat', 'van', 3150, 700, 700, 'seat'),
     point('seat-rear', 'seat frame, rear', 'van', 3980, 700, 700, 'seat'),
     point('chassis', 'left chassis member, front', 'van', 3400, 600, 500),
     point('chassis-rear', 'left chassis member, rear', 'van', 7700, 600, 520),
+    point('step', 'floor edge behind the step', 'van', 5250, 150, 660),
     point('left-low', 'behind the left cupboards', 'van', 5250, 150, 1000, 'inside'),
     point('left-rear', 'rear cupboards, left', 'van', 7800, 150, 1000, 'inside'),
-    point('left-high', 'left overhead lockers, middle', 'van', 5200, 150, 1580, 'inside'),
+    point('left-high', 'left overhead lockers, middle', 'van', 5250, 150, 1580, 'inside'),
     point('left-high-rear', 'left overhead lockers, rear', 'van', 7800, 150, 1580, 'inside'),
     point('door-post', 'door post', 'van', 4250, 160, 1300, 'inside'),
     point('right-high', 'right overhead lockers, middle', 'van', 5200, 2250, 1580, 'inside'),
     point('inlet', 'right wall at the inlet', 'van', 6800, 2250, 1000, 'inside'),
-    point('roof-gland', 'roof gland over the locker', 'van', 3900, 500, 2415, 'roof'),
-    point('roof-middle', 'roof, middle', 'van', 5300, 500, 2415, 'roof'),
+    point('roof-gland', 'roof gland over the wardrobe', 'van', 5250, 300, 2415, 'roof'),
+    point('roof-middle', 'roof, middle', 'van', 4000, 300, 2415, 'roof'),
   ],
   ways: [
     way('tow-battery', 'tow-bar', 'along the tow vehicle’s chassis', ZONE_C.engine, { conduit: true, moreMm: 4200, near: { exhaust: 200, stones: 0, suspension: 160 } }),
@@ -109,7 +110,8 @@ export const CARAVAN: Vehicle = {
     way('chassis', 'chassis-rear', 'chassis member to the rear', ZONE_C.underFloor, { conduit: true, near: { suspension: 200, stones: 0 } }),
     way('chassis-rear', 'left-rear', 'up through the rear floor', ZONE_C.underFloor, { conduit: true, moreMm: 200, through: 'water tank straps', outside: true }),
     way('seat-front', 'seat-rear', 'seat frame', ZONE_C.caravan),
-    way('seat-rear', 'left-low', 'under the step, behind the left cupboards', ZONE_C.caravan, { moreMm: 500 }),
+    way('seat-rear', 'step', 'under the step, along the left wall', ZONE_C.caravan, { moreMm: 500 }),
+    way('step', 'left-low', 'up behind the left cupboards', ZONE_C.caravan),
     way('seat-rear', 'door-post', 'up the front side of the door', ZONE_C.caravan, { moreMm: 300 }),
     way('left-low', 'left-rear', 'behind the left cupboards', ZONE_C.caravan),
     way('left-low', 'left-high', 'inside the wardrobe', ZONE_C.caravan),

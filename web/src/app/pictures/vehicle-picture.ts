@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal } from '@angular/core';
-import { type Face, figure, type Gear, type SizedRun, type Vehicle } from '@meridex/core';
+import { type Face, figure, type Gear, type SizedRun, tooNearExhaust, type Vehicle } from '@meridex/core';
 import { gearMark } from './gear-marks';
 import { type Flat, flat, flatBox, inDepth, landingFace, lanesOf, moveOnFace, pointOnFace, routePath, type View, zoneAt } from './vehicle-view';
 
@@ -52,6 +52,8 @@ export class VehiclePicture {
   readonly faces = input<readonly Face[]>([]);
   /** Gear with something wrong about its place. */
   readonly troubled = input<ReadonlySet<string>>(new Set());
+  /** The ways themselves are drawn too. */
+  readonly graph = input(false);
   readonly runPicked = output<string>();
   readonly gearPicked = output<string>();
   readonly gearMoved = output<GearMove>();
@@ -111,6 +113,21 @@ export class VehiclePicture {
     const middles = v.ways.filter((w) => w.coupling).map((w) => ({ x: (at.get(w.a)!.x + at.get(w.b)!.x) / 2, y: (at.get(w.a)!.y + at.get(w.b)!.y) / 2, z: (at.get(w.a)!.z + at.get(w.b)!.z) / 2 }));
     return this.views().map((view) => middles.map((m) => flat(v, view, m)));
   });
+  protected readonly ways = computed(() => {
+    const v = this.vehicle();
+    const at = new Map(v.waypoints.map((w) => [w.id, w.at]));
+    return this.views().map((view) =>
+      v.ways.flatMap((w) => {
+        const [a, b] = [at.get(w.a), at.get(w.b)];
+        if (!a || !b) return [];
+        const [p, q] = [flat(v, view, a), flat(v, view, b)];
+        return [{ id: w.id, along: w.along, hot: tooNearExhaust(w), coupling: w.coupling, d: `M${p.x} ${p.y}L${q.x} ${q.y}` }];
+      }),
+    );
+  });
+  protected readonly points = computed(() =>
+    this.views().map((view) => this.vehicle().waypoints.map((w) => ({ id: w.id, name: w.name, inside: w.zone !== null, ...flat(this.vehicle(), view, w.at) }))),
+  );
   protected readonly ends = computed(() => {
     const run = this.runs().find((r) => r.spec.id === this.chosen());
     return run ? [run.spec.from.gear, run.spec.to.gear] : [];
@@ -122,7 +139,7 @@ export class VehiclePicture {
     const text = run.ok ? `${run.figures.size} · ${figure(run.spec.outM, 1)} m · ${figure(run.figures.dropV, 2)} V` : 'no size fits';
     const v = this.vehicle();
     const points = run.spec.route.points.map((p) => flat(v, this.views()[0]!, p));
-    const [w, h] = [54 * text.length * this.scale(), 118 * this.scale()];
+    const [w, h] = [67 * text.length * this.scale(), 148 * this.scale()];
     const low = Math.max(...points.map((p) => p.y));
     const middle = (Math.min(...points.map((p) => p.x)) + Math.max(...points.map((p) => p.x))) / 2;
     return { text, x: Math.max(-60, Math.min(v.lengthMm - w + 60, middle - w / 2)), y: Math.min(low + 50 * this.scale(), v.heightMm - h + 90), w, h };

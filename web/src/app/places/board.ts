@@ -40,6 +40,16 @@ export class BoardSheet {
     const board = this.board();
     return board ? boardHoles(board, this.a().gear, glandSaws(this.a().gear, this.a().runs)) : [];
   });
+  /** Holes of one kind and size together. */
+  protected readonly drills = computed(() => {
+    const words = { screw: 'screws', board: 'board fixings', gland: 'glands' } as const;
+    const by = new Map<string, { what: string; mm: number; count: number }>();
+    for (const h of this.holes()) {
+      const key = `${h.kind} ${h.diameterMm}`;
+      by.set(key, { what: words[h.kind], mm: h.diameterMm, count: (by.get(key)?.count ?? 0) + 1 });
+    }
+    return [...by.values()];
+  });
   protected readonly undo = computed(() =>
     cablesToUndo(
       this.a().gear,

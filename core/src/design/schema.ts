@@ -17,7 +17,7 @@ export const runEditSchema = z.object({
   laid: z.enum(['air', 'conduit', 'insulation']).optional(),
   grouped: z.number().int().min(1).max(40).optional(),
   ambientC: z.number().min(-40).max(120).optional(),
-  /** Waypoints that it must pass, in order, and such as it must not. */
+  /** Waypoints that it must pass, in order; waypoints and ways that it must not. */
   via: z.array(z.string().max(40)).max(20).optional(),
   avoid: z.array(z.string().max(40)).max(40).optional(),
   /** The return goes by its own cable, or through the body. */

@@ -1,7 +1,7 @@
 import type { Point, Vehicle, Way } from '../design/index.js';
 import { squareMm } from '../vehicle/index.js';
 import { wayGraph, type Link, type WayGraph } from './graph.js';
-import { cheapest, type Barred, type Cheapest, type Seeds } from './shortest.js';
+import { cheapest, type Cheapest, type Seeds } from './shortest.js';
 
 /** An end of a run in the vehicle: the zone it is in and where its cable leaves. */
 export interface Stand {
@@ -27,7 +27,9 @@ export interface Route {
 export type Routed = { readonly ok: true; readonly route: Route } | { readonly ok: false; readonly why: 'no way' | 'zone unreached' | 'kept from it' };
 
 export interface Wishes {
+  /** Waypoints to pass, in this order. */
   readonly via?: readonly string[];
+  /** Waypoints and ways to leave out. */
   readonly avoid?: readonly string[];
 }
 
@@ -64,7 +66,7 @@ function alongGraph(graph: WayGraph, from: Stand, to: Stand, found: readonly Che
 }
 
 /** The cheapest way between two ends that keeps to the wishes; within a zone cable may go straight along the wall. */
-export function routeBetween(vehicle: Vehicle, from: Stand, to: Stand, wishes: Wishes = {}, barred?: Barred): Routed {
+export function routeBetween(vehicle: Vehicle, from: Stand, to: Stand, wishes: Wishes = {}): Routed {
   const graph = wayGraph(vehicle);
   const shut = new Set(wishes.avoid ?? []);
   const via = (wishes.via ?? []).filter((w) => graph.waypoints.has(w));
@@ -74,8 +76,8 @@ export function routeBetween(vehicle: Vehicle, from: Stand, to: Stand, wishes: W
   const stops: Seeds[] = [start, ...via.map((w) => new Map([[w, 0]])), end];
   const legs: Cheapest[] = [];
   for (let i = 1; i < stops.length; i++) {
-    const leg = cheapest(graph, stops[i - 1]!, stops[i]!, barred, shut);
-    if (!leg) return near ? { ok: true, route: near } : { ok: false, why: shut.size || barred ? 'kept from it' : 'no way' };
+    const leg = cheapest(graph, stops[i - 1]!, stops[i]!, shut);
+    if (!leg) return near ? { ok: true, route: near } : { ok: false, why: shut.size ? 'kept from it' : 'no way' };
     legs.push(leg);
   }
   const round = alongGraph(graph, from, to, legs);
@@ -94,12 +96,18 @@ export function cutLengthM(route: Pick<Route, 'alongMm' | 'dropsMm' | 'loopsMm'>
 
 const key = (r: Route): string => r.ways.map((w) => w.id).join(' ');
 
+/** Another way than the best, and the stretch that must be left out for it. */
+export interface OtherRoute {
+  readonly route: Route;
+  readonly without: Way;
+}
+
 /** Other ways, the cheapest first: each leaves out one stretch of the best. At most `most` of them. */
-export function otherRoutes(vehicle: Vehicle, from: Stand, to: Stand, best: Route, wishes: Wishes = {}, most = 3): Route[] {
-  const seen = new Map<string, Route>();
+export function otherRoutes(vehicle: Vehicle, from: Stand, to: Stand, best: Route, wishes: Wishes = {}, most = 3): OtherRoute[] {
+  const seen = new Map<string, OtherRoute>();
   for (const without of best.ways) {
-    const other = routeBetween(vehicle, from, to, wishes, (l) => l.way.id === without.id);
-    if (other.ok && key(other.route) !== key(best)) seen.set(key(other.route), other.route);
+    const other = routeBetween(vehicle, from, to, { ...wishes, avoid: [...(wishes.avoid ?? []), without.id] });
+    if (other.ok && key(other.route) !== key(best)) seen.set(key(other.route), { route: other.route, without });
   }
-  return [...seen.values()].sort((a, b) => a.cost - b.cost).slice(0, most);
+  return [...seen.values()].sort((a, b) => a.route.cost - b.route.cost).slice(0, most);
 }

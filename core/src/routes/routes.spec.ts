@@ -70,11 +70,29 @@ describe('the way between two waypoints', () => {
         const v = VEHICLE_TEMPLATES[kind];
         const graph = wayGraph(v);
         const free = cheapest(graph, one(a.id), one(b.id))!.cost;
-        const shut = cheapest(graph, one(a.id), one(b.id), undefined, new Set([c.id]));
-        const barred = cheapest(graph, one(a.id), one(b.id), (l) => l.way.id === v.ways[n % v.ways.length]!.id);
+        const shut = cheapest(graph, one(a.id), one(b.id), new Set([c.id]));
+        const barred = cheapest(graph, one(a.id), one(b.id), new Set([v.ways[n % v.ways.length]!.id]));
         for (const other of [shut, barred]) if (other) expect(other.cost).toBeGreaterThanOrEqual(free - 1e-6);
       }),
     );
+  });
+  it('is the other way once the stretch that tells them apart is shut', () => {
+    const ends = Object.entries(VEHICLE_TEMPLATES).flatMap(([, v]) => v.zones.flatMap((a) => v.zones.filter((b) => a.id < b.id).map((b) => ({ v, a: a.id, b: b.id }))));
+    let tried = 0;
+    for (const { v, a, b } of ends) {
+      if (![a, b].every((z) => v.waypoints.some((w) => w.zone === z))) continue;
+      const [from, to] = [stand(v, a), stand(v, b)];
+      const best = routeBetween(v, from, to);
+      if (!best.ok) continue;
+      for (const other of otherRoutes(v, from, to, best.route)) {
+        tried++;
+        const taken = way(v, from, to, { avoid: [other.without.id] });
+        expect(taken.ways.map((w) => w.id))
+          .withContext(`${v.name} ${a} ${b}`)
+          .toEqual(other.route.ways.map((w) => w.id));
+      }
+    }
+    expect(tried).toBeGreaterThan(30);
   });
   it('is the cheapest of all: as cheap as trying every way', () => {
     const graph = wayGraph(VEHICLE_TEMPLATES['tray-back']);
@@ -122,7 +140,7 @@ describe('the way of a run', () => {
   });
   it('has other ways that are different and cost no less', () => {
     const best = way(ute, engine, canopy);
-    const others = otherRoutes(ute, engine, canopy, best);
+    const others = otherRoutes(ute, engine, canopy, best).map((o) => o.route);
     expect(others.length).toBeGreaterThan(0);
     const names = [best, ...others].map((r) => r.ways.map((w) => w.id).join());
     expect(new Set(names).size).toBe(names.length);

@@ -16,9 +16,6 @@ interface Mark {
   done: boolean;
 }
 
-/** Way that a search may not take. */
-export type Barred = (link: Link) => boolean;
-
 function trace(marks: ReadonlyMap<string, Mark>, last: string, cost: number): Cheapest {
   const waypoints = [last];
   const links: Link[] = [];
@@ -30,10 +27,10 @@ function trace(marks: ReadonlyMap<string, Mark>, last: string, cost: number): Ch
 }
 
 /**
- * The cheapest way from any of the first waypoints to any of the last, by Dijkstra's algorithm (1959); null where none
+ * The cheapest way from any of the first waypoints to any of the last that takes no shut waypoint or way, by Dijkstra's algorithm (1959); null where none
  * leads there. Graphs of a vehicle have some dozens of waypoints, so the nearest is found by looking at all.
  */
-export function cheapest(graph: WayGraph, first: Seeds, last: Seeds, barred: Barred = () => false, shut: ReadonlySet<string> = new Set()): Cheapest | null {
+export function cheapest(graph: WayGraph, first: Seeds, last: Seeds, shut: ReadonlySet<string> = new Set()): Cheapest | null {
   const marks = new Map<string, Mark>();
   for (const [id, cost] of first) if (!shut.has(id)) marks.set(id, { cost, back: null, done: false });
   let best: { readonly id: string; readonly cost: number } | null = null;
@@ -47,7 +44,7 @@ export function cheapest(graph: WayGraph, first: Seeds, last: Seeds, barred: Bar
     const ending = last.get(here);
     if (ending !== undefined && mark.cost + ending < (best?.cost ?? Infinity)) best = { id: here, cost: mark.cost + ending };
     for (const link of graph.links.get(here) ?? []) {
-      if (shut.has(link.to) || barred(link)) continue;
+      if (shut.has(link.to) || shut.has(link.way.id)) continue;
       const cost = mark.cost + link.cost;
       const there = marks.get(link.to);
       if (!there) marks.set(link.to, { cost, back: { from: here, link }, done: false });

@@ -91,7 +91,7 @@ export class FacePicture {
     return words[this.face().normal];
   });
 
-  private at(event: PointerEvent): { u: number; v: number } {
+  private at(event: Pick<PointerEvent, 'clientX' | 'clientY'>): { u: number; v: number } {
     const svg = this.host.nativeElement.querySelector('svg')!;
     const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM()!.inverse());
     return { u: this.mirrored() ? this.face().w - p.x : p.x, v: this.face().h - p.y };
@@ -110,6 +110,14 @@ export class FacePicture {
     if (!d) return;
     const to = this.at(event);
     this.gearMoved.emit({ id: d.gear.id, face: d.gear.face, u: Math.round(d.gear.u + to.u - d.u), v: Math.round(d.gear.v + to.v - d.v) });
+  }
+
+  /** Something carried here from outside the picture, with the screen's point it is held over; true where the face takes it. */
+  carry(gear: Gear, clientX: number, clientY: number): boolean {
+    const [p, f] = [this.at({ clientX, clientY }), this.face()];
+    if (p.u < 0 || p.v < 0 || p.u > f.w || p.v > f.h) return false;
+    this.gearMoved.emit({ id: gear.id, face: f.id, u: Math.round(p.u - gear.outline.w / 2), v: Math.round(p.v - gear.outline.h / 2) });
+    return true;
   }
 
   /** Arrow keys move by a centimetre, with Shift by a millimetre; R turns. */

@@ -1,6 +1,6 @@
 import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { assess, DEMO_JOBS, SHIPPED_CATALOGUE } from '@meridex/core';
+import { assess, DEMO_JOBS, SHIPPED_CATALOGUE, vehicleOf } from '@meridex/core';
 import { DayStrip } from './day-strip';
 import { FuseWindow } from './fuse-window';
 import { VehiclePicture } from './vehicle-picture';
@@ -49,7 +49,7 @@ describe('pictures', () => {
 
   it('the vehicle shows every run and all gear, and says which was picked', async () => {
     const fixture = TestBed.createComponent(VehiclePicture);
-    fixture.componentRef.setInput('kind', job.design.brief.vehicleKind);
+    fixture.componentRef.setInput('vehicle', vehicleOf(job.design));
     fixture.componentRef.setInput('gear', a.gear);
     fixture.componentRef.setInput('runs', a.runs);
     fixture.componentRef.setInput('chosen', run.spec.id);

@@ -145,10 +145,14 @@ export class VehiclePicture {
     return { text, x: Math.max(-60, Math.min(v.lengthMm - w + 60, middle - w / 2)), y: Math.min(low + 50 * this.scale(), v.heightMm - h + 90), w, h };
   });
 
+  /** Millimetres of the drawing under a point of the screen. */
+  private drawn(clientX: number, clientY: number): Flat {
+    return new DOMPoint(clientX, clientY).matrixTransform(this.host.nativeElement.querySelector('svg')!.getScreenCTM()!.inverse());
+  }
+
   /** Millimetres of a view under the pointer. */
   private at(event: PointerEvent, view: View): Flat {
-    const svg = this.host.nativeElement.querySelector('svg')!;
-    const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM()!.inverse());
+    const p = this.drawn(event.clientX, event.clientY);
     return { x: p.x, y: view === 'plan' ? p.y - this.offset() : p.y };
   }
 
@@ -172,10 +176,30 @@ export class VehiclePicture {
     if (landing === face) {
       const { du, dv } = moveOnFace(face, d.view, { x: to.x - d.from.x, y: to.y - d.from.y });
       this.gearMoved.emit({ id: d.gear.id, face: face.id, u: Math.round(d.gear.u + du), v: Math.round(d.gear.v + dv) });
-      return;
-    }
-    const p = pointOnFace(this.vehicle(), landing, d.view, to);
-    this.gearMoved.emit({ id: d.gear.id, face: landing.id, u: Math.round(p.u - d.gear.outline.w / 2), v: Math.round(p.v - d.gear.outline.h / 2) });
+    } else this.land(d.gear, landing, d.view, to);
+  }
+
+  /** Sets gear down on a face with its middle under a point. */
+  private land(gear: Gear, face: Face, view: View, at: Flat): void {
+    const p = pointOnFace(this.vehicle(), face, view, at);
+    this.gearMoved.emit({ id: gear.id, face: face.id, u: Math.round(p.u - gear.outline.w / 2), v: Math.round(p.v - gear.outline.h / 2) });
+  }
+
+  /** Something carried here from outside the picture, with the screen's point it is held over; true where a zone takes it. */
+  carry(gear: Gear, clientX: number, clientY: number): boolean {
+    const p = this.drawn(clientX, clientY);
+    const view: View = this.views().length === 1 ? this.views()[0]! : p.y > this.offset() - BETWEEN / 2 ? 'plan' : 'side';
+    const at = { x: p.x, y: view === 'plan' ? p.y - this.offset() : p.y };
+    const zone = zoneAt(this.vehicle(), view, at);
+    this.over.set(zone);
+    const before = this.faces().find((f) => f.id === gear.face);
+    const face = zone === null ? undefined : zone === gear.zone && before ? before : landingFace(this.faces(), zone, before, view);
+    if (face) this.land(gear, face, view, at);
+    return face !== undefined;
+  }
+
+  carriedOff(): void {
+    this.over.set(null);
   }
 
   protected dropped(): void {

@@ -1,30 +1,174 @@
-import { onBench } from '../testing/bench';
-import { PlacesStage } from './places';
+import { BOARD_FACE, type SizedRun, vehicleOf } from '@meridex/core';
+import { type OnBench, onBench } from '../testing/bench';
+import { BoardSheet } from './board';
+import { BurdenSheet } from './burden';
+import { WhereSheet } from './where';
 
-describe('the places stage', () => {
-  it('lists all gear with its zone, heat and people', async () => {
-    const { element, bench } = await onBench(PlacesStage, 'bookmobile');
-    expect(element.querySelectorAll('tbody tr').length).toBe(bench.assessment()!.gear.length);
-    expect(element.textContent).toContain('usual place');
+const wide = (element: HTMLElement): void => {
+  element.style.width = '1100px';
+  element.style.height = '700px';
+  document.body.append(element);
+};
+const onFace = (element: HTMLElement, gear: string): SVGGElement => element.querySelector(`mx-face-picture .gear[data-gear="${gear}"]`)!;
+const middle = (element: Element): { x: number; y: number } => {
+  const r = element.getBoundingClientRect();
+  return { x: r.x + r.width / 2, y: r.y + r.height / 2 };
+};
+const pointer = (target: EventTarget, type: string, at: { x: number; y: number }): boolean => target.dispatchEvent(new PointerEvent(type, { bubbles: true, button: 0, clientX: at.x, clientY: at.y }));
+const press = (target: EventTarget, key: string, shiftKey = false): boolean => target.dispatchEvent(new KeyboardEvent('keydown', { key, shiftKey, bubbles: true, cancelable: true }));
+const runOf = (b: OnBench<unknown>['bench'], id: string): SizedRun => b.assessment()!.runs.find((r) => r.spec.id === id)!;
+
+describe('the sheet of places', () => {
+  let mounted: OnBench<WhereSheet>;
+  const gear = (id: string) => mounted.bench.assessment()!.gear.find((g) => g.id === id)!;
+  const choose = async (id: string): Promise<void> => mounted.click(mounted.element.querySelector(`.shelf tr[data-gear="${id}"] button`));
+
+  beforeEach(async () => {
+    mounted = await onBench(WhereSheet, 'bookmobile');
+    wide(mounted.element);
+    await mounted.settle();
+  });
+  afterEach(() => mounted.element.remove());
+
+  it('lists all gear with its zone, and begins with the house battery', () => {
+    const { element, bench } = mounted;
+    expect(element.querySelectorAll('.shelf tbody tr').length).toBe(bench.assessment()!.gear.length);
+    expect(element.querySelector('.detail h2')!.textContent).toContain('house battery');
+    expect(element.querySelectorAll('[data-view="side"] .gear').length).toBe(bench.assessment()!.gear.length);
   });
 
-  it('moves gear by its zone, and heat and cable follow', async () => {
-    const { fixture, bench } = await onBench(PlacesStage, 'vet');
-    const ampacity = (): number => {
-      const r = bench.assessment()!.runs.find((x) => x.spec.id === 'charger-bus')!;
-      return r.ok ? r.figures.ampacityA / r.figures.areaMm2 : 0;
-    };
-    const before = ampacity();
-    (fixture.componentInstance as unknown as { place(gear: string, name: string, zone: string): void }).place('charger', 'charger', 'engine');
-    expect(bench.design()!.places).toEqual({ charger: 'engine' });
-    expect(bench.labels).toEqual(['charger to the engine bay']);
-    expect(ampacity()).not.toBe(before);
+  it('moves the chosen thing by a centimetre with an arrow key, by a millimetre with Shift', async () => {
+    await choose('inverter');
+    const before = gear('inverter');
+    press(onFace(mounted.element, 'inverter'), 'ArrowUp');
+    await mounted.settle();
+    expect([gear('inverter').u, gear('inverter').v]).toEqual([before.u, before.v + 10]);
+    press(onFace(mounted.element, 'inverter'), 'ArrowDown', true);
+    await mounted.settle();
+    expect(gear('inverter').v).toBe(before.v + 9);
+    expect(mounted.bench.design()!.places['inverter']!.on).toEqual({ face: before.face, u: before.u, v: before.v + 9, turn: before.turn });
   });
 
-  it('lights the gear that is picked in the picture', async () => {
-    const { element, click } = await onBench(PlacesStage, 'vet');
-    await click(element.querySelectorAll('.gear')[2]!);
-    expect(element.querySelectorAll('tr.chosen').length).toBe(1);
-    expect(element.querySelectorAll('.gear.chosen').length).toBe(1);
+  it('turns it by R: width and height change places', async () => {
+    await choose('inverter');
+    const before = gear('inverter').outline;
+    press(onFace(mounted.element, 'inverter'), 'r');
+    await mounted.settle();
+    expect([gear('inverter').outline.w, gear('inverter').outline.h]).toEqual([before.h, before.w]);
+  });
+
+  it('follows the pointer on its face to the millimetre, and the cables follow it', async () => {
+    await choose('inverter');
+    const [before, cable] = [gear('inverter'), runOf(mounted.bench, 'bus-inverter').spec.outM];
+    const item = onFace(mounted.element, 'inverter');
+    const svg = item.ownerSVGElement!;
+    const perMm = svg.getScreenCTM()!.a;
+    const from = middle(item.querySelector('rect')!);
+    pointer(item, 'pointerdown', from);
+    pointer(document, 'pointermove', { x: from.x, y: from.y - 200 * perMm });
+    await mounted.settle();
+    expect(Math.abs(gear('inverter').v - before.v - 200)).toBeLessThanOrEqual(1);
+    expect(gear('inverter').u).toBe(before.u);
+    expect(runOf(mounted.bench, 'bus-inverter').spec.outM).not.toBe(cable);
+    pointer(document, 'pointerup', from);
+    pointer(document, 'pointermove', { x: from.x + 300, y: from.y });
+    await mounted.settle();
+    expect(gear('inverter').u).withContext('let go').toBe(before.u);
+  });
+
+  it('goes to another zone when it is dragged there on the vehicle', async () => {
+    const item = mounted.element.querySelector('[data-view="side"] .gear[data-gear="inverter"]')!;
+    const outside = mounted.element.querySelectorAll('[data-view="side"] .zone')[vehicleOf(mounted.bench.design()!).zones.findIndex((z) => z.id === 'front')]!;
+    pointer(item, 'pointerdown', middle(item));
+    pointer(document, 'pointermove', middle(outside));
+    await mounted.settle();
+    expect(gear('inverter').zone).toBe('front');
+    pointer(document, 'pointerup', middle(outside));
+  });
+
+  it('is carried from the shelf on to the face that is shown', async () => {
+    const face = mounted.element.querySelector('mx-face-picture .sheet')!;
+    const shown = gear('house').face;
+    const where = mounted.fixture.componentInstance as unknown as { carried(g: unknown, move: { pointerPosition: { x: number; y: number } }): void };
+    where.carried(gear('inverter'), { pointerPosition: middle(face) });
+    await mounted.settle();
+    const f = mounted.bench.assessment()!.layout.faces.find((x) => x.id === shown)!;
+    const g = gear('inverter');
+    expect(g.face).toBe(shown);
+    expect(Math.abs(g.u + g.outline.w / 2 - f.w / 2)).toBeLessThan(2);
+  });
+
+  it('takes typed millimetres, and a wrong one stays in its field with a message', async () => {
+    await choose('inverter');
+    const before = gear('inverter').u;
+    const along = mounted.element.querySelector('input[aria-label="Along"]');
+    await mounted.type(along, 'left');
+    expect(mounted.element.querySelector('.fix [role=alert]')!.textContent).toContain('“left” is not taken');
+    expect(gear('inverter').u).toBe(before);
+    await mounted.type(along, `${before + 35}`);
+    expect(gear('inverter').u).toBe(before + 35);
+  });
+
+  it('offers the best three places with what each costs, and takes one', async () => {
+    await choose('inverter');
+    await mounted.click(mounted.element.querySelector('.acts .main'));
+    await mounted.settle();
+    const offers = [...mounted.element.querySelectorAll('.offer')];
+    expect(offers.length).toBe(3);
+    for (const o of offers) expect(o.textContent).toMatch(/V lost · .* m cable for .* °C/);
+    await mounted.click(offers[1]!);
+    expect(mounted.bench.assessment()!.layout.faces.find((f) => f.id === gear('inverter').face)!.name).toBe(offers[1]!.querySelector('b')!.textContent!.trim());
+  });
+
+  it('says what comes off to service it', async () => {
+    await choose('bus');
+    expect(mounted.element.querySelector('section.detail')!.textContent).toMatch(/To service it: .*→ cover/);
+  });
+});
+
+describe('the sheet of the board', () => {
+  it('drafts a board where there is none, arranged without a clash', async () => {
+    const { element, bench, click } = await onBench(BoardSheet, 'bookmobile', (d) => (d.board = null));
+    expect(element.textContent).toContain('No board yet');
+    await click(element.querySelector('.main'));
+    const aboard = bench.assessment()!.gear.filter((g) => g.face === BOARD_FACE);
+    expect(aboard.length).toBeGreaterThan(2);
+    expect(bench.assessment()!.layout.troubles.filter((t) => ['clash', 'fits', 'bend'].includes(t.kind) && aboard.some((g) => g.id === t.gear))).toEqual([]);
+    expect(element.querySelectorAll('mx-face-picture .hole').length).toBeGreaterThan(8);
+    expect(element.querySelector('p.big')!.textContent).toMatch(/\d+ cables to undo/);
+  });
+
+  it('takes everything off again, and each thing has its usual place', async () => {
+    const { element, bench, click } = await onBench(BoardSheet, 'vet');
+    expect(bench.assessment()!.gear.some((g) => g.face === BOARD_FACE)).toBeTrue();
+    await click([...element.querySelectorAll('button')].find((b) => b.textContent!.includes('no board')) ?? null);
+    expect(bench.design()!.board).toBeNull();
+    expect(bench.assessment()!.gear.some((g) => g.face === BOARD_FACE)).toBeFalse();
+  });
+
+  it('says what clashes when one thing is pushed on to another, and arranges anew', async () => {
+    const { element, bench, click, settle } = await onBench(BoardSheet, 'vet');
+    const [a, b] = bench.assessment()!.gear.filter((g) => g.face === BOARD_FACE);
+    bench.edit('pushed', (d) => (d.places[a!.id] = { zone: a!.zone, on: { face: BOARD_FACE, u: b!.u, v: b!.v, turn: 0 }, when: 'now' }));
+    await settle();
+    expect(element.querySelector('.say')!.textContent).toMatch(new RegExp(b!.name, 'i'));
+    await click([...element.querySelectorAll('button')].find((x) => x.textContent!.includes('Arrange anew')) ?? null);
+    expect(element.querySelector('.say')).toBeNull();
+  });
+
+  it('links to both templates of this job', async () => {
+    const { element } = await onBench(BoardSheet, 'vet');
+    expect([...element.querySelectorAll('.acts a')].map((a) => a.getAttribute('href'))).toEqual(['/api/jobs/job-1/drill-template.pdf', '/api/jobs/job-1/drill-template.dxf']);
+  });
+});
+
+describe('the sheet of weight and heat', () => {
+  it('shows every axle against its limit, and follows what is moved', async () => {
+    const { element, bench, settle } = await onBench(BurdenSheet, 'vet');
+    for (const w of bench.assessment()!.layout.weights.filter((x) => x.addedKg > 0)) for (const x of w.supports) expect(element.textContent).toContain(x.name);
+    const before = element.textContent;
+    bench.edit('heavy', (d) => (d.places['house'] = { zone: 'cab', on: { face: 'cab-floor', u: 0, v: 0, turn: 0 }, when: 'now' }));
+    await settle();
+    expect(element.textContent).not.toBe(before);
   });
 });

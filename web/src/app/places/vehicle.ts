@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { type Design, type Hazard, HAZARD_WORDS, readVehicleFile, troubleInWords, type Vehicle, vehicleOf, vehicleTroubles, WEATHERS, writeVehicleFile } from '@meridex/core';
+import { type Design, EXHAUST_MM, type Hazard, HAZARD_WORDS, HAZARDS, readVehicleFile, troubleInWords, type Vehicle, vehicleOf, vehicleTroubles, WEATHERS, writeVehicleFile } from '@meridex/core';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { NamedSelect } from '../fields/named-select';
 import { NumberField } from '../fields/number-field';
@@ -10,7 +10,7 @@ import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { OwnVehiclesService } from './own-vehicles.service';
 
-type Sheet = 'size' | 'zones' | 'waypoints' | 'ways' | 'openings';
+type Sheet = 'size' | 'zones' | 'faces' | 'waypoints' | 'ways' | 'openings';
 const OWN_ID = /[^a-z0-9-]+/g;
 
 /** Takes over what was said; an emptied number stays as it was. */
@@ -31,9 +31,12 @@ export class VehicleDataSheet {
   protected readonly own = inject(OwnVehiclesService);
   protected readonly assessments = inject(AssessmentService);
   protected readonly weathers = WEATHERS;
+  protected readonly allHazards = HAZARDS;
+  protected readonly hazardWords = HAZARD_WORDS;
   protected readonly sheets: readonly { readonly id: Sheet; readonly name: string }[] = [
     { id: 'size', name: 'size and axles' },
     { id: 'zones', name: 'zones' },
+    { id: 'faces', name: 'walls and floors' },
     { id: 'waypoints', name: 'waypoints' },
     { id: 'ways', name: 'ways' },
     { id: 'openings', name: 'lids and drawers' },
@@ -50,6 +53,8 @@ export class VehicleDataSheet {
   protected readonly vehicle = computed(() => vehicleOf(this.designs.design()!));
   protected readonly isOwn = computed(() => this.designs.design()!.vehicle !== null);
   protected readonly troubles = computed(() => vehicleTroubles(this.vehicle()).map(troubleInWords));
+  /** Ways with the kinds of their hazards, and the distance of an exhaust: only of that does it decide. */
+  protected readonly ways = computed(() => this.vehicle().ways.map((way) => ({ way, kinds: way.hazards.map((h) => h.kind), exhaust: way.hazards.find((h) => h.kind === 'exhaust') ?? null })));
   protected readonly names = computed(() => new Map(this.vehicle().waypoints.map((w) => [w.id, w.name])));
 
   constructor() {
@@ -65,8 +70,34 @@ export class VehicleDataSheet {
     this.says.set(refused);
   }
 
-  protected hazards(list: readonly { readonly kind: Hazard; readonly nearMm: number }[]): string {
-    return list.map((h) => (h.nearMm > 0 ? `${HAZARD_WORDS[h.kind]} at ${h.nearMm} mm` : HAZARD_WORDS[h.kind])).join(', ');
+  protected setHazards(i: number, kinds: readonly Hazard[]): void {
+    this.change('hazards of a way', (v) => {
+      const before = v.ways[i]!.hazards;
+      v.ways[i]!.hazards = kinds.map((kind) => before.find((h) => h.kind === kind) ?? { kind, nearMm: kind === 'exhaust' ? EXHAUST_MM : 0 });
+    });
+  }
+
+  protected setExhaust(i: number, mm: number | null): void {
+    if (mm !== null) this.change('distance of the exhaust', (v) => v.ways[i]!.hazards.filter((h) => h.kind === 'exhaust').forEach((h) => (h.nearMm = mm)));
+  }
+
+  protected setFace(i: number, change: Partial<Record<'w' | 'h' | 'limitKg', number | null>>): void {
+    this.change('a wall', (v) => assignSaid(v.faces[i]!, change));
+  }
+
+  /** No depth: not known, look before drilling. */
+  protected setDepth(i: number, mm: number | null): void {
+    this.change('room behind a wall', (v) => (v.faces[i]!.depthBehindMm = mm));
+  }
+
+  protected sayFace(i: number, key: 'name' | 'trim', event: Event): void {
+    const said = (event.target as HTMLInputElement).value.trim();
+    this.change(`${key} of a wall`, (v) => (v.faces[i]![key] = said));
+  }
+
+  protected renameOpening(i: number, event: Event): void {
+    const name = (event.target as HTMLInputElement).value.trim();
+    this.change('name of a lid', (v) => (v.openings[i]!.name = name));
   }
 
   private freshId(wanted: string, taken: readonly { readonly id: string }[]): string {

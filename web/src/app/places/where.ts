@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import { CdkDrag, type CdkDragMove, CdkDragPreview, CdkDropList } from '@angular/cdk/drag-drop';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { comesOff, figure, type Finding, type Gear, inWords, type PlaceOffer, SCORE_WORDS, vehicleOf } from '@meridex/core';
 import { NzSelectModule } from 'ng-zorro-antd/select';
@@ -16,7 +17,7 @@ import { PlacingService } from './placing.service';
 /** The vehicle from the side and from above with its gear, the face that the chosen thing is on, and what is wrong there. */
 @Component({
   selector: 'mx-where',
-  imports: [FormsModule, NzSelectModule, NamedSelect, NumberField, FacePicture, Mark, VehiclePicture],
+  imports: [CdkDrag, CdkDragPreview, CdkDropList, FormsModule, NzSelectModule, NamedSelect, NumberField, FacePicture, Mark, VehiclePicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './where.html',
   styleUrl: './where.less',
@@ -24,6 +25,8 @@ import { PlacingService } from './placing.service';
 export class WhereSheet {
   private readonly designs = inject(DesignService);
   private readonly outlook = inject(OutlookService);
+  private readonly picture = viewChild.required(VehiclePicture);
+  private readonly facePicture = viewChild(FacePicture);
   protected readonly placing = inject(PlacingService);
   protected readonly assessments = inject(AssessmentService);
   protected readonly selection = inject(SelectionService);
@@ -58,6 +61,19 @@ export class WhereSheet {
       this.selection.gear();
       this.offers.set(null);
     });
+  }
+
+  /** A part from the shelf over the pictures: the face that is shown takes it to the millimetre, a zone on its best face. */
+  protected carried(g: Gear, move: CdkDragMove): void {
+    const { x, y } = move.pointerPosition;
+    // Its own place changes while it is carried.
+    const now = this.a().gear.find((o) => o.id === g.id)!;
+    if (!this.facePicture()?.carry(now, x, y)) this.picture().carry(now, x, y);
+  }
+
+  protected letGo(move: { readonly source: CdkDrag }): void {
+    this.picture().carriedOff();
+    move.source.reset();
   }
 
   protected words(f: Finding): string {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { cutLengthM, figure, HAZARD_WORDS, legsOf, otherRoutes, type Route, SLACK, type SizedRun, tooNearExhaust, vehicleOf, type Way } from '@meridex/core';
+import { cutLengthM, figure, HAZARD_WORDS, legsOf, type OtherRoute, otherRoutes, type Route, type SizedRun, SLACK, tooNearExhaust, vehicleOf, type Way } from '@meridex/core';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { NamedSelect } from '../fields/named-select';
 import { NumberField } from '../fields/number-field';
@@ -37,7 +37,7 @@ export class RunWay {
   });
   protected readonly others = computed(() => {
     const { route, stands } = this.run().spec;
-    return route ? otherRoutes(this.vehicle(), stands.from, stands.to, route, this.wishes()).map((r) => ({ route: r, m: cutLengthM(r), why: this.why(r, route) })) : [];
+    return route ? otherRoutes(this.vehicle(), stands.from, stands.to, route, this.wishes()).map((o) => ({ ...o, m: cutLengthM(o.route), why: this.why(o.route, route) })) : [];
   });
 
   /** Why another way was not taken: it is longer, or passes something worse. */
@@ -66,8 +66,8 @@ export class RunWay {
     this.edited.emit({ change, label: `${what} of run ${this.run().spec.number}` });
   }
 
-  protected take(other: Route): void {
-    this.change({ via: [...other.waypoints], avoid: null }, 'way');
+  protected take(other: OtherRoute): void {
+    this.change({ avoid: [...this.wishes().avoid, other.without.id] }, 'way');
   }
 
   protected setVia(via: readonly string[]): void {

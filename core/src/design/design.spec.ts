@@ -64,6 +64,20 @@ describe('a design of version 1', () => {
   it('is not changed by being read', () => expect(old.supply.mains.hoursADay).toBe(8));
 });
 
+describe('a design of version 2', () => {
+  const old = JSON.parse(readFileSync(new URL('./version-2.json', import.meta.url), 'utf8')) as { places: Record<string, string>; runs: object; loads: object };
+  const read = readDesign(old);
+  it('keeps its zones as places without a face, in the shipped vehicle, and all the rest', () => {
+    if (!read.ok) throw new Error(read.message);
+    const { places, vehicle, board, plugs, runs, loads, settings } = read.design;
+    expect(places).toEqual({ charger: { zone: 'engine', on: null, when: 'now' }, inverter: { zone: 'canopy', on: null, when: 'now' } });
+    expect([vehicle, board, plugs]).toEqual([null, null, {}]);
+    expect([runs, loads]).toEqual([old.runs, old.loads] as never);
+    expect([settings.bending, Object.keys(settings.plugColours)]).toEqual([{ thick: 6, thin: 4 }, ['house battery', 'panels', 'trailer feed', 'fridge socket']]);
+  });
+  it('is not changed by being read', () => expect(old.places['charger']).toBe('engine'));
+});
+
 describe('reading a stored design', () => {
   it('takes what was written', () => expect(readDesign(JSON.parse(JSON.stringify(blank)))).toEqual({ ok: true, design: blank }));
   it('names an unknown version', () => {

@@ -1,5 +1,5 @@
 import { inject, Injectable } from '@angular/core';
-import { BOARD_FACE, facesOf, type Gear, type Placement } from '@meridex/core';
+import { facesOf, type Gear, type Placement, type RunSpec } from '@meridex/core';
 import type { GearMove } from '../pictures/vehicle-picture';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
@@ -70,7 +70,12 @@ export class PlacingService {
     });
   }
 
-  onBoard(g: Gear): boolean {
-    return g.face === BOARD_FACE;
+  /** A typed length gives way to that of the vehicle. */
+  freeLength(run: RunSpec): void {
+    this.designs.edit(`length of run ${run.number} from the vehicle`, (d) => {
+      const { outM: _out, backM: _back, ...kept } = d.runs[run.id] ?? {};
+      if (Object.keys(kept).length) d.runs[run.id] = kept;
+      else delete d.runs[run.id];
+    });
   }
 }

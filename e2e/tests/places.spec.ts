@@ -19,7 +19,10 @@ test('place, route, drag, see the drop change, draft the board, and measure its 
   await expect(page.locator('mx-vehicle-picture [data-view="plan"] .gear').first()).toBeVisible();
 
   // Drag the inverter over its face: its own cable follows while it moves, and one undo takes all of it back.
-  await page.getByRole('region', { name: /Parts shelf/ }).getByRole('button', { name: /^inverter/ }).click();
+  await page
+    .getByRole('region', { name: /Parts shelf/ })
+    .getByRole('button', { name: /^inverter/ })
+    .click();
   const typed = page.getByRole('button', { name: /^Take the length/ });
   await typed.click();
   await expect(typed).toHaveCount(0);
@@ -55,7 +58,9 @@ test('place, route, drag, see the drop change, draft the board, and measure its 
   await page.getByRole('button', { name: 'Draft the board' }).click();
   await expect(page.locator('mx-face-picture .hole').first()).toBeAttached();
   await allKept(page);
-  const holes = await page.locator('mx-face-picture circle.hole').evaluateAll((all) => all.map((c) => ({ x: Number(c.getAttribute('cx')), y: Number(c.getAttribute('cy')), d: 2 * Number(c.getAttribute('r')) })));
+  const holes = await page
+    .locator('mx-face-picture circle.hole')
+    .evaluateAll((all) => all.map((c) => ({ x: Number(c.getAttribute('cx')), y: Number(c.getAttribute('cy')), d: 2 * Number(c.getAttribute('r')) })));
 
   // What the printer gets, measured.
   const href = (await page.getByRole('link', { name: /Drill template/ }).getAttribute('href'))!;
@@ -66,7 +71,11 @@ test('place, route, drag, see the drop change, draft the board, and measure its 
   const first = circlesIn(drawn)
     .filter((c) => c.sheet === 1)
     .map((c) => ({ x: c.x - 10, y: 297 - c.y - 10, d: c.diameterMm }));
-  for (const h of holes) expect(first.some((c) => Math.hypot(c.x - h.x, c.y - h.y) < 0.1 && Math.abs(c.d - h.d) < 0.1), `hole at ${h.x}, ${h.y}`).toBe(true);
+  for (const h of holes)
+    expect(
+      first.some((c) => Math.hypot(c.x - h.x, c.y - h.y) < 0.1 && Math.abs(c.d - h.d) < 0.1),
+      `hole at ${h.x}, ${h.y}`,
+    ).toBe(true);
 
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'DXF' }).click()]);
   expect(await readFile((await download.path())!, 'utf8')).toContain('CIRCLE');

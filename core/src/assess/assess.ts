@@ -3,16 +3,16 @@ import type { Design } from '../design/index.js';
 import { draftLeads, draftRuns } from '../draft/index.js';
 import { fitSteps, type FitStep } from '../fit/index.js';
 import type { DayFigures } from '../loads/index.js';
-import { loadsOn, tripJob } from '../outlook/index.js';
 import { orderOf, type Order } from '../order/index.js';
 import { draftGear, type Gear } from '../places/index.js';
 import type { ProveRow } from '../prove/index.js';
 import { layoutFigures, type LayoutFigures, type SizedRun } from '../routes/index.js';
 import { judge, type Finding } from '../rules/index.js';
 import { vehicleOf } from '../vehicle/index.js';
-import { arrayOf, bankOf, supplyFigures, type ChargerInput, type SupplyFigures } from '../supply/index.js';
-import { simulateJob, type TripResult } from '../trip/index.js';
+import type { ChargerInput, SupplyFigures } from '../supply/index.js';
+import type { TripResult } from '../trip/index.js';
 import { chargerInputs } from './charger-inputs.js';
+import { powerOf } from './power.js';
 import { provePlan } from './prove.js';
 import { sizeRuns } from './runs.js';
 import { withLeads } from './sharing.js';
@@ -48,12 +48,7 @@ export interface AssessSettings {
 
 /** One pass over a design: pure, and the same for the same input. */
 export function assess(design: Design, catalogue: Catalogue, settings: AssessSettings = {}): Assessment {
-  const day = loadsOn(design, catalogue, design.brief.trip.drivingH, 0);
-  const parkedDay = loadsOn(design, catalogue, 0, 0);
-  const bank = bankOf(design, catalogue);
-  const array = arrayOf(design, catalogue);
-  const trip = bank ? simulateJob(tripJob(design, catalogue, bank, array)) : null;
-  const feeds = supplyFigures(design, catalogue, day, parkedDay.ahDay, bank, array);
+  const { day, parkedDay, bank, array, trip, feeds } = powerOf(design, catalogue);
   const gear = draftGear(design, catalogue);
   const vehicle = vehicleOf(design);
   const context = { design, catalogue, vehicle, gear: new Map(gear.map((g) => [g.id, g])), bank, array, day };

@@ -140,8 +140,8 @@ const TURNS: readonly Turn[] = [0, 90, 180, 270];
 interface Underway {
   readonly done: Map<string, Gear>;
   readonly taken: Taken[];
-  /** Outlines that found no room on a face: they find none later either, since only more is taken. */
-  readonly full: Set<string>;
+  /** Lowest row of a face that may have room for an outline; Infinity: none has, nor will later, since only more is taken. */
+  readonly from: Map<string, number>;
 }
 
 function setDown(s: Setting, d: Underway, gear: Gear): void {
@@ -161,10 +161,12 @@ function draftOne(s: Setting, t: Wanted, zone: string, d: Underway, more: Pick<G
       for (const turn of TURNS) {
         const outline = outlineOn(face, t.body.mm, t.fixing.stands, t.fixing.exit, turn);
         const key = `${face.id} ${outline.w} ${outline.h} ${outline.outMm} ${outline.exit} ${airMm}`;
-        if (d.full.has(key)) continue;
-        const spot = freeSpot(face, outline, airMm, d.taken, depthOf(face, s.zones.get(face.zone)!), anchor(t, face, s, d.done));
-        if (spot) return make(s, t, face, { ...spot, turn }, { ...more, crowded: false });
-        d.full.add(key);
+        const from = d.from.get(key) ?? 0;
+        if (from === Infinity) continue;
+        const near = anchor(t, face, s, d.done);
+        const spot = freeSpot(face, outline, airMm, d.taken, depthOf(face, s.zones.get(face.zone)!), near, EXIT_MM, near ? 0 : from);
+        if (!spot || !near) d.from.set(key, spot?.rowMm ?? Infinity);
+        if (spot) return make(s, t, face, { u: spot.u, v: spot.v, turn }, { ...more, crowded: false });
       }
   return faces[0] ? make(s, t, faces[0], { u: 0, v: 0, turn: 0 }, { ...more, crowded: true }) : null;
 }
@@ -178,7 +180,7 @@ export function draftGear(design: Design, catalogue: Catalogue): Gear[] {
   const s: Setting = { vehicle, faces: facesOf(design), zones: new Map(vehicle.zones.map((z) => [z.id, z])) };
   const faces = new Map(s.faces.map((f) => [f.id, f]));
   const things = wantedGear(design, catalogue);
-  const d: Underway = { done: new Map(), taken: keptClear(vehicle).map((k) => ({ box: k.box, gapMm: 10 })), full: new Set() };
+  const d: Underway = { done: new Map(), taken: keptClear(vehicle).map((k) => ({ box: k.box, gapMm: 10 })), from: new Map() };
   const board = boardFace(vehicle, design.board);
   if (board) d.taken.push({ box: faceBox(board, { u: 0, v: 0, w: board.w, h: board.h, outMm: BOARD_ROOM_MM }), gapMm: 10 });
   for (const t of things) {
@@ -216,7 +218,7 @@ export function spotOn(design: Design, gear: readonly Gear[], g: Gear, face: Fac
   for (const turn of TURNS) {
     const outline = outlineOn(face, g.mm, g.fixing.stands, g.fixing.exit, turn);
     const spot = freeSpot(face, outline, Math.max(30, g.fixing.airMm), taken, depthOf(face, zone), near);
-    if (spot) return { ...spot, turn };
+    if (spot) return { u: spot.u, v: spot.v, turn };
   }
   return null;
 }

@@ -78,8 +78,8 @@ describe('drafted places', () => {
 });
 
 describe('a free spot', () => {
-  it('is the lowest, then the most forward', () => expect(freeSpot(wall, { w: 200, h: 100, outMm: 50, exit: 'out' }, 0, [], 500)).toEqual({ u: 0, v: 0 }));
-  it('keeps the room that cables want on their side', () => expect(freeSpot(wall, { w: 200, h: 100, outMm: 50, exit: 'down' }, 0, [], 500)).toEqual({ u: 0, v: 165 }));
+  it('is the lowest, then the most forward', () => expect(freeSpot(wall, { w: 200, h: 100, outMm: 50, exit: 'out' }, 0, [], 500)).toEqual({ u: 0, v: 0, rowMm: 0 }));
+  it('keeps the room that cables want on their side', () => expect(freeSpot(wall, { w: 200, h: 100, outMm: 50, exit: 'down' }, 0, [], 500)).toEqual({ u: 0, v: 165, rowMm: 0 }));
   it('is none where the thing is too deep, too wide or everything is taken', () => {
     const o = { w: 200, h: 100, outMm: 50, exit: 'out' as const };
     expect(freeSpot(wall, o, 0, [], 40)).toBeNull();

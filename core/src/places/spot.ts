@@ -54,14 +54,19 @@ interface Shade {
 function shades(face: Face, taken: readonly Taken[], outMm: number, airMm: number): Shade[] {
   const alongX = face.normal[1] !== 'x';
   const upZ = face.normal[1] !== 'z';
-  const whole = faceBox(face, { u: 0, v: 0, w: face.w, h: face.h, outMm });
-  return taken.flatMap(({ box: t, gapMm }) => {
+  const f = faceBox(face, { u: 0, v: 0, w: face.w, h: face.h, outMm });
+  const dark: Shade[] = [];
+  for (const { box: t, gapMm } of taken) {
     const gap = Math.min(gapMm, airMm) === 0 ? gapMm : Math.max(gapMm, airMm);
-    if (!boxesMeet(grown(whole, gap), t)) return [];
+    // Asked of everything for every face: written out, since a box grown each time is most of a draft's time.
+    const apart =
+      t.x >= f.x + f.l + gap - 0.5 || t.x + t.l <= f.x - gap + 0.5 || t.y >= f.y + f.w + gap - 0.5 || t.y + t.w <= f.y - gap + 0.5 || t.z >= f.z + f.h + gap - 0.5 || t.z + t.h <= f.z - gap + 0.5;
+    if (apart) continue;
     const [u, w] = alongX ? [t.x - face.at.x, t.l] : [t.y - face.at.y, t.w];
     const [v, h] = upZ ? [t.z - face.at.z, t.h] : [t.y - face.at.y, t.w];
-    return [{ u0: u - gap, u1: u + w + gap, v0: v - gap, v1: v + h + gap }];
-  });
+    dark.push({ u0: u - gap, u1: u + w + gap, v0: v - gap, v1: v + h + gap });
+  }
+  return dark;
 }
 
 /** Where a thing should be near to: a point on the face, mm; null: low and forward. */
@@ -75,45 +80,53 @@ function withExit(o: Outline, exitMm: number): { readonly left: number; readonly
 
 const STEP_MM = 20;
 
+/** Lower edges of the rows that are tried: every 20 mm from one on, and the highest. */
+function rowsFrom(lowMm: number, highMm: number): number[] {
+  const rows: number[] = [];
+  for (let v = lowMm; v < highMm; v += STEP_MM) rows.push(v);
+  if (lowMm <= highMm) rows.push(highMm);
+  return rows;
+}
+
 /**
  * The free place of an outline on a face that is nearest to where it should be; null when it fits nowhere. Candidates
- * are the ends of the face, what is wanted, and the flanks of whatever is in the way, row by row.
+ * are the ends of the face, what is wanted, and the flanks of whatever is in the way, row by row. Where nothing draws
+ * it, the lowest row with room is as good as any; `fromMm` skips the rows that are known to have none.
  */
-export function freeSpot(
-  face: Face,
-  o: Outline,
-  airMm: number,
-  taken: readonly Taken[],
-  depthMm: number,
-  near: Near = null,
-  exitMm: number = EXIT_MM,
-): { readonly u: number; readonly v: number } | null {
+export function freeSpot(face: Face, o: Outline, airMm: number, taken: readonly Taken[], depthMm: number, near: Near = null, exitMm: number = EXIT_MM, fromMm = 0): Spot | null {
   const room = withExit(o, exitMm);
   const [most, high] = [face.w - room.w, face.h - room.h];
   if (most < 0 || high < 0 || o.outMm > depthMm) return null;
   const dark = shades(face, taken, o.outMm, airMm);
   const [wantU, wantV] = [Math.min(most, Math.max(0, (near?.u ?? 0) - o.w / 2 - room.left)), near ? Math.min(high, Math.max(0, near.v - o.h / 2 - room.down)) : 0];
-  let best: { u: number; v: number; far: number } | null = null;
-  const offer = (u: number, v: number, beside: readonly Shade[]): void => {
-    if (u < 0 || u > most) return;
-    const far = Math.abs(u - wantU) + Math.abs(v - wantV);
-    if ((best && far >= best.far) || beside.some((d) => d.u0 < u + room.w - 0.5 && d.u1 > u + 0.5)) return;
-    best = { u, v, far };
-  };
-  // Nothing it should be near to: the lowest row with room is as good as any.
-  for (let v = 0; v <= high && !(best && !near); v = v + STEP_MM > high && v < high ? high : v + STEP_MM) {
-    if (best !== null && Math.abs(v - wantV) >= (best as { far: number }).far) continue;
+  const rows = rowsFrom(fromMm, high);
+  if (near) rows.sort((a, b) => Math.abs(a - wantV) - Math.abs(b - wantV));
+  let [bestU, bestV, far] = [0, 0, Infinity];
+  for (const v of rows) {
+    const up = Math.abs(v - wantV);
+    // Rows come nearest first: no later one can be nearer than what is found.
+    if (up >= far || (far < Infinity && !near)) break;
     const beside = dark.filter((d) => d.v0 < v + room.h - 0.5 && d.v1 > v + 0.5);
-    for (const u of [wantU, 0, most]) offer(u, v, beside);
+    const offer = (u: number): void => {
+      const away = Math.abs(u - wantU) + up;
+      if (u < 0 || u > most || away >= far) return;
+      for (const d of beside) if (d.u0 < u + room.w - 0.5 && d.u1 > u + 0.5) return;
+      [bestU, bestV, far] = [u, v, away];
+    };
+    offer(wantU);
+    offer(0);
+    offer(most);
     for (const d of beside) {
-      offer(d.u1, v, beside);
-      offer(d.u0 - room.w, v, beside);
+      offer(d.u1);
+      offer(d.u0 - room.w);
     }
   }
-  return best === null ? null : placed(best, room);
+  return far === Infinity ? null : { u: Math.round(bestU + room.left), v: Math.round(bestV + room.down), rowMm: bestV };
 }
 
-const placed = (at: { readonly u: number; readonly v: number }, room: { readonly left: number; readonly down: number }): { readonly u: number; readonly v: number } => ({
-  u: Math.round(at.u + room.left),
-  v: Math.round(at.v + room.down),
-});
+/** A free place, and the row that it was found in. */
+export interface Spot {
+  readonly u: number;
+  readonly v: number;
+  readonly rowMm: number;
+}

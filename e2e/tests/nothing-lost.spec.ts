@@ -27,7 +27,7 @@ test.use({ baseURL: `http://127.0.0.1:${PORT}` });
 
 test('a server killed while someone types loses nothing', async ({ page, context }) => {
   test.skip(!database, 'run by npm test, which names the database');
-  let server = await serve();
+  const server = await serve();
   await signIn(page);
   await openJob(page, 'Stonefly Catchment Survey', 'Brief');
   await page.getByRole('textbox', { name: 'Plate' }).fill('KEPT 1');
@@ -37,7 +37,7 @@ test('a server killed while someone types loses nothing', async ({ page, context
   await page.getByRole('textbox', { name: 'Plate' }).fill('KEPT 2');
   await expect(page.getByRole('status').filter({ hasText: 'kept on this tablet' })).toBeVisible({ timeout: 10_000 });
 
-  server = await serve();
+  await serve();
   await allKept(page);
   await page.getByRole('textbox', { name: 'Notes' }).fill('typed, then the browser was closed');
   await page.waitForTimeout(50);

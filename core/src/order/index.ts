@@ -1,2 +1,3 @@
+export * from './line.js';
 export * from './list.js';
 export * from './prices.js';

@@ -5,20 +5,9 @@ import { FUSE_KINDS, fuseWindow } from '../protection/index.js';
 import { rating } from '../quantity/index.js';
 import type { LayoutFigures, SizedRun } from '../routes/index.js';
 import { devicesOf, type SolarArray } from '../supply/index.js';
+import type { OrderLine } from './line.js';
 import { addWays } from './ways.js';
 import { CUTTING, PLANNING_PRICES as PRICE } from './prices.js';
-
-export interface OrderLine {
-  readonly key: string;
-  readonly group: 'devices' | 'protection' | 'cable' | 'joints' | 'sundries';
-  readonly what: string;
-  readonly quantity: number;
-  readonly unit: 'pc' | 'm';
-  readonly priceEach: number;
-  readonly kg: number;
-  /** What it is for, by run or device. */
-  readonly uses: readonly string[];
-}
 
 /** One piece of cable to cut. */
 export interface Cut {

@@ -1,5 +1,5 @@
 import type { Box, Face, Vehicle } from '../design/index.js';
-import { boxesMeet, faceBox, grown } from '../vehicle/index.js';
+import { faceBox } from '../vehicle/index.js';
 import type { Exit } from './bodies.js';
 
 export type Turn = 0 | 90 | 180 | 270;

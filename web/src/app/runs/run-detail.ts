@@ -8,13 +8,9 @@ import { type Reader, ReadField } from '../fields/read-field';
 import { FuseWindow } from '../pictures/fuse-window';
 import { VoltsLadder } from '../pictures/volts-ladder';
 import { WhyDrawer } from '../frame/why-drawer';
+import type { RunChange } from './run-change';
 import { RunWay } from './run-way';
 import { DesignService } from '../services/design.service';
-
-export interface RunChange {
-  readonly change: Partial<Record<keyof RunEdit, unknown>>;
-  readonly label: string;
-}
 
 const ERROR_WORDS = {
   'window-closed': 'The window is closed: no standard fuse between load and weakest part.',

@@ -6,7 +6,7 @@ import { NamedSelect } from '../fields/named-select';
 import { NumberField } from '../fields/number-field';
 import { Mark } from '../pictures/mark';
 import { DesignService } from '../services/design.service';
-import type { RunChange } from './run-detail';
+import type { RunChange } from './run-change';
 
 /** The way of one run: what it passes, how its length came about, other ways, and what a person may force or forbid. */
 @Component({

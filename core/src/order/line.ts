@@ -1,0 +1,12 @@
+/** One thing to order, with how much of it. */
+export interface OrderLine {
+  readonly key: string;
+  readonly group: 'devices' | 'protection' | 'cable' | 'joints' | 'sundries';
+  readonly what: string;
+  readonly quantity: number;
+  readonly unit: 'pc' | 'm';
+  readonly priceEach: number;
+  readonly kg: number;
+  /** What it is for, by run or device. */
+  readonly uses: readonly string[];
+}

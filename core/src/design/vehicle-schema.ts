@@ -105,7 +105,7 @@ const waySchema = z.object({
 const outlineSchema = z.object({ body: z.array(svgPath).max(12), glass: z.array(svgPath).max(12), lines: z.array(svgPath).max(40) });
 
 /** Gear that a draft sets down, by what it does. */
-export const GEAR_ROLES = ['starting', 'charger', 'house', 'bus', 'block', 'inverter', 'panel', 'controller', 'mains', 'load'] as const;
+export const GEAR_ROLES = ['starting', 'charger', 'house', 'bus', 'block', 'inverter', 'panel', 'controller', 'mains', 'control', 'load'] as const;
 
 /** A kind of vehicle with everything that places and runs need to know of it, in millimetres. */
 export const vehicleSchema = z.object({

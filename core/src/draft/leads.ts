@@ -70,15 +70,29 @@ function probes(c: DraftContext): Given[] {
     out.push({
       id: 'lead-data-inverter',
       kind: 'data',
-      name: 'Inverter → remote switch',
+      name: 'Inverter → its switch',
       from: 'inverter',
-      to: 'block',
+      to: 'remote',
       cable: 'flat six-core',
       diameterMm: 5,
       plugMm: 14,
       longestM: 10,
       polarity: 'keyed plug',
       fuseA: null,
+    });
+  if (c.gear.has('display'))
+    out.push({
+      id: 'lead-data-display',
+      kind: 'data',
+      name: 'Shunt → battery display',
+      from: 'bus',
+      to: 'display',
+      cable: 'the display’s own lead',
+      diameterMm: 5,
+      plugMm: 14,
+      longestM: 10,
+      polarity: 'keyed plug',
+      fuseA: 1,
     });
   return out;
 }

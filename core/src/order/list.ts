@@ -80,8 +80,10 @@ function addDevices(basket: Basket, design: Design, catalogue: Catalogue): void 
   const wait = waiting(design);
   for (const { part, quantity } of devicesOf(design, catalogue).filter((d) => !wait.has(d.part.id)))
     basket.add({ key: part.id, group: 'devices', what: part.name, quantity, unit: 'pc', priceEach: part.price, kg: part.kg * quantity }, 'supply');
-  if (catalogue.find('battery', design.supply.battery.part))
-    basket.add({ key: 'bus-bars', group: 'devices', what: 'bus bar pair with cover', quantity: 1, unit: 'pc', priceEach: PRICE.busBars, kg: PRICE.busBarsKg }, 'distribution');
+  if (!catalogue.find('battery', design.supply.battery.part)) return;
+  if ((design.places['display']?.when ?? 'now') === 'now')
+    basket.add({ key: 'shunt', group: 'devices', what: 'shunt with display, 500 A', quantity: 1, unit: 'pc', priceEach: PRICE.shunt, kg: PRICE.shuntKg }, 'watching the battery');
+  basket.add({ key: 'bus-bars', group: 'devices', what: 'bus bar pair with cover', quantity: 1, unit: 'pc', priceEach: PRICE.busBars, kg: PRICE.busBarsKg }, 'distribution');
 }
 
 function addRun(basket: Basket, run: Fitted): void {

@@ -30,6 +30,7 @@ export const FIXING: Readonly<Record<GearRole, Fixing>> = {
   panel: { ...plain, airMm: 20, weather: 'spray', service: 'clamps and glands on the roof' },
   controller: { ...plain, airMm: 50, service: 'four screws and its cables' },
   mains: { ...plain, airMm: 80, service: 'plug of its mains lead, four screws' },
+  control: { ...plain, airMm: 10, exit: 'out', reach: true, service: 'bezel and its keyed plug' },
   load: { ...plain, airMm: 10, weather: 'splash' },
 };
 
@@ -42,6 +43,8 @@ export interface Body {
 export const USUAL_BODY = {
   starting: { mm: [260, 200, 172], kg: 0 },
   bus: { mm: [190, 110, 50], kg: 0.6 },
+  display: { mm: [90, 70, 30], kg: 0.2 },
+  remote: { mm: [60, 60, 30], kg: 0.1 },
 } as const satisfies Record<string, Body>;
 
 interface LoadBody extends Body {

@@ -126,9 +126,14 @@ export function takes(g: Gear, face: Face, exitMm: number = EXIT_MM): Taken[] {
   ];
 }
 
+/** Height over the ground at which a display is read best by someone who stands before it, mm. */
+const BEST_MM = 1350;
+
 /** Where a thing should be near to: bus bars to the battery, devices to the bus bars, heavy gear to the middle of the floor. */
 function anchor(t: Wanted, face: Face, s: Setting, done: ReadonlyMap<string, Gear>): Near {
   const to = t.role === 'bus' ? done.get('house') : ['charger', 'inverter', 'block', 'controller'].includes(t.role) ? done.get('bus') : undefined;
+  // Where a hand finds it and eyes read it: in the middle of the wall, at the height of someone who stands before it.
+  if (t.role === 'control' && face.normal[1] !== 'z') return { u: face.w / 2, v: BEST_MM - face.at.z };
   const at = to?.terminal ?? (t.body.kg >= 20 && face.normal === '+z' ? { ...boxMiddle(s.zones.get(face.zone)!.box), x: face.at.x } : null);
   if (!at) return null;
   return { u: face.normal[1] === 'x' ? at.y - face.at.y : at.x - face.at.x, v: face.normal[1] === 'z' ? at.y - face.at.y : at.z - face.at.z };

@@ -71,6 +71,14 @@ function devices(design: Design, catalogue: Catalogue): Wanted[] {
   return out;
 }
 
+/** What is looked at and pressed every day: the display of the battery's shunt, and the inverter's switch. */
+function controls(design: Design, catalogue: Catalogue): Wanted[] {
+  const out: Wanted[] = [];
+  if (bankOf(design, catalogue)) out.push(make('display', 'control', 'battery display', USUAL_BODY.display));
+  if (catalogue.find('inverter', design.supply.inverter)) out.push(make('remote', 'control', 'inverter switch', USUAL_BODY.remote));
+  return out;
+}
+
 function loads(design: Design): Wanted[] {
   return Object.entries(design.loads)
     .sort(([, a], [, b]) => a.order - b.order)
@@ -83,5 +91,5 @@ function loads(design: Design): Wanted[] {
 
 /** What a design calls for, in the order in which it is set down. */
 export function wantedGear(design: Design, catalogue: Catalogue): Wanted[] {
-  return [...sources(design, catalogue), ...devices(design, catalogue), ...loads(design)];
+  return [...sources(design, catalogue), ...devices(design, catalogue), ...controls(design, catalogue), ...loads(design)];
 }

@@ -62,7 +62,7 @@ describe('plugs', () => {
 describe('thin leads', () => {
   it('are drafted with plug, longest length and polarity, each along its own way', () => {
     const { leads, stretches } = of(demo('bookmobile')).layout;
-    expect(leads.map((l) => l.kind)).toEqual(['trigger', 'temperature', 'sense', 'data']);
+    expect(leads.map((l) => l.kind)).toEqual(['trigger', 'temperature', 'sense', 'data', 'data']);
     for (const l of leads)
       expect(l.lengthM > 0 && l.longestM > 0 && l.polarity.length > 3 && l.plugMm > 0)
         .withContext(l.name)

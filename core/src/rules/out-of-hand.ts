@@ -1,20 +1,21 @@
-import { boxMiddle } from '../vehicle/index.js';
+import { hardToUse, USE_MM, type UseTrouble } from '../places/index.js';
 import type { Rule } from './rule.js';
 
-/** Height over the ground at which a socket, switch or display is seen and reached without bending or climbing, mm. */
-const HANDY_MM = { low: 350, high: 1700 } as const;
+const SAYS: Readonly<Record<UseTrouble, string>> = {
+  'too low': 'where one kneels for it',
+  'too high': 'where one climbs for it',
+  'cannot be read': 'where nobody reads it at a glance',
+  'gets stepped on': 'on a floor, where feet and freight find it',
+  'gets knocked': 'where it gets knocked',
+};
 
 export const outOfHand: Rule = {
   id: 'out-of-hand',
   severity: 'look',
-  basis: 'outlets and controls between 350 and 1700 mm over the ground where they are used; planning figures',
-  why: 'What is used every day is reached without climbing, and seen without kneeling.',
-  test: ({ design, gear }) =>
-    gear
-      .filter((g) => g.role === 'load' && design.loads[g.id.slice('load:'.length)]?.purpose === 'sockets')
-      .map((g) => ({ g, mm: Math.round(boxMiddle(g.box).z) }))
-      .filter(({ mm }) => mm < HANDY_MM.low || mm > HANDY_MM.high)
-      .map(({ g, mm }) => ({ at: { stage: 'places' as const, about: g.id }, values: { name: g.name, mm } })),
-  say: (v) => `${v['name']}: ${v['mm']} mm over the ground, where it is hard to reach or to see.`,
-  fix: () => `Between ${HANDY_MM.low} and ${HANDY_MM.high} mm, clear of knees and of what slides.`,
+  basis: `outlets and controls between ${USE_MM.low} and ${USE_MM.high} mm over the ground, displays between ${USE_MM.readLow} and ${USE_MM.readHigh}, ${USE_MM.knock} mm clear of what moves; planning figures`,
+  why: 'What is used every day is reached without climbing, read without kneeling, and not knocked by what slides.',
+  test: ({ design, vehicle, gear }) =>
+    hardToUse(design, vehicle, gear).map((h) => ({ at: { stage: 'places' as const, about: h.gear }, values: { name: h.name, mm: h.mm, says: SAYS[h.why], by: h.with ? ` by the ${h.with}` : '' } })),
+  say: (v) => `${v['name']}: ${v['mm']} mm over the ground, ${v['says']}${v['by']}.`,
+  fix: () => `On a wall between ${USE_MM.low} and ${USE_MM.high} mm, where the person stands who uses it, clear of knees and of what slides.`,
 };

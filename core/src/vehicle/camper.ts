@@ -126,6 +126,7 @@ export const CAMPER: Vehicle = {
     panel: 'tent-floor',
     controller: 'body-front',
     mains: 'body-left',
+    control: 'body-right',
     load: 'body-right',
   },
 };

@@ -140,6 +140,7 @@ export const CANOPY_UTE: Vehicle = {
     panel: 'roof-floor',
     controller: 'canopy-front',
     mains: 'canopy-front',
+    control: 'canopy-left',
     load: 'canopy-left',
   },
 };

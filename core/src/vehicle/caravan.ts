@@ -133,6 +133,7 @@ export const CARAVAN: Vehicle = {
     panel: 'roof-floor',
     controller: 'seat-front',
     mains: 'seat-right',
+    control: 'inside-left',
     load: 'inside-left',
   },
 };

@@ -98,6 +98,7 @@ export const LIGHT_TRUCK: Vehicle = {
     panel: 'roof-floor',
     controller: 'body-front',
     mains: 'body-right',
+    control: 'body-right',
     load: 'body-left',
   },
 };

@@ -61,6 +61,7 @@ export const PORTABLE_BOX: Vehicle = {
     panel: 'lid-floor',
     controller: 'box-right',
     mains: 'box-right',
+    control: 'lid-floor',
     load: 'lid-floor',
   },
 };
@@ -157,6 +158,7 @@ export const SLIDE_ON: Vehicle = {
     panel: 'roof-floor',
     controller: 'locker-front',
     mains: 'locker-right',
+    control: 'living-left',
     load: 'living-left',
   },
 };

@@ -116,6 +116,7 @@ export const TRAY_BACK: Vehicle = {
     panel: 'tray-floor',
     controller: 'box-right',
     mains: 'tray-front',
+    control: 'cab-front',
     load: 'tray-front',
   },
 };

@@ -107,6 +107,7 @@ export const VAN: Vehicle = {
     panel: 'roof-floor',
     controller: 'load-front',
     mains: 'load-right',
+    control: 'load-left',
     load: 'load-left',
   },
 };

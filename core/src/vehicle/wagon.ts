@@ -117,6 +117,7 @@ export const WAGON: Vehicle = {
     panel: 'roof-floor',
     controller: 'cargo-left',
     mains: 'cargo-right',
+    control: 'cargo-right',
     load: 'cargo-right',
   },
 };

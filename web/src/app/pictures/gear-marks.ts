@@ -11,6 +11,7 @@ const MARKS: Readonly<Record<string, string>> = {
   panel: 'M3 7h18v10H3z M9 7v10 M15 7v10 M3 12h18',
   controller: 'M5 5h14v14H5z M12 8.5v2 M12 13.5v2 M8.5 12h2 M13.5 12h2',
   mains: 'M7 4v6 M17 4v6 M5 10h14v3a7 7 0 0 1-14 0z M12 20v2',
+  control: 'M4 6h16v12H4z M8 15l3.5-5 M16 10.5v.5 M16 14v.5',
   fridge: 'M6 3h12v18H6z M6 9h12 M9 5v2 M9 11.5v3',
   light: 'M8 14a5.5 5.5 0 1 1 8 0c-.8 1-1 1.6-1 3H9c0-1.4-.2-2-1-3z M10 20.5h4',
   pump: 'M12 4c4 5 5.5 7.5 5.5 10a5.5 5.5 0 0 1-11 0C6.5 11.500 8 9 12 4z',

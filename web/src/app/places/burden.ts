@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { COMPARTMENT, comesOff, figure, STILL_AIR_W_M2K, vehicleOf } from '@meridex/core';
+import { COMPARTMENT, comesOff, figure, HOLD_G, restraints, STILL_AIR_W_M2K, STRAP_N, vehicleOf } from '@meridex/core';
 import { Mark } from '../pictures/mark';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
@@ -27,6 +27,9 @@ export class BurdenSheet {
   protected readonly vehicle = computed(() => vehicleOf(this.designs.design()!));
   protected readonly layout = computed(() => this.assessments.assessment()!.layout);
   protected readonly carriers = computed(() => this.layout().weights.filter((w) => w.addedKg > 0));
+  protected readonly hold = HOLD_G;
+  protected readonly strapN = STRAP_N;
+  protected readonly heavy = computed(() => restraints(this.assessments.assessment()!.gear));
   protected readonly service = computed(() => {
     const a = this.assessments.assessment()!;
     return a.gear.filter((g) => g.role !== 'starting').map((g) => ({ id: g.id, name: g.name, zone: g.zoneName, off: comesOff(this.vehicle(), a.layout.faces, a.gear, g) }));

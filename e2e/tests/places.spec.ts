@@ -21,7 +21,7 @@ test('place, route, drag, see the drop change, draft the board, and measure its 
   // Drag the inverter over its face: its own cable follows while it moves, and one undo takes all of it back.
   await page
     .getByRole('region', { name: /Parts shelf/ })
-    .getByRole('button', { name: /^inverter/ })
+    .getByRole('button', { name: /^inverter \d/ })
     .click();
   const typed = page.getByRole('button', { name: /^Take the length/ });
   await typed.click();
@@ -37,7 +37,7 @@ test('place, route, drag, see the drop change, draft the board, and measure its 
   await expect.poll(() => figures(page, own)).toEqual(before);
 
   // Out of the shelf on to the plan of the vehicle.
-  const row = (await page.locator('.shelf tr', { hasText: /^\s*inverter/ }).boundingBox())!;
+  const row = (await page.locator('.shelf tr', { hasText: /^\s*inverter \d/ }).boundingBox())!;
   const floor = (await page.locator('[data-view="plan"] .zone').nth(1).boundingBox())!;
   await drag(page, { x: row.x + 20, y: row.y + row.height / 2 }, { x: floor.x + floor.width / 2, y: floor.y + floor.height / 2 });
   await expect(page.locator('.shelf tr.chosen .zone')).not.toHaveText(/canopy/);

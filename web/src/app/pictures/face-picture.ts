@@ -66,14 +66,21 @@ export class FacePicture {
         const bend = this.bendMm().get(g.id) ?? 0;
         const reach: Record<Exit, Four> = { down: [g.u, g.v - bend, w, bend], up: [g.u, g.v + h, w, bend], left: [g.u - bend, g.v, bend, h], right: [g.u + w, g.v, bend, h], out: [g.u, g.v, 0, 0] };
         const air = g.heatW > 0 ? g.fixing.airMm : 0;
+        const [box, short, unit] = [this.rect(g.u, g.v, w, h), g.name.replace(/ \d.*$/, ''), this.unit()];
+        // A name that is wider than its thing stands over it.
+        const fits = box.w > short.length * 5.8 * unit && box.h > 16 * unit;
+        const marked = box.w > 34 * unit && box.h > (fits ? 46 : 28) * unit;
         return {
           gear: g,
           mark: gearMark(g.role, g.name),
-          box: this.rect(g.u, g.v, w, h),
+          box,
+          marked,
+          markY: box.y + box.h / 2 - (fits ? 16 : 12) * unit,
+          nameY: !fits ? box.y - 4 * unit : marked ? box.y + box.h / 2 + 18 * unit : box.y + box.h / 2 + 4 * unit,
           bend: this.rect(...reach[exit]),
           air: this.rect(g.u - air, g.v - air, w + 2 * air, h + 2 * air),
           wrong: this.troubled().has(g.id),
-          short: g.name.replace(/ \d.*$/, ''),
+          short,
         };
       }),
   );

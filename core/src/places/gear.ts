@@ -145,7 +145,7 @@ const TURNS: readonly Turn[] = [0, 90, 180, 270];
 interface Underway {
   readonly done: Map<string, Gear>;
   readonly taken: Taken[];
-  /** Lowest row of a face that may have room for an outline; Infinity: none has, nor will later, since only more is taken. */
+  /** Of things alike: the first try that may have room, and its lowest row that may: what had none has none later, since only more is taken. */
   readonly from: Map<string, number>;
 }
 
@@ -161,18 +161,23 @@ function setDown(s: Setting, d: Underway, gear: Gear): void {
 
 function draftOne(s: Setting, t: Wanted, zone: string, d: Underway, more: Pick<Gear, 'placed' | 'when'>): Gear | null {
   const faces = tries(s, t, zone);
-  for (const airMm of [Math.max(30, t.fixing.airMm), 5])
-    for (const face of faces)
-      for (const turn of TURNS) {
-        const outline = outlineOn(face, t.body.mm, t.fixing.stands, t.fixing.exit, turn);
-        const key = `${face.id} ${outline.w} ${outline.h} ${outline.outMm} ${outline.exit} ${airMm}`;
-        const from = d.from.get(key) ?? 0;
-        if (from === Infinity) continue;
-        const near = anchor(t, face, s, d.done);
-        const spot = freeSpot(face, outline, airMm, d.taken, depthOf(face, s.zones.get(face.zone)!), near, EXIT_MM, near ? 0 : from);
-        if (!spot || !near) d.from.set(key, spot?.rowMm ?? Infinity);
-        if (spot) return make(s, t, face, { u: spot.u, v: spot.v, turn }, { ...more, crowded: false });
-      }
+  const alike = `${zone} ${t.role} ${t.wall} ${t.body.mm.join()} ${t.fixing.airMm} ${t.fixing.stands} ${t.fixing.exit}`;
+  const airs = [Math.max(30, t.fixing.airMm), 5];
+  const all = airs.length * faces.length * TURNS.length;
+  for (let i = d.from.get(alike) ?? 0; i < all; i++) {
+    const airMm = airs[Math.floor(i / (faces.length * TURNS.length))]!;
+    const face = faces[Math.floor(i / TURNS.length) % faces.length]!;
+    const turn = TURNS[i % TURNS.length]!;
+    const outline = outlineOn(face, t.body.mm, t.fixing.stands, t.fixing.exit, turn);
+    const near = anchor(t, face, s, d.done);
+    const row = `${alike} ${i}`;
+    const spot = freeSpot(face, outline, airMm, d.taken, depthOf(face, s.zones.get(face.zone)!), near, EXIT_MM, near ? 0 : (d.from.get(row) ?? 0));
+    if (!spot) continue;
+    d.from.set(alike, i);
+    if (!near) d.from.set(row, spot.rowMm);
+    return make(s, t, face, { u: spot.u, v: spot.v, turn }, { ...more, crowded: false });
+  }
+  d.from.set(alike, all);
   return faces[0] ? make(s, t, faces[0], { u: 0, v: 0, turn: 0 }, { ...more, crowded: true }) : null;
 }
 

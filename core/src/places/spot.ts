@@ -89,15 +89,16 @@ function rowsFrom(lowMm: number, highMm: number): number[] {
 }
 
 /**
- * The free place of an outline on a face that is nearest to where it should be; null when it fits nowhere. Candidates
- * are the ends of the face, what is wanted, and the flanks of whatever is in the way, row by row. Where nothing draws
+ * The free place of an outline on a face that is nearest to where it should be; null when it fits nowhere. Row by row,
+ * what is in the way is stepped over to either side of what is wanted. Where nothing draws
  * it, the lowest row with room is as good as any; `fromMm` skips the rows that are known to have none.
  */
 export function freeSpot(face: Face, o: Outline, airMm: number, taken: readonly Taken[], depthMm: number, near: Near = null, exitMm: number = EXIT_MM, fromMm = 0): Spot | null {
   const room = withExit(o, exitMm);
   const [most, high] = [face.w - room.w, face.h - room.h];
   if (most < 0 || high < 0 || o.outMm > depthMm) return null;
-  const dark = shades(face, taken, o.outMm, airMm);
+  const byStart = shades(face, taken, o.outMm, airMm).sort((a, b) => a.u0 - b.u0);
+  const byEnd = near ? [...byStart].sort((a, b) => b.u1 - a.u1) : [];
   const [wantU, wantV] = [Math.min(most, Math.max(0, (near?.u ?? 0) - o.w / 2 - room.left)), near ? Math.min(high, Math.max(0, near.v - o.h / 2 - room.down)) : 0];
   const rows = rowsFrom(fromMm, high);
   if (near) rows.sort((a, b) => Math.abs(a - wantV) - Math.abs(b - wantV));
@@ -106,22 +107,38 @@ export function freeSpot(face: Face, o: Outline, airMm: number, taken: readonly 
     const up = Math.abs(v - wantV);
     // Rows come nearest first: no later one can be nearer than what is found.
     if (up >= far || (far < Infinity && !near)) break;
-    const beside = dark.filter((d) => d.v0 < v + room.h - 0.5 && d.v1 > v + 0.5);
-    const offer = (u: number): void => {
+    const right = nextFree(byStart, wantU, v, room);
+    const left = near ? lastFree(byEnd, wantU, v, room) : -1;
+    for (const u of [right, left]) {
       const away = Math.abs(u - wantU) + up;
-      if (u < 0 || u > most || away >= far) return;
-      for (const d of beside) if (d.u0 < u + room.w - 0.5 && d.u1 > u + 0.5) return;
-      [bestU, bestV, far] = [u, v, away];
-    };
-    offer(wantU);
-    offer(0);
-    offer(most);
-    for (const d of beside) {
-      offer(d.u1);
-      offer(d.u0 - room.w);
+      if (u >= 0 && u <= most && away < far) [bestU, bestV, far] = [u, v, away];
     }
   }
   return far === Infinity ? null : { u: Math.round(bestU + room.left), v: Math.round(bestV + room.down), rowMm: bestV };
+}
+
+type Room = ReturnType<typeof withExit>;
+
+const inRow = (d: Shade, v: number, room: Room): boolean => d.v0 < v + room.h - 0.5 && d.v1 > v + 0.5;
+
+/** The first free place from u on in a row, by shades in order of their starts. */
+function nextFree(byStart: readonly Shade[], from: number, v: number, room: Room): number {
+  let u = from;
+  for (const d of byStart) {
+    if (d.u0 >= u + room.w - 0.5) break;
+    if (d.u1 > u + 0.5 && inRow(d, v, room)) u = d.u1;
+  }
+  return u;
+}
+
+/** The last free place up to u in a row, by shades in order of their ends backwards. */
+function lastFree(byEnd: readonly Shade[], from: number, v: number, room: Room): number {
+  let u = from;
+  for (const d of byEnd) {
+    if (d.u1 <= u + 0.5) break;
+    if (d.u0 < u + room.w - 0.5 && inRow(d, v, room)) u = d.u0 - room.w;
+  }
+  return u;
 }
 
 /** A free place, and the row that it was found in. */

@@ -39,11 +39,11 @@ const sixty = sixtyCircuits(largest.design);
 /** The next of many designs that differ in a word of the brief, so that nothing is known of it yet. */
 let words = 0;
 const anew = (design) => ({ ...design, brief: { ...design.brief, notes: `word ${words++}` } });
-/** The next of many with one thing moved by a centimetre, as a drag does. */
+/** The next of many with one thing moved by some millimetres, as a drag does; no place comes twice. */
 function dragged(design) {
   const g = assess(design, SHIPPED_CATALOGUE).gear.find((x) => x.role === 'charger');
   let n = 0;
-  return () => ({ ...design, places: { ...design.places, [g.id]: { zone: g.zone, on: { face: g.face, u: g.u + 10 * (n++ % 12), v: g.v, turn: g.turn }, when: 'now' } } });
+  return () => ({ ...design, places: { ...design.places, [g.id]: { zone: g.zone, on: { face: g.face, u: g.u + 3 * (n++ % 200), v: g.v, turn: g.turn }, when: 'now' } } });
 }
 const next = dragged(sixty);
 const circuit = circuitSchema.parse(JSON.parse(readFileSync(join(ROOT, 'core/vectors/network/16-large-200-nodes.json'), 'utf8')));

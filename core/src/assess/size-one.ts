@@ -1,6 +1,7 @@
 import { cableSeries, lugOhm } from '../cable/index.js';
 import type { Design } from '../design/index.js';
 import { FUSE_KINDS, fuseOhm, fuseWindow, sizeRun, trySize, type FuseType, type SizingInput, type SizingResult } from '../protection/index.js';
+import { kept } from '../quantity/index.js';
 import type { RunFigures, RunSpec, SizedRun } from '../routes/index.js';
 
 /** What earlier rounds found out about a run. */
@@ -28,6 +29,13 @@ function contactsMilliohm(spec: RunSpec, type: FuseType, fuseA: number, areaMm2:
 
 /** What sizing needs to know; only the contacts change while fuse and size settle. */
 type SettlingInput = SizingInput & { contactsMilliohm: number };
+
+/** Sizes of runs by all that they hang on: while one thing is dragged, most runs stay as they are. */
+const sized = kept(
+  3000,
+  (input: SettlingInput) => Object.values(input).join(' ') + ('powerW' in input ? ' W' : ' A'),
+  (input) => sizeRun({ ...input }),
+);
 
 function sizingInput(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice, up: Upstream): SettlingInput {
   const weakest = Math.min(...spec.weak.map((w) => w.ratingA), Infinity);
@@ -73,7 +81,7 @@ function settle(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice
   const input = sizingInput(spec, design, type, choice, up);
   for (let round = 0; round < 4; round++) {
     input.contactsMilliohm = contactsMilliohm(spec, type, fuseA, areaMm2);
-    result = spec.edit.areaMm2 ? asTyped(spec, input, spec.edit.areaMm2) : sizeRun(input);
+    result = spec.edit.areaMm2 ? asTyped(spec, input, spec.edit.areaMm2) : sized(input);
     if (!result.ok) return result;
     const chosenA = spec.edit.fuseA ?? result.fuseA;
     const settled = chosenA === fuseA && lugOhm(result.areaMm2) === lugOhm(areaMm2);

@@ -142,10 +142,12 @@ function addPanelFuses(basket: Basket, array: SolarArray | null): void {
 
 function cutsOf(run: Fitted): Cut[] {
   const { spec, figures } = run;
-  const common = { run: spec.number, name: spec.name, size: figures.size, lugs: `2 × ${lugText(run)}` };
+  const { number, name } = spec;
+  const { size } = figures;
+  const lugs = `2 × ${lugText(run)}`;
   return [
-    { ...common, lead: 'feed', colour: 'red', lengthM: spec.outM, label: `${spec.number}+` },
-    { ...common, lead: 'return', colour: 'black', lengthM: spec.backM, label: `${spec.number}−` },
+    { run: number, name, size, lugs, lead: 'feed', colour: 'red', lengthM: spec.outM, label: `${number}+` },
+    { run: number, name, size, lugs, lead: 'return', colour: 'black', lengthM: spec.backM, label: `${number}−` },
   ];
 }
 

@@ -1,0 +1,17 @@
+/**
+ * A pure function whose results are kept by the content of what it was asked, so that what stays the same from edit to
+ * edit is worked out once. Holds at most so many and then begins anew.
+ * @example kept(100, String, Math.sqrt)(9) // 3
+ */
+export function kept<I, R>(most: number, keyOf: (input: I) => string, work: (input: I) => R): (input: I) => R {
+  const known = new Map<string, R>();
+  return (input) => {
+    const key = keyOf(input);
+    const there = known.get(key);
+    if (there !== undefined) return there;
+    if (known.size >= most) known.clear();
+    const made = work(input);
+    known.set(key, made);
+    return made;
+  };
+}

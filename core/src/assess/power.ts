@@ -2,6 +2,7 @@ import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { loadsOn, tripJob } from '../outlook/index.js';
+import { keptFor } from '../quantity/index.js';
 import { arrayOf, bankOf, supplyFigures, type Bank, type SolarArray, type SupplyFigures } from '../supply/index.js';
 import { simulateJob, type TripResult } from '../trip/index.js';
 
@@ -24,18 +25,14 @@ function reckoned(design: Design, catalogue: Catalogue): Power {
   return { day, parkedDay, bank, array, trip, feeds: supplyFigures(design, catalogue, day, parkedDay.ahDay, bank, array) };
 }
 
-let last: { readonly of: string; readonly catalogue: Catalogue; readonly power: Power } | null = null;
+/** Whoever asks for a place or a run on the power side gets none, so that what is kept cannot hang on it. */
+const NOWHERE = { vehicle: null, places: {}, board: null, plugs: {}, runs: {}, accepted: {} } satisfies Partial<Design>;
+
+const keyOf = ({ brief, loads, supply, settings }: Design): string => JSON.stringify([brief, loads, supply, settings]);
+const last = keptFor(1, keyOf, (catalogue: Catalogue, design: Design) => reckoned({ ...design, ...NOWHERE }, catalogue));
 
 /**
  * The power side of a design. The last one is kept by its content: while gear is dragged or a length is typed, loads,
  * supply and trip stay the same, and are most of what a person would wait for.
  */
-export function powerOf(design: Design, catalogue: Catalogue): Power {
-  const { brief, loads, supply, settings } = design;
-  const of = JSON.stringify([brief, loads, supply, settings]);
-  if (last?.of !== of || last.catalogue !== catalogue) last = { of, catalogue, power: reckoned({ ...design, ...NOWHERE }, catalogue) };
-  return last.power;
-}
-
-/** Whoever asks for a place or a run on the power side gets none, so that what is kept cannot hang on it. */
-const NOWHERE = { vehicle: null, places: {}, board: null, plugs: {}, runs: {}, accepted: {} } satisfies Partial<Design>;
+export const powerOf = (design: Design, catalogue: Catalogue): Power => last(catalogue, design);

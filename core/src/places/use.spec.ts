@@ -1,7 +1,7 @@
 import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import type { Design } from '../design/index.js';
+import { VEHICLE_KINDS, type Design } from '../design/index.js';
 import { vehicleOf } from '../vehicle/index.js';
 import { hardToUse, USE_MM } from './index.js';
 
@@ -18,6 +18,14 @@ describe('what is used by hand and eye', () => {
       const { gear } = assess(design, SHIPPED_CATALOGUE);
       expect(gear.filter((g) => g.role === 'control').length).toBeGreaterThan(0);
       expect(hardToUse(design, vehicleOf(design), gear)).toEqual([]);
+    });
+  for (const kind of VEHICLE_KINDS)
+    it(`is drafted so in every vehicle: ${kind}`, () => {
+      const d = demo('vet');
+      Object.assign(d, { vehicle: null, board: null, places: {}, runs: {} });
+      d.brief.vehicleKind = kind;
+      const { gear } = assess(d, SHIPPED_CATALOGUE);
+      expect(hardToUse(d, vehicleOf(d), gear).filter((h) => !h.gear.startsWith('load:'))).toEqual([]);
     });
   it('is told of when it is high, low, on a floor, on a ceiling, or beside what moves', () => {
     expect(why(put(demo('cinema'), 'display', 'body', 'body-front', 100, 1000), 'display')).toBe('too high');

@@ -15,3 +15,13 @@ export function kept<I, R>(most: number, keyOf: (input: I) => string, work: (inp
     return made;
   };
 }
+
+/** The same for what also hangs on one object, which must not change: results go when it goes. */
+export function keptFor<O extends object, I, R>(most: number, keyOf: (input: I) => string, work: (owner: O, input: I) => R): (owner: O, input: I) => R {
+  const known = new WeakMap<O, (input: I) => R>();
+  return (owner, input) => {
+    let of = known.get(owner);
+    if (!of) known.set(owner, (of = kept(most, keyOf, (x: I) => work(owner, x))));
+    return of(input);
+  };
+}

@@ -1,5 +1,5 @@
 import type { Point, Vehicle, Way } from '../design/index.js';
-import { kept } from '../quantity/index.js';
+import { keptFor } from '../quantity/index.js';
 import { squareMm } from '../vehicle/index.js';
 import { wayGraph, type Link, type WayGraph } from './graph.js';
 import { cheapest, type Cheapest, type Seeds } from './shortest.js';
@@ -74,17 +74,14 @@ interface Asked {
 
 const keyOf = ({ from, to, wishes }: Asked): string =>
   `${from.zone} ${from.at.x} ${from.at.y} ${from.at.z} ${to.zone} ${to.at.x} ${to.at.y} ${to.at.z} ${(wishes.via ?? []).join()} ${(wishes.avoid ?? []).join()}`;
-const knownOf = new WeakMap<WayGraph, (asked: Asked) => Routed>();
+const routed = keptFor(2000, keyOf, route);
 
 /** The cheapest way between two ends that keeps to the wishes; within a zone cable may go straight along the wall. */
 export function routeBetween(vehicle: Vehicle, from: Stand, to: Stand, wishes: Wishes = {}): Routed {
-  const graph = wayGraph(vehicle);
-  let known = knownOf.get(graph);
-  if (!known) knownOf.set(graph, (known = kept(2000, keyOf, (asked: Asked) => routed(graph, asked))));
-  return known({ from, to, wishes });
+  return routed(wayGraph(vehicle), { from, to, wishes });
 }
 
-function routed(graph: WayGraph, { from, to, wishes }: Asked): Routed {
+function route(graph: WayGraph, { from, to, wishes }: Asked): Routed {
   const shut = new Set(wishes.avoid ?? []);
   const via = (wishes.via ?? []).filter((w) => graph.waypoints.has(w));
   const [start, end] = [seedsOf(graph, from), seedsOf(graph, to)];

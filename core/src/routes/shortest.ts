@@ -27,8 +27,9 @@ function trace(marks: ReadonlyMap<string, Mark>, last: string, cost: number): Ch
 }
 
 /**
- * The cheapest way from any of the first waypoints to any of the last that takes no shut waypoint or way, by Dijkstra's algorithm (1959); null where none
- * leads there. Graphs of a vehicle have some dozens of waypoints, so the nearest is found by looking at all.
+ * The cheapest way from any of the first waypoints to any of the last that takes no shut waypoint or way, by Dijkstra's
+ * algorithm (1959); null where none leads there. Graphs of a vehicle have some dozens of waypoints, so the nearest is
+ * found by looking at all.
  */
 export function cheapest(graph: WayGraph, first: Seeds, last: Seeds, shut: ReadonlySet<string> = new Set()): Cheapest | null {
   const marks = new Map<string, Mark>();

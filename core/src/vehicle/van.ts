@@ -107,7 +107,7 @@ export const VAN: Vehicle = {
     panel: 'roof-floor',
     controller: 'load-front',
     mains: 'load-right',
-    control: 'load-left',
+    control: 'load-right',
     load: 'load-left',
   },
 };

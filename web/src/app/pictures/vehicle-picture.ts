@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal } from '@angular/core';
 import { type Face, figure, type Gear, type SizedRun, tooNearExhaust, type Vehicle } from '@meridex/core';
 import { gearMark } from './gear-marks';
-import { type Flat, flat, type FlatBox, flatBox, inDepth, landingFace, lanesOf, moveOnFace, pointOnFace, routePath, type View, zoneAt } from './vehicle-view';
+import { covered, type Flat, flat, flatBox, inDepth, landingFace, lanesOf, moveOnFace, pointOnFace, routePath, type View, zoneAt } from './vehicle-view';
 
 export interface GearMove {
   readonly id: string;
@@ -31,18 +31,6 @@ const BETWEEN = 260;
 /** Room between cables that share a way, mm. */
 const LANE_MM = 30;
 const ARROWS: Readonly<Record<string, Flat>> = { ArrowLeft: { x: -1, y: 0 }, ArrowRight: { x: 1, y: 0 }, ArrowUp: { x: 0, y: -1 }, ArrowDown: { x: 0, y: 1 } };
-
-/** How much of a label would lie over gear and lines: area over gear, and its height for each line that passes. */
-function hidden(label: FlatBox, boxes: readonly FlatBox[], lines: readonly (readonly Flat[])[]): number {
-  const over = boxes.reduce(
-    (s, b) => s + Math.max(0, Math.min(label.x + label.w, b.x + b.w) - Math.max(label.x, b.x)) * Math.max(0, Math.min(label.y + label.h, b.y + b.h) - Math.max(label.y, b.y)),
-    0,
-  );
-  const inside = (p: Flat): boolean => p.x > label.x && p.x < label.x + label.w && p.y > label.y - label.h && p.y < label.y + 2 * label.h;
-  const between = (p: Flat, q: Flat): Flat[] => [0, 0.25, 0.5, 0.75, 1].map((t) => ({ x: p.x + t * (q.x - p.x), y: p.y + t * (q.y - p.y) }));
-  const passing = lines.filter((l) => l.some((p, i) => i > 0 && between(l[i - 1]!, p).some(inside))).length;
-  return over + passing * label.h * label.h;
-}
 
 /** Side view and plan of the vehicle in millimetres, one above the other, with zones, gear to scale and the runs' ways. */
 @Component({
@@ -100,7 +88,7 @@ export class VehiclePicture {
       const b = flatBox(v, 'side', z.box);
       const [w, h] = [36 * text.length * letter, 76 * letter];
       const y = z.nameInside ? b.y + 84 * letter : b.y - 16 * letter;
-      const ends = [b.x + 12 * letter, b.x + b.w - 12 * letter - w].map((x) => ({ x, under: hidden({ x, y: y - h, w, h }, boxes, lines) }));
+      const ends = [b.x + 12 * letter, b.x + b.w - 12 * letter - w].map((x) => ({ x, under: covered({ x, y: y - h, w, h }, boxes, lines) }));
       const [left, right] = ends as [(typeof ends)[0], (typeof ends)[0]];
       return { id: z.id, text, x: z.nameInside && right.under < left.under ? right.x : left.x, y, size: h };
     });

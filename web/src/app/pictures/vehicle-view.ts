@@ -78,3 +78,15 @@ export function routePath(v: Vehicle, view: View, route: Route, asideMm: number)
 export function inDepth(gear: readonly Gear[], view: View): Gear[] {
   return [...gear].sort((a, b) => (view === 'side' ? b.box.y + b.box.w - a.box.y - a.box.w : a.box.z + a.box.h - b.box.z - b.box.h));
 }
+
+/** How much of a label would lie over gear and lines: area over gear, and its height for each line that passes. */
+export function covered(label: FlatBox, boxes: readonly FlatBox[], lines: readonly (readonly Flat[])[]): number {
+  const over = boxes.reduce(
+    (s, b) => s + Math.max(0, Math.min(label.x + label.w, b.x + b.w) - Math.max(label.x, b.x)) * Math.max(0, Math.min(label.y + label.h, b.y + b.h) - Math.max(label.y, b.y)),
+    0,
+  );
+  const inside = (p: Flat): boolean => p.x > label.x && p.x < label.x + label.w && p.y > label.y - label.h && p.y < label.y + 2 * label.h;
+  const between = (p: Flat, q: Flat): Flat[] => [0, 0.25, 0.5, 0.75, 1].map((t) => ({ x: p.x + t * (q.x - p.x), y: p.y + t * (q.y - p.y) }));
+  const passing = lines.filter((l) => l.some((p, i) => i > 0 && between(l[i - 1]!, p).some(inside))).length;
+  return over + passing * label.h * label.h;
+}

@@ -55,7 +55,6 @@ export class VehicleDataSheet {
   protected readonly troubles = computed(() => vehicleTroubles(this.vehicle()).map(troubleInWords));
   /** Ways with the kinds of their hazards, and the distance of an exhaust: only of that does it decide. */
   protected readonly ways = computed(() => this.vehicle().ways.map((way) => ({ way, kinds: way.hazards.map((h) => h.kind), exhaust: way.hazards.find((h) => h.kind === 'exhaust') ?? null })));
-  protected readonly names = computed(() => new Map(this.vehicle().waypoints.map((w) => [w.id, w.name])));
 
   constructor() {
     void this.own.load();

@@ -25,7 +25,6 @@ export class RunWay {
   protected readonly near = tooNearExhaust;
   protected readonly vehicle = computed(() => vehicleOf(this.designs.design()!));
   protected readonly legs = computed(() => legsOf(this.vehicle(), this.run().spec));
-  protected readonly names = computed(() => new Map(this.vehicle().waypoints.map((w) => [w.id, w.name])));
   protected readonly wishes = computed(() => ({ via: this.run().spec.edit.via ?? [], avoid: this.run().spec.edit.avoid ?? [] }));
   protected readonly lengthWords = computed(() => {
     const { route, provision } = this.run().spec;

@@ -55,16 +55,18 @@ export interface Sourcing {
 function sources(design: Design, bank: Bank, s: Sourcing): Source[] {
   const state = BATTERY_STATE[s.extreme];
   const many = bank.strings > 1;
-  const house = s.strings.map((k): Source => {
-    const node = many ? `house.${k}` : 'house';
-    return { id: `battery${k}`, plus: `${node}+`, minus: `${node}-`, ...stringSource(bank, state, k) };
+  // What takes no part stays in its place without conducting: every circuit of a design has one shape, solved in one order.
+  const house = bank.stringParts.map((_, i): Source => {
+    const node = many ? `house.${i + 1}` : 'house';
+    const { volt, ohm } = stringSource(bank, state, i + 1);
+    return { id: `battery${i + 1}`, plus: `${node}+`, minus: `${node}-`, volt, ohm: s.strings.includes(i + 1) ? ohm : Infinity };
   });
   if (!s.startingBattery) return house;
   const inSeries = design.brief.vehicleV / 12;
   const one = batterySource('flooded', design.supply.startingAh, state);
   const starting: Source = { id: 'starting', plus: 'starting+', minus: 'starting-', volt: one.volt * inSeries, ohm: one.ohm * inSeries };
-  const alternator: Source[] = s.alternatorV === null ? [] : [{ id: 'alternator', plus: 'starting+', minus: 'starting-', volt: s.alternatorV, ohm: ALTERNATOR_OHM }];
-  return [...house, starting, ...alternator];
+  const alternator: Source = { id: 'alternator', plus: 'starting+', minus: 'starting-', volt: s.alternatorV ?? 0, ohm: s.alternatorV === null ? Infinity : ALTERNATOR_OHM };
+  return [...house, starting, alternator];
 }
 
 /** The fitted runs as a circuit: batteries behind their leads, the isolator as asked, no loads. */

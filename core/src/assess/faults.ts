@@ -1,5 +1,5 @@
 import type { Design } from '../design/index.js';
-import { fromBranch, insideFrom, insideTo, shortCurrents, toBranch, type Short } from '../network/index.js';
+import { fromBranch, insideFrom, insideTo, shortCurrents, toBranch, type Shapes, type Short } from '../network/index.js';
 import { breakingCapacityA, judgeFault } from '../protection/index.js';
 import type { FuseEnd, RunFuse } from '../routes/index.js';
 import type { Bank } from '../supply/index.js';
@@ -24,12 +24,12 @@ function shortAt({ run, end }: Judged, far: boolean): Short {
   };
 }
 
-function smallest(runs: readonly Fitted[], design: Design, bank: Bank, fuses: readonly Judged[], starting: boolean): number[] {
+function smallest(runs: readonly Fitted[], design: Design, bank: Bank, fuses: readonly Judged[], starting: boolean, shapes: Shapes): number[] {
   const least = fuses.map(() => Infinity);
   const shorts = fuses.map((f) => shortAt(f, true));
   for (let k = 1; k <= bank.strings; k++) {
     const alone: Sourcing = { extreme: 'smallest', strings: [k], startingBattery: starting, alternatorV: null, isolatorClosed: false };
-    shortCurrents(designCircuit(runs, design, bank, alone), shorts).forEach((a, i) => {
+    shortCurrents(designCircuit(runs, design, bank, alone), shorts, shapes).forEach((a, i) => {
       const own = /^house(\d+)-bus$/.exec(fuses[i]!.run.spec.id);
       if (!own || Number(own[1]) === k) least[i] = Math.min(least[i]!, a);
     });
@@ -39,9 +39,10 @@ function smallest(runs: readonly Fitted[], design: Design, bank: Bank, fuses: re
 
 /**
  * Every fuse of every fitted run with its prospective currents and what a short does: the largest with all sources at
- * their stiffest and cold cable, the smallest at the far end with the weakest source alone and hot cable.
+ * their stiffest and cold cable, the smallest at the far end with the weakest source alone and hot cable. `shapes` keeps
+ * the equations from one round to the next.
  */
-export function judgeRuns(runs: readonly Fitted[], design: Design, bank: Bank): ReadonlyMap<string, readonly RunFuse[]> {
+export function judgeRuns(runs: readonly Fitted[], design: Design, bank: Bank, shapes: Shapes): ReadonlyMap<string, readonly RunFuse[]> {
   const fuses = runs.flatMap((run) => run.spec.ends.map((end): Judged => ({ run, end })));
   const inCircuit = fuses.filter((f) => f.run.spec.id !== 'panel-regulator');
   const starting = runs.some((r) => r.spec.from.gear === 'starting');
@@ -55,8 +56,9 @@ export function judgeRuns(runs: readonly Fitted[], design: Design, bank: Bank): 
   const most = shortCurrents(
     designCircuit(runs, design, bank, all),
     inCircuit.map((f) => shortAt(f, false)),
+    shapes,
   );
-  const least = smallest(runs, design, bank, inCircuit, starting);
+  const least = smallest(runs, design, bank, inCircuit, starting, shapes);
   const out = new Map<string, RunFuse[]>(runs.map((r) => [r.spec.id, []]));
   for (const f of fuses) {
     const i = inCircuit.indexOf(f);

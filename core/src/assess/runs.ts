@@ -1,5 +1,6 @@
 import { cableSeries } from '../cable/index.js';
 import type { Design } from '../design/index.js';
+import type { Shapes } from '../network/index.js';
 import type { RunSpec, SizedRun } from '../routes/index.js';
 import type { Bank } from '../supply/index.js';
 import type { Fitted } from './fault-circuit.js';
@@ -65,11 +66,12 @@ function learn(run: Fitted, design: Design, choice: RunChoice): boolean {
 export function sizeRuns(specs: readonly RunSpec[], design: Design, bank: Bank | null): SizedRun[] {
   const choices = new Map(specs.map((s): [string, RunChoice] => [s.id, { kindIndex: 0, lastKind: s.fuseKinds.length - 1, faultAreaMm2: 0 }]));
   const memory: Memory = new Map();
+  const shapes: Shapes = { system: null };
   for (let round = 1; ; round++) {
     const sized = keepSized(specs, design, choices, memory);
     const fitted = sized.filter((r): r is Fitted => r.ok);
     if (!bank || !fitted.some((r) => /^house\d*-bus$/.test(r.spec.id))) return sized;
-    const judged = judgeRuns(reachable(fitted), design, bank);
+    const judged = judgeRuns(reachable(fitted), design, bank, shapes);
     const withFuses = sized.map((r) => (r.ok ? { ...r, figures: { ...r.figures, fuses: judged.get(r.spec.id) ?? [] } } : r));
     if (round === MOST_ROUNDS) return withFuses;
     const changed = withFuses.filter((r) => r.ok && learn(r, design, choices.get(r.spec.id)!)).length;

@@ -1,3 +1,4 @@
+import { kept } from '../quantity/index.js';
 import { AUTO_MM_AREAS, GAUGES, METRIC_AREAS_MM2, gaugeAreaMm2, gaugeNumber } from './sizes.js';
 
 export type CableName =
@@ -59,10 +60,10 @@ export function readCableName(typed: string): CableName {
 }
 
 /** The nearest stocked gauge to an area, for people who buy by gauge. @example nearestGauge(35) // '2' */
-export function nearestGauge(areaMm2: number): string {
+export const nearestGauge: (areaMm2: number) => string = kept(200, String, (areaMm2: number) => {
   const distance = (name: string): number => Math.abs(Math.log(gaugeAreaMm2(name)! / areaMm2));
   return GAUGES.reduce((best, name) => (distance(name) < distance(best) ? name : best), GAUGES[0] as string);
-}
+});
 
 /** An area in the words of both counters. @example areaInWords(35) // '35 mm² (about 2 B&S)' */
 export function areaInWords(areaMm2: number): string {

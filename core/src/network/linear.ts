@@ -2,6 +2,14 @@ import type { Circuit } from './circuit.js';
 import { NodalSystem } from './system.js';
 
 /**
+ * Where the equations of the last circuit are kept, for one of the same shape with other ohms and volts: then the order
+ * of elimination is known. Good for one circuit at a time.
+ */
+export interface Shapes {
+  system: NodalSystem | null;
+}
+
+/**
  * A circuit without its loads, factored once: its open volts, and how every node moves when a current is drawn between
  * two of them. Null when a node floats.
  */
@@ -18,8 +26,12 @@ export class LinearCircuit {
     for (let n = 0; n < this.open.length; n++) this.open[n] = -this.open[n]!;
   }
 
-  static of(circuit: Circuit): LinearCircuit | null {
-    const system = new NodalSystem({ ...circuit, loads: [] });
+  static of(circuit: Circuit, shapes?: Shapes): LinearCircuit | null {
+    const bare = { ...circuit, loads: [] };
+    const known = shapes?.system;
+    const system = known?.sameShape(bare) ? known : new NodalSystem(bare);
+    if (system === known) system.refill(bare);
+    if (shapes) shapes.system = system;
     return system.slopes(new Float64Array(system.size), false) ? new LinearCircuit(system) : null;
   }
 

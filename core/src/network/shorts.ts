@@ -1,5 +1,5 @@
 import type { Circuit } from './circuit.js';
-import { LinearCircuit } from './linear.js';
+import { LinearCircuit, type Shapes } from './linear.js';
 
 export interface Short {
   /** Nodes that are joined by the fault. */
@@ -14,16 +14,15 @@ export interface Short {
  * The network without its loads is factored once; each short is one more right-hand side (Thevenin at its nodes).
  * A circuit in which a node floats gives 0 for every short.
  */
-export function shortCurrents(circuit: Circuit, shorts: readonly Short[]): number[] {
-  const linear = LinearCircuit.of(circuit);
+export function shortCurrents(circuit: Circuit, shorts: readonly Short[], shapes?: Shapes): number[] {
+  const linear = LinearCircuit.of(circuit, shapes);
   if (!linear) return shorts.map(() => 0);
   const at = new Map(circuit.resistors.map((r, i) => [r.id, i]));
   const reach = new Float64Array(linear.open.length);
-  const shorted = new Float64Array(linear.open.length);
   return shorts.map(({ plus, minus, branch }) => {
     linear.draw(plus, minus, reach);
     const faultA = linear.across(linear.open, plus, minus) / linear.across(reach, plus, minus);
-    for (let n = 0; n < shorted.length; n++) shorted[n] = linear.open[n]! - faultA * reach[n]!;
-    return Math.abs(linear.system.elementAmp(shorted, at.get(branch)!));
+    const { a, b, ohm } = circuit.resistors[at.get(branch)!]!;
+    return Math.abs(linear.across(linear.open, a, b) - faultA * linear.across(reach, a, b)) / ohm;
   });
 }

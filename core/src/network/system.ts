@@ -22,7 +22,7 @@ export class NodalSystem {
   private readonly powerIds: string[] = [];
   private readonly injected: Float64Array;
 
-  constructor(readonly circuit: Circuit) {
+  constructor(public circuit: Circuit) {
     for (const n of circuit.nodes) if (n !== circuit.ground && !this.index.has(n)) this.index.set(n, this.index.size);
     this.size = this.index.size;
     const { resistors, sources, loads } = circuit;
@@ -52,6 +52,25 @@ export class NodalSystem {
       this.slots[3 * i] = this.matrix.slot(a, a);
       this.slots[3 * i + 1] = this.matrix.slot(b, b);
       this.slots[3 * i + 2] = a === b ? -1 : this.matrix.slot(a, b);
+    }
+  }
+
+  /** The same nodes joined by as many elements in the same order; only ohms and volts may differ. */
+  sameShape(other: Circuit): boolean {
+    const alike = (p: readonly { a: string; b: string }[], q: readonly { a: string; b: string }[]): boolean => p.length === q.length && p.every((e, i) => e.a === q[i]!.a && e.b === q[i]!.b);
+    const ends = (s: Circuit['sources']): { a: string; b: string }[] => s.map(({ plus, minus }) => ({ a: plus, b: minus }));
+    const { circuit } = this;
+    return !other.loads.length && !circuit.loads.length && circuit.ground === other.ground && alike(circuit.resistors, other.resistors) && alike(ends(circuit.sources), ends(other.sources));
+  }
+
+  /** Takes on the ohms and volts of a circuit of the same shape. */
+  refill(circuit: Circuit): void {
+    this.circuit = circuit;
+    const { resistors, sources } = circuit;
+    for (let i = 0; i < resistors.length; i++) this.siemens[i] = 1 / resistors[i]!.ohm;
+    for (let i = 0; i < sources.length; i++) {
+      this.siemens[resistors.length + i] = 1 / sources[i]!.ohm;
+      this.volt[resistors.length + i] = sources[i]!.volt;
     }
   }
 

@@ -1,3 +1,4 @@
+import { kept } from '../quantity/index.js';
 import type { Circuit, CircuitLoad, Source } from './circuit.js';
 
 /** A run as the network sees it: feed and return between two pieces of gear, with what sits at its ends. */
@@ -30,20 +31,26 @@ export interface Wiring {
 }
 
 /** Node of a wire's feed just inside the fuse at its near and far end. */
-export const insideFrom = (id: string): string => `${id}.a`;
-export const insideTo = (id: string): string => `${id}.b`;
+export const insideFrom = (id: string): string => namesOf(id).a;
+export const insideTo = (id: string): string => namesOf(id).b;
 /** Branches of a wire's ends, whose current a fuse there sees. */
-export const fromBranch = (id: string): string => `${id}.from`;
-export const toBranch = (id: string): string => `${id}.to`;
+export const fromBranch = (id: string): string => namesOf(id).from;
+export const toBranch = (id: string): string => namesOf(id).to;
+
+/** Names are made once: a circuit is written many times while someone drags. */
+const namesOf = kept(1000, String, (id: string) => ({ a: `${id}.a`, b: `${id}.b`, from: `${id}.from`, to: `${id}.to`, feed: `${id}.feed`, back: `${id}.back` }));
 
 /** The circuit of a wiring: each wire is end, feed, end and return. Sources' own ohms are inside the source. */
 export function wiringCircuit(w: Wiring): Circuit {
-  const resistors = w.wires.flatMap((r) => [
-    { id: fromBranch(r.id), a: r.from.plus, b: insideFrom(r.id), ohm: r.fromEndOhm },
-    { id: `${r.id}.feed`, a: insideFrom(r.id), b: insideTo(r.id), ohm: r.feedOhm },
-    { id: toBranch(r.id), a: insideTo(r.id), b: r.to.plus, ohm: r.toEndOhm },
-    { id: `${r.id}.back`, a: r.to.minus, b: r.from.minus, ohm: r.backOhm },
-  ]);
+  const resistors = w.wires.flatMap((r) => {
+    const n = namesOf(r.id);
+    return [
+      { id: n.from, a: r.from.plus, b: n.a, ohm: r.fromEndOhm },
+      { id: n.feed, a: n.a, b: n.b, ohm: r.feedOhm },
+      { id: n.to, a: n.b, b: r.to.plus, ohm: r.toEndOhm },
+      { id: n.back, a: r.to.minus, b: r.from.minus, ohm: r.backOhm },
+    ];
+  });
   const nodes = new Set<string>([w.ground]);
   for (const r of resistors) nodes.add(r.a).add(r.b);
   for (const s of w.sources) nodes.add(s.plus).add(s.minus);

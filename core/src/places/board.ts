@@ -1,7 +1,7 @@
 import type { Board, Face, Placement } from '../design/index.js';
 import { faceBox, facePoint } from '../vehicle/index.js';
 import { BOARD_FACE, takes, type Gear } from './gear.js';
-import { freeSpot, outlineOn, type Taken } from './spot.js';
+import { freeSpot, outlineOn, Shades, type Taken } from './spot.js';
 
 /** Margins of the board: to its edge, between neighbours, and for the loom along the entry side, mm. */
 export const BOARD_MM = { edge: 25, between: 30, loom: 90 } as const;
@@ -87,6 +87,7 @@ export function arrangeBoard(face: Face, entry: Board['entry'], gear: readonly G
   const placements: Record<string, NonNullable<Placement['on']>> = {};
   const left: string[] = [];
   const taken: Taken[] = [];
+  const shades = new Shades(taken);
   const turn = entry === 'top' ? 180 : 0;
   const { edge, loom } = BOARD_MM;
   const room: Face = { ...face, at: facePoint(face, edge, edge, 0), w: face.w - 2 * edge, h: face.h - 2 * edge };
@@ -94,7 +95,7 @@ export function arrangeBoard(face: Face, entry: Board['entry'], gear: readonly G
     const outline = outlineOn(face, g.mm, g.fixing.stands, g.fixing.exit, turn);
     const exitMm = Math.max(loom, bend.get(g.id) ?? 0);
     const near = entry === 'top' ? { u: 0, v: room.h } : null;
-    const spot = freeSpot(room, outline, Math.max(BOARD_MM.between, g.fixing.airMm), taken, Infinity, near, exitMm);
+    const spot = freeSpot(room, outline, Math.max(BOARD_MM.between, g.fixing.airMm), shades, Infinity, near, exitMm);
     if (!spot) {
       left.push(g.id);
       continue;

@@ -3,7 +3,7 @@ import type { Board, Box, Design, Face, GearRole, Placement, Point, Vehicle, Zon
 import { boxMiddle, faceBox, facePoint, vehicleOf } from '../vehicle/index.js';
 import type { Fixing } from './bodies.js';
 import { corridor } from './corridor.js';
-import { EXIT_MM, freeSpot, keptClear, outlineOn, type Near, type Outline, type Taken, type Turn } from './spot.js';
+import { EXIT_MM, freeSpot, keptClear, outlineOn, Shades, type Near, type Outline, type Taken, type Turn } from './spot.js';
 import { wantedGear, type Wanted } from './wanted.js';
 
 /** A thing that is fitted, with where it goes. */
@@ -145,6 +145,7 @@ const TURNS: readonly Turn[] = [0, 90, 180, 270];
 interface Underway {
   readonly done: Map<string, Gear>;
   readonly taken: Taken[];
+  readonly shades: Shades;
   /** Of things alike: the first try that may have room, and its lowest row that may: what had none has none later, since only more is taken. */
   readonly from: Map<string, number>;
 }
@@ -171,7 +172,7 @@ function draftOne(s: Setting, t: Wanted, zone: string, d: Underway, more: Pick<G
     const outline = outlineOn(face, t.body.mm, t.fixing.stands, t.fixing.exit, turn);
     const near = anchor(t, face, s, d.done);
     const row = `${alike} ${i}`;
-    const spot = freeSpot(face, outline, airMm, d.taken, depthOf(face, s.zones.get(face.zone)!), near, EXIT_MM, near ? 0 : (d.from.get(row) ?? 0));
+    const spot = freeSpot(face, outline, airMm, d.shades, depthOf(face, s.zones.get(face.zone)!), near, EXIT_MM, near ? 0 : (d.from.get(row) ?? 0));
     if (!spot) continue;
     d.from.set(alike, i);
     if (!near) d.from.set(row, spot.rowMm);
@@ -190,7 +191,8 @@ export function draftGear(design: Design, catalogue: Catalogue): Gear[] {
   const s: Setting = { vehicle, faces: facesOf(design), zones: new Map(vehicle.zones.map((z) => [z.id, z])) };
   const faces = new Map(s.faces.map((f) => [f.id, f]));
   const things = wantedGear(design, catalogue);
-  const d: Underway = { done: new Map(), taken: keptClear(vehicle).map((k) => ({ box: k.box, gapMm: 10 })), from: new Map() };
+  const taken: Taken[] = keptClear(vehicle).map((k) => ({ box: k.box, gapMm: 10 }));
+  const d: Underway = { done: new Map(), taken, shades: new Shades(taken), from: new Map() };
   const board = boardFace(vehicle, design.board);
   if (board) d.taken.push({ box: faceBox(board, { u: 0, v: 0, w: board.w, h: board.h, outMm: BOARD_ROOM_MM }), gapMm: 10 });
   for (const t of things) {
@@ -222,7 +224,7 @@ export function spotOn(design: Design, gear: readonly Gear[], g: Gear, face: Fac
         faces.find((f) => f.id === o.face)!,
       ),
     );
-  const taken = [...keptClear(vehicle).map((k) => ({ box: k.box, gapMm: 10 })), ...others];
+  const taken = new Shades([...keptClear(vehicle).map((k) => ({ box: k.box, gapMm: 10 })), ...others]);
   const bus = gear.find((o) => o.id === (g.role === 'bus' ? 'house' : 'bus'))?.terminal;
   const near = bus ? { u: face.normal[1] === 'x' ? bus.y - face.at.y : bus.x - face.at.x, v: face.normal[1] === 'z' ? bus.y - face.at.y : bus.z - face.at.z } : null;
   for (const turn of TURNS) {

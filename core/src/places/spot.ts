@@ -50,13 +50,41 @@ interface Shade {
   readonly v1: number;
 }
 
-/** What is taken of a face, as far as something that sticks out so far would meet it. */
-function shades(face: Face, taken: readonly Taken[], outMm: number, airMm: number): Shade[] {
+/**
+ * What is taken of each face for things that stick out alike, by where it starts. Only what was set down since the last
+ * look is added: one draft asks the same faces again and again, and nothing is ever taken away.
+ */
+export class Shades {
+  private readonly known = new Map<string, { readonly byStart: Shade[]; seen: number }>();
+
+  constructor(private readonly taken: readonly Taken[]) {}
+
+  /** Shades of a face for something that sticks out so far and wants so much air. */
+  of(face: Face, outMm: number, airMm: number): readonly Shade[] {
+    const key = `${face.id} ${outMm} ${airMm}`;
+    let there = this.known.get(key);
+    if (!there) this.known.set(key, (there = { byStart: [], seen: 0 }));
+    const { taken } = this;
+    if (there.seen < taken.length) {
+      const more = shades(face, taken, there.seen, outMm, airMm);
+      there.seen = taken.length;
+      if (more.length) {
+        there.byStart.push(...more);
+        there.byStart.sort((a, b) => a.u0 - b.u0);
+      }
+    }
+    return there.byStart;
+  }
+}
+
+/** What is taken of a face from one entry on, as far as something that sticks out so far would meet it. */
+function shades(face: Face, taken: readonly Taken[], from: number, outMm: number, airMm: number): Shade[] {
   const alongX = face.normal[1] !== 'x';
   const upZ = face.normal[1] !== 'z';
   const f = faceBox(face, { u: 0, v: 0, w: face.w, h: face.h, outMm });
   const dark: Shade[] = [];
-  for (const { box: t, gapMm } of taken) {
+  for (let i = from; i < taken.length; i++) {
+    const { box: t, gapMm } = taken[i]!;
     const gap = Math.min(gapMm, airMm) === 0 ? gapMm : Math.max(gapMm, airMm);
     // Asked of everything for every face: written out, since a box grown each time is most of a draft's time.
     const apart =
@@ -93,11 +121,11 @@ function rowsFrom(lowMm: number, highMm: number): number[] {
  * what is in the way is stepped over to either side of what is wanted. Where nothing draws
  * it, the lowest row with room is as good as any; `fromMm` skips the rows that are known to have none.
  */
-export function freeSpot(face: Face, o: Outline, airMm: number, taken: readonly Taken[], depthMm: number, near: Near = null, exitMm: number = EXIT_MM, fromMm = 0): Spot | null {
+export function freeSpot(face: Face, o: Outline, airMm: number, taken: Shades, depthMm: number, near: Near = null, exitMm: number = EXIT_MM, fromMm = 0): Spot | null {
   const room = withExit(o, exitMm);
   const [most, high] = [face.w - room.w, face.h - room.h];
   if (most < 0 || high < 0 || o.outMm > depthMm) return null;
-  const byStart = shades(face, taken, o.outMm, airMm).sort((a, b) => a.u0 - b.u0);
+  const byStart = taken.of(face, o.outMm, airMm);
   const byEnd = near ? [...byStart].sort((a, b) => b.u1 - a.u1) : [];
   const [wantU, wantV] = [Math.min(most, Math.max(0, (near?.u ?? 0) - o.w / 2 - room.left)), near ? Math.min(high, Math.max(0, near.v - o.h / 2 - room.down)) : 0];
   const rows = rowsFrom(fromMm, high);

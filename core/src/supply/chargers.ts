@@ -69,13 +69,21 @@ export interface Sharing {
   readonly togetherA: number;
 }
 
+/** A charger with the resistance of its own leads, ohm. */
+interface Led extends Charger {
+  readonly leadOhm: number;
+}
+
+/** What a charger gives into a bank at these volts, A. */
+const givesA = (c: Led, bankV: number): number => Math.max(0, Math.min(c.outputA, (c.setV - bankV) / c.leadOhm));
+
 /** Bank volts at which the chargers' currents and what the bank takes agree, by halving. */
-function meetingV(bank: Bank, soc: number, chargers: readonly Charger[], leadOhm: (c: Charger) => number): number {
+function meetingV(bank: Bank, soc: number, chargers: readonly Led[]): number {
   const f = CHEMISTRY[bank.part.chemistry];
   const voc = restV(bank.part.chemistry, soc) * bank.inSeries;
   const ohm = (((f.milliohmAt100Ah / 1000) * 100) / bank.capacityAh) * f.chargeResistance * bank.inSeries;
   const takesAt = (v: number): number => Math.min(bank.maxChargeA, (bank.capacityAh * (1 - soc)) / f.taperH, (v - voc) / ohm);
-  const givenAt = (v: number): number => chargers.reduce((s, c) => s + Math.max(0, Math.min(c.outputA, (c.setV - v) / leadOhm(c))), 0);
+  const givenAt = (v: number): number => chargers.reduce((s, c) => s + givesA(c, v), 0);
   let [low, high] = [voc, Math.max(voc, ...chargers.map((c) => c.setV))];
   for (let n = 0; n < 60; n++) {
     const v = (low + high) / 2;
@@ -90,6 +98,7 @@ function meetingV(bank: Bank, soc: number, chargers: readonly Charger[], leadOhm
  * takes what it can. Together they give less than their sum as soon as the bank, not they, sets the limit.
  */
 export function sharing(bank: Bank, soc: number, chargers: readonly Charger[], leadOhm: (c: Charger) => number = () => LEAD_OHM): readonly Sharing[] {
-  const at = (list: readonly Charger[], c: Charger): number => Math.max(0, Math.min(c.outputA, (c.setV - meetingV(bank, soc, list, leadOhm)) / leadOhm(c)));
-  return chargers.map((c) => ({ name: c.name, aloneA: at([c], c), togetherA: at(chargers, c) }));
+  const led = chargers.map((c): Led => ({ ...c, leadOhm: leadOhm(c) }));
+  const togetherV = meetingV(bank, soc, led);
+  return led.map((c) => ({ name: c.name, aloneA: led.length === 1 ? givesA(c, togetherV) : givesA(c, meetingV(bank, soc, [c])), togetherA: givesA(c, togetherV) }));
 }

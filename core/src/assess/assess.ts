@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
-import { draftLeads, draftRuns } from '../draft/index.js';
+import { draftLeads, draftRuns, inlineParts, type InlinePart } from '../draft/index.js';
 import { fitSteps, type FitStep } from '../fit/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { orderOf, type Order } from '../order/index.js';
@@ -29,6 +29,8 @@ export interface Assessment {
   readonly chargerInputs: readonly ChargerInput[];
   readonly gear: readonly Gear[];
   readonly runs: readonly SizedRun[];
+  /** Main switch, shunt and disconnect, as they stand in the circuit. */
+  readonly inline: readonly InlinePart[];
   /** How gear and cable lie in the vehicle: heat, weight, bends, stretches, plugs, leads. */
   readonly layout: LayoutFigures;
   /** Everything found; those in `accepted` are signed for and no longer open. */
@@ -51,9 +53,9 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
   const { day, parkedDay, bank, array, trip, feeds } = powerOf(design, catalogue);
   const gear = draftGear(design, catalogue);
   const vehicle = vehicleOf(design);
-  const context = { design, catalogue, vehicle, gear: new Map(gear.map((g) => [g.id, g])), bank, array, day };
+  const context = { design, catalogue, vehicle, gear: new Map(gear.map((g) => [g.id, g])), bank, array, day, inline: inlineParts(design, catalogue) };
   const specs = draftRuns(context);
-  const runs = sizeRuns(specs, design, bank);
+  const runs = sizeRuns(specs, design, bank, context.inline);
   const layout = layoutFigures(design, vehicle, gear, runs, draftLeads(context, specs.length + 1));
   const order = orderOf(design, catalogue, runs, array, layout);
   const supply = withLeads(feeds, design, catalogue, runs);
@@ -69,12 +71,13 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
     chargerInputs: inputs,
     gear,
     runs,
+    inline: context.inline,
     layout,
     findings,
     open,
     order,
     fit: fitSteps(gear, runs, layout, supply.settings, licensed),
-    prove: provePlan(design, catalogue, runs, settings.readings ?? {}),
+    prove: provePlan(design, catalogue, runs, context.inline, settings.readings ?? {}),
     tellTales: tellTales(design, day, supply, runs, order.kg, open),
   };
 }

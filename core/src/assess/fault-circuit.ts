@@ -1,6 +1,7 @@
 import { lugOhm, resistanceOhmPerM } from '../cable/index.js';
 import { batterySource, type BatteryState } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
+import type { InlinePart } from '../draft/index.js';
 import type { Circuit, Contact, Source, Wire } from '../network/index.js';
 import { wiringCircuit } from '../network/index.js';
 import { fuseOhm } from '../protection/index.js';
@@ -27,10 +28,12 @@ function conductorAtC(run: Fitted, design: Design, extreme: Extreme): number {
 /** A run as a wire of the network, in one of the extremes. */
 export function wireOf(run: Fitted, design: Design, extreme: Extreme): Wire {
   const { spec, figures } = run;
-  const perM = resistanceOhmPerM(figures.areaMm2, design.settings.tinned, conductorAtC(run, design, extreme));
+  const perM = resistanceOhmPerM(figures.areaMm2, design.settings.tinned, conductorAtC(run, design, extreme)) / figures.perPole;
   const wear = extreme === 'smallest' ? WORN_CONTACTS : 1;
-  const lug = lugOhm(figures.areaMm2) * wear;
-  const fuse = fuseOhm(figures.fuseType, figures.fuseA);
+  // Equal conductors side by side are one wire of so many times the copper, the joints and the fuses.
+  const { perPole } = figures;
+  const lug = (lugOhm(figures.areaMm2) * wear) / perPole;
+  const fuse = fuseOhm(figures.fuseType, figures.fuseA) / perPole;
   const fused = (at: 'from' | 'to'): number => (spec.ends.some((e) => e.at === at) ? fuse : 0);
   return {
     id: spec.id,
@@ -70,9 +73,10 @@ function sources(design: Design, bank: Bank, s: Sourcing): Source[] {
 }
 
 /** The fitted runs as a circuit: batteries behind their leads, the isolator as asked, no loads. */
-export function designCircuit(runs: readonly Fitted[], design: Design, bank: Bank, s: Sourcing): Circuit {
+export function designCircuit(runs: readonly Fitted[], design: Design, bank: Bank, inline: readonly InlinePart[], s: Sourcing): Circuit {
   const isolator = runs.find((r) => r.spec.id === 'isolator-bus');
-  const contacts: Contact[] = isolator ? [{ id: 'isolator', a: 'charger.in+', b: 'charger.out+', ohm: s.isolatorClosed ? ISOLATOR_OHM : 1e7 }] : [];
+  const between: Contact[] = isolator ? [{ id: 'isolator', a: 'charger.in+', b: 'charger.out+', ohm: s.isolatorClosed ? ISOLATOR_OHM : 1e7 }] : [];
+  const contacts = [...between, ...inline.map(({ id, a, b, ohm }): Contact => ({ id, a, b, ohm }))];
   const wires = runs.filter((r) => r.spec.group !== 'sun' || r.spec.id === 'controller-bus').map((r) => wireOf(r, design, s.extreme));
   return wiringCircuit({ ground: 'bus-', wires, sources: sources(design, bank, s), contacts });
 }

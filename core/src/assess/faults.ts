@@ -1,4 +1,5 @@
 import type { Design } from '../design/index.js';
+import type { InlinePart } from '../draft/index.js';
 import { fromBranch, insideFrom, insideTo, shortCurrents, toBranch, type Shapes, type Short } from '../network/index.js';
 import { breakingCapacityA, judgeFault } from '../protection/index.js';
 import type { FuseEnd, RunFuse } from '../routes/index.js';
@@ -24,12 +25,12 @@ function shortAt({ run, end }: Judged, far: boolean): Short {
   };
 }
 
-function smallest(runs: readonly Fitted[], design: Design, bank: Bank, fuses: readonly Judged[], starting: boolean, shapes: Shapes): number[] {
+function smallest(runs: readonly Fitted[], design: Design, bank: Bank, inline: readonly InlinePart[], fuses: readonly Judged[], starting: boolean, shapes: Shapes): number[] {
   const least = fuses.map(() => Infinity);
   const shorts = fuses.map((f) => shortAt(f, true));
   for (let k = 1; k <= bank.strings; k++) {
     const alone: Sourcing = { extreme: 'smallest', strings: [k], startingBattery: starting, alternatorV: null, isolatorClosed: false };
-    shortCurrents(designCircuit(runs, design, bank, alone), shorts, shapes).forEach((a, i) => {
+    shortCurrents(designCircuit(runs, design, bank, inline, alone), shorts, shapes).forEach((a, i) => {
       const own = /^house(\d+)-bus$/.exec(fuses[i]!.run.spec.id);
       if (!own || Number(own[1]) === k) least[i] = Math.min(least[i]!, a);
     });
@@ -42,7 +43,7 @@ function smallest(runs: readonly Fitted[], design: Design, bank: Bank, fuses: re
  * their stiffest and cold cable, the smallest at the far end with the weakest source alone and hot cable. `shapes` keeps
  * the equations from one round to the next.
  */
-export function judgeRuns(runs: readonly Fitted[], design: Design, bank: Bank, shapes: Shapes): ReadonlyMap<string, readonly RunFuse[]> {
+export function judgeRuns(runs: readonly Fitted[], design: Design, bank: Bank, inline: readonly InlinePart[], shapes: Shapes): ReadonlyMap<string, readonly RunFuse[]> {
   const fuses = runs.flatMap((run) => run.spec.ends.map((end): Judged => ({ run, end })));
   const inCircuit = fuses.filter((f) => f.run.spec.id !== 'panel-regulator');
   const starting = runs.some((r) => r.spec.from.gear === 'starting');
@@ -54,11 +55,11 @@ export function judgeRuns(runs: readonly Fitted[], design: Design, bank: Bank, s
     isolatorClosed: true,
   };
   const most = shortCurrents(
-    designCircuit(runs, design, bank, all),
+    designCircuit(runs, design, bank, inline, all),
     inCircuit.map((f) => shortAt(f, false)),
     shapes,
   );
-  const least = smallest(runs, design, bank, inCircuit, starting, shapes);
+  const least = smallest(runs, design, bank, inline, inCircuit, starting, shapes);
   const out = new Map<string, RunFuse[]>(runs.map((r) => [r.spec.id, []]));
   for (const f of fuses) {
     const i = inCircuit.indexOf(f);
@@ -68,9 +69,10 @@ export function judgeRuns(runs: readonly Fitted[], design: Design, bank: Bank, s
 }
 
 function judge({ run, end }: Judged, design: Design, bank: Bank, mostA: number, leastA: number): RunFuse {
-  const { fuseType, fuseA, areaMm2 } = run.figures;
+  const { fuseType, fuseA, areaMm2, perPole } = run.figures;
   const maxA = mostA > NO_SOURCE_A ? mostA : 0;
-  const minA = maxA > 0 && leastA > NO_SOURCE_A ? Math.min(leastA, maxA) : 0;
+  // At the far end equal conductors share the short; just behind one fuse nearly all of it comes through that one.
+  const minA = maxA > 0 && leastA > NO_SOURCE_A ? Math.min(leastA / perPole, maxA) : 0;
   const highestV = Math.max(bank.absorptionV, run.spec.nominalV * 1.2);
   return {
     end,

@@ -1,5 +1,6 @@
 import { restV, type Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
+import type { InlinePart } from '../draft/index.js';
 import { BATTERY_ROW, proveRows, type ProveRow } from '../prove/index.js';
 import type { SizedRun } from '../routes/index.js';
 import { bankOf } from '../supply/index.js';
@@ -12,7 +13,7 @@ const TAKEN_SOC = 0.8;
  * Readings to take, with their expected values. `readings` are the latest by row id: the battery's own, once typed,
  * moves all the others.
  */
-export function provePlan(design: Design, catalogue: Catalogue, runs: readonly SizedRun[], readings: Readonly<Record<string, number>>): ProveRow[] {
+export function provePlan(design: Design, catalogue: Catalogue, runs: readonly SizedRun[], inline: readonly InlinePart[], readings: Readonly<Record<string, number>>): ProveRow[] {
   const bank = bankOf(design, catalogue);
   const fitted = runs.filter((r): r is Fitted => r.ok);
   if (!bank || !fitted.some((r) => /^house\d*-bus$/.test(r.spec.id))) return [];
@@ -24,7 +25,7 @@ export function provePlan(design: Design, catalogue: Catalogue, runs: readonly S
   const ids = new Set(house.map((r) => r.spec.id));
   const joined = house.filter((r) => r.spec.from.gear !== 'block' || ids.has('bus-block'));
   const strings = Array.from({ length: bank.strings }, (_, i) => i + 1);
-  const circuit = designCircuit(joined, design, bank, { extreme: 'typical', strings, startingBattery: false, alternatorV: null, isolatorClosed: false });
+  const circuit = designCircuit(joined, design, bank, inline, { extreme: 'typical', strings, startingBattery: false, alternatorV: null, isolatorClosed: false });
   const sources = circuit.sources.map((s) => ({ ...s, volt: rest }));
   const node = bank.strings > 1 ? 'house.1' : 'house';
   return proveRows(joined, { circuit: { ...circuit, sources }, restV: rest, plus: `${node}+`, minus: `${node}-` }, sensible);

@@ -1,5 +1,6 @@
 import { cableSeries } from '../cable/index.js';
 import type { Design } from '../design/index.js';
+import type { InlinePart } from '../draft/index.js';
 import type { Shapes } from '../network/index.js';
 import type { RunSpec, SizedRun } from '../routes/index.js';
 import type { Bank } from '../supply/index.js';
@@ -63,7 +64,7 @@ function learn(run: Fitted, design: Design, choice: RunChoice): boolean {
  * Sizes every run, shorts every run, and goes round again with a stronger fuse or thicker cable where the short showed
  * it wanting; what stays wanting is left for the rules to find.
  */
-export function sizeRuns(specs: readonly RunSpec[], design: Design, bank: Bank | null): SizedRun[] {
+export function sizeRuns(specs: readonly RunSpec[], design: Design, bank: Bank | null, inline: readonly InlinePart[]): SizedRun[] {
   const choices = new Map(specs.map((s): [string, RunChoice] => [s.id, { kindIndex: 0, lastKind: s.fuseKinds.length - 1, faultAreaMm2: 0 }]));
   const memory: Memory = new Map();
   const shapes: Shapes = { system: null };
@@ -71,7 +72,7 @@ export function sizeRuns(specs: readonly RunSpec[], design: Design, bank: Bank |
     const sized = keepSized(specs, design, choices, memory);
     const fitted = sized.filter((r): r is Fitted => r.ok);
     if (!bank || !fitted.some((r) => /^house\d*-bus$/.test(r.spec.id))) return sized;
-    const judged = judgeRuns(reachable(fitted), design, bank, shapes);
+    const judged = judgeRuns(reachable(fitted), design, bank, inline, shapes);
     const withFuses = sized.map((r) => (r.ok ? { ...r, figures: { ...r.figures, fuses: judged.get(r.spec.id) ?? [] } } : r));
     if (round === MOST_ROUNDS) return withFuses;
     const changed = withFuses.filter((r) => r.ok && learn(r, design, choices.get(r.spec.id)!)).length;

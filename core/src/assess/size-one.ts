@@ -23,7 +23,7 @@ export interface Upstream {
 const LEAST_SHARE_PERCENT = 0.2;
 
 function contactsMilliohm(spec: RunSpec, type: FuseType, fuseA: number, areaMm2: number): number {
-  const ohm = 4 * lugOhm(areaMm2) + spec.ends.length * fuseOhm(type, fuseA) + spec.plugOhm + spec.chassisOhm;
+  const ohm = 4 * lugOhm(areaMm2) + spec.ends.length * fuseOhm(type, fuseA) + spec.plugOhm + spec.chassisOhm + spec.inline.reduce((sum, p) => sum + p.ohm, 0);
   return ohm * 1000;
 }
 
@@ -92,19 +92,22 @@ function settle(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice
   return result!;
 }
 
-function figuresOf(spec: RunSpec, type: FuseType, choice: RunChoice, up: Upstream, r: Extract<SizingResult, { ok: true }>): RunFigures {
+function figuresOf(spec: RunSpec, type: FuseType, choice: RunChoice, up: Upstream, r: Extract<SizingResult, { ok: true }>, perPole: number): RunFigures {
+  const size = /^\d+(\/0)?$/.test(r.size) ? `${r.size} B&S` : r.size;
   const fuseA = spec.edit.fuseA ?? r.fuseA;
   const parts = [{ what: 'cable', ratingA: r.ampacityA }, ...spec.weak];
   const byFault = choice.faultAreaMm2 > spec.minAreaMm2 && r.boundBy === 'minimum';
   return {
-    size: /^\d+(\/0)?$/.test(r.size) ? `${r.size} B&S` : r.size,
+    size,
+    perPole,
+    cable: perPole > 1 ? `${perPole} × ${size}` : size,
     areaMm2: r.areaMm2,
     fuseType: type,
     fuseA,
     currentA: r.currentA,
     ampacityA: r.ampacityA,
     conductorC: r.conductorC,
-    ohm: r.ohm,
+    ohm: r.ohm / perPole,
     dropV: r.dropV,
     dropPercent: r.dropPercent,
     pathDropPercent: up.dropPercent + r.dropPercent,
@@ -116,13 +119,50 @@ function figuresOf(spec: RunSpec, type: FuseType, choice: RunChoice, up: Upstrea
   };
 }
 
-/** One run with the plainest fuse kind that opens a window for it. */
-export function sizeOne(spec: RunSpec, design: Design, choice: RunChoice, up: Upstream): SizedRun {
-  for (;;) {
-    const type = spec.fuseKinds[choice.kindIndex]!;
-    const result = settle(spec, design, type, choice, up);
-    if (result.ok) return { spec, ok: true, figures: figuresOf(spec, type, choice, up, result) };
-    if (choice.kindIndex >= choice.lastKind) return { spec, ok: false, error: result.error, tried: result.tried };
-    choice.kindIndex++;
+/** Most equal conductors in a pole; beyond that a run wants another place or other volts. */
+const MOST_PER_POLE = 3;
+/** Below this a run that no cable suits is too long, not too heavy: more copper is the wrong answer, A. */
+const HEAVY_A = 100;
+
+/** A run as one of several equal conductors meets it: its share of the current, all of what it shares with the others. */
+function shareOf(spec: RunSpec, perPole: number): RunSpec {
+  const { demand } = spec;
+  return {
+    ...spec,
+    demand: 'powerW' in demand ? { powerW: demand.powerW / perPole } : { currentA: demand.currentA / perPole },
+    inline: spec.inline.map((p) => ({ ...p, ohm: p.ohm * perPole })),
+    weak: spec.weak.map((w) => ({ ...w, ratingA: w.ratingA / perPole })),
+    plugOhm: spec.plugOhm * perPole,
+    chassisOhm: spec.chassisOhm * perPole,
+    grouped: spec.grouped + perPole - 1,
+  };
+}
+
+/** One run with the plainest fuse kind that opens a window for it, alone or as one of several equal conductors. */
+function sizeWith(spec: RunSpec, design: Design, choice: RunChoice, up: Upstream, perPole: number): SizedRun {
+  const one = perPole > 1 ? shareOf(spec, perPole) : spec;
+  for (let kind = choice.kindIndex; ; kind++) {
+    const type = spec.fuseKinds[kind]!;
+    const result = settle(one, design, type, choice, up);
+    if (result.ok) {
+      choice.kindIndex = kind;
+      return { spec, ok: true, figures: figuresOf(one, type, choice, up, result, perPole) };
+    }
+    if (kind >= choice.lastKind) return { spec, ok: false, error: result.error, tried: result.tried };
   }
+}
+
+/**
+ * One run with its size. Where no single cable loses little enough, equal conductors side by side are tried, each with a
+ * fuse of its own at the ends that feed; a size that a person typed stays alone.
+ */
+export function sizeOne(spec: RunSpec, design: Design, choice: RunChoice, up: Upstream): SizedRun {
+  const alone = sizeWith(spec, design, choice, up, 1);
+  const heavy = ('powerW' in spec.demand ? spec.demand.powerW / spec.sourceV : spec.demand.currentA) >= HEAVY_A;
+  if (alone.ok || !heavy || alone.error !== 'no-cable-size' || spec.edit.areaMm2 || spec.back === 'chassis') return alone;
+  for (let perPole = 2; perPole <= MOST_PER_POLE; perPole++) {
+    const together = sizeWith(spec, design, choice, up, perPole);
+    if (together.ok) return together;
+  }
+  return alone;
 }

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { BATTERY_PARTS } from './kinds/battery/parts.js';
 import { batterySchema } from './kinds/battery/schema.js';
+import { DISCONNECT_PARTS } from './kinds/disconnect/parts.js';
+import { disconnectSchema } from './kinds/disconnect/schema.js';
 import { DCDC_PARTS } from './kinds/dcdc/parts.js';
 import { dcdcSchema } from './kinds/dcdc/schema.js';
 import { FUSE_BLOCK_PARTS } from './kinds/fuse-block/parts.js';
@@ -13,11 +15,27 @@ import { MAINS_CHARGER_PARTS } from './kinds/mains-charger/parts.js';
 import { mainsChargerSchema } from './kinds/mains-charger/schema.js';
 import { PANEL_PARTS } from './kinds/panel/parts.js';
 import { panelSchema } from './kinds/panel/schema.js';
+import { SHUNT_PARTS } from './kinds/shunt/parts.js';
+import { shuntSchema } from './kinds/shunt/schema.js';
 import { SOLAR_CONTROLLER_PARTS } from './kinds/solar-controller/parts.js';
 import { solarControllerSchema } from './kinds/solar-controller/schema.js';
+import { SWITCH_PARTS } from './kinds/switch/parts.js';
+import { switchSchema } from './kinds/switch/schema.js';
 
 /** A part of any kind, told apart by `kind`. */
-export const partSchema = z.discriminatedUnion('kind', [batterySchema, dcdcSchema, isolatorSchema, panelSchema, solarControllerSchema, mainsChargerSchema, inverterSchema, fuseBlockSchema]);
+export const partSchema = z.discriminatedUnion('kind', [
+  batterySchema,
+  dcdcSchema,
+  isolatorSchema,
+  panelSchema,
+  solarControllerSchema,
+  mainsChargerSchema,
+  inverterSchema,
+  fuseBlockSchema,
+  switchSchema,
+  shuntSchema,
+  disconnectSchema,
+]);
 export type Part = z.infer<typeof partSchema>;
 export type PartKind = Part['kind'];
 export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>;
@@ -51,4 +69,7 @@ export const SHIPPED_CATALOGUE = new Catalogue([
   ...MAINS_CHARGER_PARTS,
   ...INVERTER_PARTS,
   ...FUSE_BLOCK_PARTS,
+  ...SWITCH_PARTS,
+  ...SHUNT_PARTS,
+  ...DISCONNECT_PARTS,
 ]);

@@ -33,7 +33,16 @@ const vet: DemoJob = {
       payloadLeftKg: 420,
       notes: 'The vaccine fridge must not go off. Steriliser twice a day, ten minutes each.',
     },
-    supply: { battery: { part: 'bat-lfp-200', count: 1 }, dcdc: 'dcdc-40-dual', sun: { panel: 'pv-200', count: 1, controller: null }, inverter: 'inv-1600', fuseBlock: 'fb-12', startingAh: 90 },
+    supply: {
+      battery: { part: 'bat-lfp-200', count: 1 },
+      dcdc: 'dcdc-40-dual',
+      sun: { panel: 'pv-200', count: 1, controller: null },
+      inverter: 'inv-1600',
+      fuseBlock: 'fb-12',
+      mainSwitch: 'sw-500',
+      shunt: 'shunt-1000',
+      startingAh: 90,
+    },
     loads: [
       ['vaccine fridge', '55 W', '45 %', 'all day', 'fridge', { critical: true }],
       ['canopy lights', '24 W', '3 h', 'evening', 'lights'],
@@ -53,7 +62,7 @@ const vet: DemoJob = {
       ],
     ],
     board: { face: 'canopy-front', u: 335, v: 30, w: 980, h: 600, thickMm: 12, entry: 'bottom' },
-    places: onBoard('canopy', { bus: [25, 184], inverter: [315, 158], charger: [635, 158], block: [25, 430] }),
+    places: onBoard('canopy', { shunt: [25, 115], switch: [205, 115], bus: [325, 195], disconnect: [545, 115], inverter: [725, 171], charger: [25, 398], block: [275, 450] }),
     runs: { 'start-charger': { outM: 6.4 }, 'charger-bus': { outM: 0.9 }, 'bus-inverter': { outM: 0.7 }, 'bus-block': { outM: 1.1 }, 'load-l1': { outM: 2.3 } },
   }),
 };
@@ -210,8 +219,8 @@ const cinema: DemoJob = {
       ['path lights', '60 W', '4 h', 'evening', 'lights'],
       ['popcorn cooler', '110 W', '40 %', 'evening', 'fridge'],
     ],
-    board: { face: 'body-front', u: 470, v: 30, w: 1100, h: 800, thickMm: 12, entry: 'bottom' },
-    places: onBoard('body', { bus: [25, 130], inverter: [315, 130], charger: [695, 121], mains: [25, 421], block: [695, 415] }),
+    board: { face: 'body-front', u: 370, v: 30, w: 1300, h: 900, thickMm: 12, entry: 'bottom' },
+    places: onBoard('body', { bus: [25, 130], shunt: [245, 115], switch: [395, 115], disconnect: [495, 115], inverter: [675, 130], charger: [1055, 121], mains: [295, 361], block: [25, 375] }),
   }),
 };
 

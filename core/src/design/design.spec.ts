@@ -78,6 +78,17 @@ describe('a design of version 2', () => {
   it('is not changed by being read', () => expect(old.places['charger']).toBe('engine'));
 });
 
+describe('a design of version 3', () => {
+  const old = JSON.parse(readFileSync(new URL('./version-3.json', import.meta.url), 'utf8')) as { supply: Record<string, unknown> };
+  it('keeps the shunt that was always ordered, and gets no switch or disconnect that nobody chose', () => {
+    const read = readDesign(old);
+    if (!read.ok) throw new Error(read.message);
+    const { mainSwitch, shunt, disconnect, ...rest } = read.design.supply;
+    expect([mainSwitch, shunt, disconnect]).toEqual([null, 'shunt-500', { part: null, pole: 'positive' }]);
+    expect(rest).toEqual(old.supply as never);
+  });
+});
+
 describe('reading a stored design', () => {
   it('takes what was written', () => expect(readDesign(JSON.parse(JSON.stringify(blank)))).toEqual({ ok: true, design: blank }));
   it('names an unknown version', () => {

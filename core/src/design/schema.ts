@@ -6,7 +6,7 @@ import { boardSchema, placementSchema, plugEditSchema } from './places-schema.js
 import { supplySchema } from './supply-schema.js';
 import { vehicleSchema } from './vehicle-schema.js';
 
-export const SCHEMA_VERSION = 3;
+export const SCHEMA_VERSION = 4;
 
 /** What a person has said of a run; everything else about it is drafted. */
 export const runEditSchema = z.object({

@@ -34,6 +34,12 @@ export const supplySchema = z.object({
   mains: z.object({ charger: partId }),
   inverter: partId,
   fuseBlock: partId,
+  /** Between the battery's leads and the bus bars; null: none. */
+  mainSwitch: partId,
+  /** In the battery's negative. */
+  shunt: partId,
+  /** What opens the loads before the battery is empty, and in which pole of their feed. */
+  disconnect: z.object({ part: partId, pole: z.enum(['positive', 'negative']) }),
   startingAh: z.number().min(20).max(400),
   /** Drawn from the starting battery with the engine off: the vehicle's own standby and sockets, mA. */
   parkedMa: z.number().min(0).max(20000),

@@ -6,6 +6,7 @@ import type { Gear } from '../places/index.js';
 import { cutLengthM, groupedOf, PLUG_WIRE_MM2, routeBetween, type Route, type RunEnd, type RunSpec, type Stand } from '../routes/index.js';
 import type { Bank, SolarArray } from '../supply/index.js';
 import { squareMm } from '../vehicle/index.js';
+import type { InlinePart } from './inline.js';
 import type { Limit } from './limits.js';
 
 /** What the drafting of runs looks at. */
@@ -17,6 +18,7 @@ export interface DraftContext {
   readonly bank: Bank | null;
   readonly array: SolarArray | null;
   readonly day: DayFigures;
+  readonly inline: readonly InlinePart[];
 }
 
 type Given = Pick<RunSpec, 'id' | 'name' | 'group' | 'from' | 'to' | 'demand' | 'demandWhy' | 'sourceV' | 'nominalV' | 'fuseKinds' | 'ends' | 'reason'> & {
@@ -25,6 +27,7 @@ type Given = Pick<RunSpec, 'id' | 'name' | 'group' | 'from' | 'to' | 'demand' | 
   readonly weak?: RunSpec['weak'];
   readonly minAreaMm2?: number;
   readonly terminalV?: number;
+  readonly inline?: RunSpec['inline'];
 };
 
 /** Smallest conductor in a vehicle, and for a feed drawn through from the battery, mm². */
@@ -103,6 +106,7 @@ export function makeRun(c: DraftContext, number: number, given: Given): RunSpec 
     number,
     parent: given.parent ?? null,
     terminalV: given.terminalV ?? null,
+    inline: given.inline ?? [],
     pathLimitPercent: given.limit.percent,
     limitWhy: given.limit.why,
     weak: [...(given.weak ?? []), ...plug],

@@ -4,6 +4,7 @@ import { figure } from '../quantity/index.js';
 import type { RunSpec } from '../routes/index.js';
 import { BOLTED } from './charging-runs.js';
 import { endOf, makeRun, type DraftContext } from './context.js';
+import { houseNodes, passing } from './inline.js';
 import { loadLimit, supplyLimit } from './limits.js';
 
 /** Share of a way's rating that a load may take before it gets its own fuse at the bus bars. */
@@ -28,6 +29,7 @@ const sumA = (loads: readonly DayLoad[], openV: number): number => loads.reduce(
 function mainRuns(c: DraftContext, next: () => number, currentA: number, why: string): RunSpec[] {
   const bank = c.bank!;
   const house = c.gear.get('house')!;
+  const { main } = houseNodes(c.inline);
   return Array.from({ length: bank.strings }, (_, i) => {
     const many = bank.strings > 1;
     const terminal = many ? String(i + 1) : '';
@@ -36,7 +38,7 @@ function mainRuns(c: DraftContext, next: () => number, currentA: number, why: st
       name: many ? `House battery ${i + 1} → bus bars` : 'House battery → bus bars',
       group: 'house',
       from: { ...endOf(house, terminal), minus: many ? `house.${terminal}-` : 'house-' },
-      to: endOf(c.gear.get('bus')!),
+      to: { ...endOf(c.gear.get('bus')!), ...main },
       demand: { currentA: currentA * bank.stringShares[i]! },
       demandWhy: many ? `${why}, shared by ${bank.strings} ${bank.joined ? 'leads as their batteries conduct' : 'equal leads'}` : why,
       sourceV: bank.openV,
@@ -44,11 +46,15 @@ function mainRuns(c: DraftContext, next: () => number, currentA: number, why: st
       limit: supplyLimit(c.design, 'houseMain', 'short main run, counted in every path behind it'),
       fuseKinds: BOLTED,
       ends: [{ at: 'from', source: 'house battery' }],
+      ...passing(c.inline, ['switch', 'shunt'], bank.stringShares[i]!),
       minAreaMm2: 4,
       reason: many ? 'its own fuse: the neighbouring batteries can feed a fault in this one' : 'the house battery’s own main fuse, within 200 mm of its post',
     });
   });
 }
+
+/** The bus bars as the loads meet them: behind the disconnect, where there is one. */
+const fedEnd = (c: DraftContext): RunSpec['from'] => ({ ...endOf(c.gear.get('bus')!), ...houseNodes(c.inline).fed });
 
 function loadRun(c: DraftContext, next: () => number, load: DayLoad, from: 'block' | 'bus'): RunSpec {
   const bank = c.bank!;
@@ -60,7 +66,7 @@ function loadRun(c: DraftContext, next: () => number, load: DayLoad, from: 'bloc
     parent: from === 'block' ? 'bus-block' : bank.strings > 1 ? 'house1-bus' : 'house-bus',
     name: `${from === 'block' ? 'Fuse block' : 'Bus bars'} → ${name}`,
     group: 'loads',
-    from: endOf(c.gear.get(from)!),
+    from: from === 'block' ? endOf(c.gear.get('block')!) : fedEnd(c),
     to: endOf(c.gear.get(`load:${load.id}`)!),
     demand: load.kind === 'current' ? { currentA: load.runningA } : { powerW: load.runningW },
     demandWhy: load.kind === 'current' ? 'constant current, as entered' : `${figure(load.runningW, 0)} W of constant power: it draws more as volts fall`,
@@ -69,7 +75,7 @@ function loadRun(c: DraftContext, next: () => number, load: DayLoad, from: 'bloc
     limit: loadLimit(c.design, purpose),
     fuseKinds: from === 'block' ? ['blade'] : BOLTED,
     ends: [{ at: 'from', source: 'house battery' }],
-    weak: from === 'block' ? [{ what: 'way of the fuse block', ratingA: block!.wayA }] : [],
+    ...(from === 'block' ? { weak: [{ what: 'way of the fuse block', ratingA: block!.wayA }] } : passing(c.inline, ['disconnect'])),
     reason: from === 'block' ? 'a way of its own on the fuse block' : 'too much for a way of the fuse block, so it has its own fuse at the bus bars',
   });
 }
@@ -109,6 +115,7 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
   }
   const block = gear.get('block');
   const blockPart = c.catalogue.find('fuse-block', c.design.supply.fuseBlock);
+  const feed = passing(c.inline, ['disconnect']);
   if (block && blockPart && onBlock.length) {
     runs.push(
       makeRun(c, next(), {
@@ -116,7 +123,7 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
         parent: main,
         name: 'Bus bars → fuse block',
         group: 'house',
-        from: endOf(bus),
+        from: fedEnd(c),
         to: endOf(block),
         demand: { currentA: Math.max(1, blockA) },
         demandWhy: 'all loads on the block at once, at the lowest house volts',
@@ -125,7 +132,8 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
         limit: supplyLimit(c.design, 'blockFeed', 'feed of the fuse block, counted in every path behind it'),
         fuseKinds: BOLTED,
         ends: [{ at: 'from', source: 'house battery' }],
-        weak: [{ what: 'fuse block', ratingA: blockPart.totalA }],
+        inline: feed.inline,
+        weak: [{ what: 'fuse block', ratingA: blockPart.totalA }, ...feed.weak],
         minAreaMm2: 4,
         reason: 'feeds the fuse block; its fuse protects the feed, the block’s own fuses protect the loads’ wires',
       }),

@@ -1,3 +1,4 @@
+export { inlineParts, type InlinePart } from './inline.js';
 export type { DraftContext } from './context.js';
 export { splitLoads } from './house-runs.js';
 export { draftRuns } from './runs.js';

@@ -85,7 +85,7 @@ function probes(c: DraftContext): Given[] {
       id: 'lead-data-display',
       kind: 'data',
       name: 'Shunt → battery display',
-      from: 'bus',
+      from: 'shunt',
       to: 'display',
       cable: 'the display’s own lead',
       diameterMm: 5,

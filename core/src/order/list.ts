@@ -72,7 +72,7 @@ function lugText(run: Fitted): string {
 
 /** Parts that are not bought now: their gear is a provision or for later. */
 function waiting({ supply, places }: Design): ReadonlySet<string> {
-  const parts = { inverter: supply.inverter, panel: supply.sun.panel, controller: supply.sun.controller, mains: supply.mains.charger };
+  const parts = { inverter: supply.inverter, panel: supply.sun.panel, controller: supply.sun.controller, mains: supply.mains.charger, display: supply.shunt };
   return new Set(Object.entries(parts).flatMap(([gear, part]) => (part && (places[gear]?.when ?? 'now') !== 'now' ? [part] : [])));
 }
 
@@ -81,8 +81,6 @@ function addDevices(basket: Basket, design: Design, catalogue: Catalogue): void 
   for (const { part, quantity } of devicesOf(design, catalogue).filter((d) => !wait.has(d.part.id)))
     basket.add({ key: part.id, group: 'devices', what: part.name, quantity, unit: 'pc', priceEach: part.price, kg: part.kg * quantity }, 'supply');
   if (!catalogue.find('battery', design.supply.battery.part)) return;
-  if ((design.places['display']?.when ?? 'now') === 'now')
-    basket.add({ key: 'shunt', group: 'devices', what: 'shunt with display, 500 A', quantity: 1, unit: 'pc', priceEach: PRICE.shunt, kg: PRICE.shuntKg }, 'watching the battery');
   basket.add({ key: 'bus-bars', group: 'devices', what: 'bus bar pair with cover', quantity: 1, unit: 'pc', priceEach: PRICE.busBars, kg: PRICE.busBarsKg }, 'distribution');
 }
 
@@ -93,17 +91,20 @@ function addRun(basket: Basket, run: Fitted): void {
     const kind = FUSE_KINDS[f.fuseType];
     const noun = f.fuseType === 'breaker' ? '' : ' fuse';
     basket.add(
-      { key: `fuse-${f.fuseType}-${f.fuseA}`, group: 'protection', what: `${kind.name}${noun} ${rating(f.fuseA)} A`, quantity: 1, unit: 'pc', priceEach: PRICE.fuse[f.fuseType], kg: 0.02 },
+      { key: `fuse-${f.fuseType}-${f.fuseA}`, group: 'protection', what: `${kind.name}${noun} ${rating(f.fuseA)} A`, quantity: f.perPole, unit: 'pc', priceEach: PRICE.fuse[f.fuseType], kg: 0.02 },
       use,
     );
     const held = f.fuseType === 'breaker' || (spec.from.gear === 'block' && end.at === 'from');
     if (!held)
-      basket.add({ key: `holder-${f.fuseType}`, group: 'protection', what: `holder for ${kind.name} fuse, with cover`, quantity: 1, unit: 'pc', priceEach: PRICE.holder[f.fuseType], kg: 0.1 }, use);
+      basket.add(
+        { key: `holder-${f.fuseType}`, group: 'protection', what: `holder for ${kind.name} fuse, with cover`, quantity: f.perPole, unit: 'pc', priceEach: PRICE.holder[f.fuseType], kg: 0.1 },
+        use,
+      );
   }
   const perM = PRICE.cableBase + PRICE.cablePerMm2 * f.areaMm2;
   for (const [colour, lengthM] of [
-    ['red', spec.outM * (1 + (spec.edit.spares ?? 0))],
-    ['black', spec.backM],
+    ['red', spec.outM * (f.perPole + (spec.edit.spares ?? 0))],
+    ['black', spec.backM * f.perPole],
   ] as const) {
     basket.add(
       { key: `cable-${f.size}-${colour}`, group: 'cable', what: `cable ${f.size} ${colour}`, quantity: lengthM, unit: 'm', priceEach: perM, kg: lengthM * copperKgPerM(f.areaMm2) * 1.25 },
@@ -111,8 +112,8 @@ function addRun(basket: Basket, run: Fitted): void {
     );
   }
   const large = f.areaMm2 >= 10;
-  basket.add({ key: lugText(run), group: 'joints', what: lugText(run), quantity: 4, unit: 'pc', priceEach: large ? PRICE.lugLarge : PRICE.lugSmall, kg: 0.02 }, use);
-  basket.add({ key: `shrink-${f.size}`, group: 'joints', what: `heat-shrink for ${f.size}, with glue`, quantity: 4, unit: 'pc', priceEach: PRICE.heatShrink, kg: 0 }, use);
+  basket.add({ key: lugText(run), group: 'joints', what: lugText(run), quantity: 4 * f.perPole, unit: 'pc', priceEach: large ? PRICE.lugLarge : PRICE.lugSmall, kg: 0.02 }, use);
+  basket.add({ key: `shrink-${f.size}`, group: 'joints', what: `heat-shrink for ${f.size}, with glue`, quantity: 4 * f.perPole, unit: 'pc', priceEach: PRICE.heatShrink, kg: 0 }, use);
   for (const plug of spec.weak.filter((w) => w.what.endsWith('A plug'))) {
     basket.add(
       {
@@ -127,7 +128,7 @@ function addRun(basket: Basket, run: Fitted): void {
       use,
     );
   }
-  basket.add({ key: 'label', group: 'sundries', what: 'cable label, printed', quantity: 4, unit: 'pc', priceEach: PRICE.label, kg: 0 }, use);
+  basket.add({ key: 'label', group: 'sundries', what: 'cable label, printed', quantity: 4 * f.perPole, unit: 'pc', priceEach: PRICE.label, kg: 0 }, use);
 }
 
 function addPanelFuses(basket: Basket, array: SolarArray | null): void {
@@ -145,10 +146,11 @@ function cutsOf(run: Fitted): Cut[] {
   const { number, name } = spec;
   const { size } = figures;
   const lugs = `2 × ${lugText(run)}`;
-  return [
-    { run: number, name, size, lugs, lead: 'feed', colour: 'red', lengthM: spec.outM, label: `${number}+` },
-    { run: number, name, size, lugs, lead: 'return', colour: 'black', lengthM: spec.backM, label: `${number}−` },
-  ];
+  const letters = figures.perPole > 1 ? ['a', 'b', 'c'].slice(0, figures.perPole) : [''];
+  return letters.flatMap((letter): Cut[] => [
+    { run: number, name, size, lugs, lead: 'feed', colour: 'red', lengthM: spec.outM, label: `${number}${letter}+` },
+    { run: number, name, size, lugs, lead: 'return', colour: 'black', lengthM: spec.backM, label: `${number}${letter}−` },
+  ]);
 }
 
 /** The complete list of parts and cuts for the runs that have a size. */

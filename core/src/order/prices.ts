@@ -9,8 +9,6 @@ export const PLANNING_PRICES = {
   holder: { blade: 9, 'large-blade': 14, 'small-bolt-in': 18, 'large-bolt-in': 32, 'class-t': 55, 'terminal-post': 26, breaker: 0 },
   busBars: 68,
   busBarsKg: 0.8,
-  shunt: 210,
-  shuntKg: 0.5,
   plugPair: { 50: 24, 175: 58 },
   label: 0.4,
   heatShrink: 0.5,

@@ -163,7 +163,7 @@ describe('the board', () => {
   it('is a face that stands off its wall by its own thickness', () => {
     const w = vehicleOf(d).faces.find((f) => f.id === board.face)!;
     expect(face.at).toEqual({ x: w.at.x + 12, y: w.at.y + board.u, z: w.at.z + board.v });
-    expect([face.w, face.h]).toEqual([1100, 800]);
+    expect([face.w, face.h]).toEqual([1300, 900]);
   });
   it('is arranged without a clash, with room for every bend, from each side', () => {
     for (const entry of ['bottom', 'top'] as const) {
@@ -199,9 +199,9 @@ describe('the board', () => {
     const holes = boardHoles(board, a.gear, [25, 19, 32]);
     expect(holes.filter((h) => h.kind === 'board').map((h) => [h.u, h.v])).toEqual([
       [20, 20],
-      [1080, 20],
-      [20, 780],
-      [1080, 780],
+      [1280, 20],
+      [20, 880],
+      [1280, 880],
     ]);
     expect(holes.filter((h) => h.kind === 'screw').length).toBe(4 * a.gear.filter((g) => g.face === BOARD_FACE).length);
     const glands = holes.filter((h) => h.kind === 'gland');
@@ -228,7 +228,7 @@ describe('the board', () => {
       return drillTemplate(e, draftGear(e, SHIPPED_CATALOGUE), [])!.outlines.find((o) => o.name === 'bus bars')!.x;
     };
     expect(mirroredFromFront(VEHICLE_TEMPLATES['light-truck'].faces.find((f) => f.id === 'body-left')!)).toBeTrue();
-    expect([t('body-right'), t('body-left')]).toEqual([25, 1100 - 25 - 190]);
+    expect([t('body-right'), t('body-left')]).toEqual([25, 1300 - 25 - 190]);
   });
   it('has no template where there is no board', () => expect(drillTemplate(demo('bees'), [], [])).toBeNull());
 });

@@ -46,7 +46,7 @@ describe('what is used by hand and eye', () => {
   });
   it('is ordered with its shunt, unless it comes later', () => {
     const d = demo('vet');
-    const has = (): boolean => assess(d, SHIPPED_CATALOGUE).order.lines.some((l) => l.key === 'shunt');
+    const has = (): boolean => assess(d, SHIPPED_CATALOGUE).order.lines.some((l) => l.key === d.supply.shunt);
     expect(has()).toBeTrue();
     d.places['display'] = { zone: 'canopy', on: null, when: 'later' };
     expect(has()).toBeFalse();

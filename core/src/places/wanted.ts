@@ -35,6 +35,16 @@ function batteries(part: Part, count: number): Body {
   return { mm: [w * across + GAP_MM * (across - 1), h, d * long + GAP_MM * (long - 1)], kg: part.kg * count };
 }
 
+/** What sits in the battery's leads and in the feed of the loads: near to the bus bars. */
+function inline({ supply }: Design, catalogue: Catalogue): Wanted[] {
+  const parts = [
+    ['switch', 'main switch', catalogue.find('switch', supply.mainSwitch)],
+    ['shunt', 'shunt', catalogue.find('shunt', supply.shunt)],
+    ['disconnect', 'low-voltage disconnect', catalogue.find('disconnect', supply.disconnect.part)],
+  ] as const;
+  return parts.flatMap(([id, name, part]) => (part ? [make(id, 'bus', name, row(part, 1))] : []));
+}
+
 function sources(design: Design, catalogue: Catalogue): Wanted[] {
   const { supply } = design;
   const bank = bankOf(design, catalogue);
@@ -43,6 +53,7 @@ function sources(design: Design, catalogue: Catalogue): Wanted[] {
   if (bank) {
     out.push(make('house', 'house', `house battery ${bank.capacityAh} Ah`, batteries(bank.part, bank.strings * bank.inSeries)));
     out.push(make('bus', 'bus', 'bus bars', USUAL_BODY.bus));
+    out.push(...inline(design, catalogue));
   }
   const charger = supply.isolation === 'dcdc' ? catalogue.find('dcdc', supply.dcdc) : supply.isolation === 'isolator' ? catalogue.find('isolator', supply.isolator) : null;
   const lost = (id: string | null): number => {
@@ -74,7 +85,7 @@ function devices(design: Design, catalogue: Catalogue): Wanted[] {
 /** What is looked at and pressed every day: the display of the battery's shunt, and the inverter's switch. */
 function controls(design: Design, catalogue: Catalogue): Wanted[] {
   const out: Wanted[] = [];
-  if (bankOf(design, catalogue)) out.push(make('display', 'control', 'battery display', USUAL_BODY.display));
+  if (bankOf(design, catalogue) && catalogue.find('shunt', design.supply.shunt)) out.push(make('display', 'control', 'battery display', USUAL_BODY.display));
   if (catalogue.find('inverter', design.supply.inverter)) out.push(make('remote', 'control', 'inverter switch', USUAL_BODY.remote));
   return out;
 }

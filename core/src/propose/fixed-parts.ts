@@ -1,5 +1,6 @@
 import type { Catalogue, PartOf } from '../catalogue/index.js';
 import { copyDesign, type Design } from '../design/index.js';
+import { inverterInputW } from '../loads/index.js';
 import { loadsOn } from '../outlook/index.js';
 import { decideIsolation, bankOf } from '../supply/index.js';
 
@@ -17,6 +18,23 @@ export function inverterFor(design: Design, catalogue: Catalogue): PartOf<'inver
   return smallest(fits, (p) => p.ratedW, INVERTER_ROOM * day.mainsPeakW) ?? fits.sort((a, b) => b.ratedW - a.ratedW)[0] ?? null;
 }
 
+/** Room between what flows and what carries it all day: the fuse before it is at least so much larger. */
+const CARRIES_ROOM = 1.25;
+
+/** Main switch, shunt and disconnect that carry everything behind them. */
+function inlineFor(design: Design, catalogue: Catalogue): Pick<Design['supply'], 'mainSwitch' | 'shunt' | 'disconnect'> {
+  const { supply, brief } = design;
+  const bank = bankOf(design, catalogue);
+  const openV = bank?.openV ?? supply.houseV;
+  const loadsA = loadsOn(design, catalogue, brief.trip.drivingH, 0)
+    .loads.filter((l) => !l.mains)
+    .reduce((sum, l) => sum + (l.kind === 'current' ? l.runningA : l.runningW / openV), 0);
+  const inverter = catalogue.find('inverter', supply.inverter);
+  const allA = loadsA + (inverter ? inverterInputW(inverter.ratedW, inverter.ratedW) / openV : 0);
+  const carries = (kind: 'switch' | 'shunt' | 'disconnect', amps: number): string | null => smallest(catalogue.ofKind(kind), (p) => p.ratedA, CARRIES_ROOM * amps)?.id ?? null;
+  return { mainSwitch: carries('switch', allA), shunt: carries('shunt', allA), disconnect: { part: carries('disconnect', loadsA), pole: supply.disconnect.pole } };
+}
+
 /** What the loads and the vehicle settle whatever the draft: inverter, fuse block, the way of isolation. */
 export function withFixedParts(design: Design, catalogue: Catalogue): Design {
   const next = copyDesign(design);
@@ -25,6 +43,7 @@ export function withFixedParts(design: Design, catalogue: Catalogue): Design {
   const ways = Object.values(next.loads).filter((l) => l.supply === 'dc').length;
   supply.fuseBlock = smallest(catalogue.ofKind('fuse-block'), (p) => p.ways, ways + 2)?.id ?? supply.fuseBlock;
   supply.second = null;
+  Object.assign(supply, inlineFor(next, catalogue));
   supply.dcdcSecond = null;
   supply.dcdcHalf = false;
   supply.trigger = 'ignition wire';

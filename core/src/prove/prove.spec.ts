@@ -27,10 +27,10 @@ describe('the readings to take', () => {
     for (const r of a.prove.slice(1)) expect(r.expected).toBeLessThan(a.prove[0]!.expected);
   });
   it('move with the battery’s own reading', () => {
-    const lower = provePlan(design, SHIPPED_CATALOGUE, a.runs, { [BATTERY_ROW]: 12.9 });
+    const lower = provePlan(design, SHIPPED_CATALOGUE, a.runs, a.inline, { [BATTERY_ROW]: 12.9 });
     expect(lower[0]!.expected).toBe(12.9);
     expect(lower[1]!.expected).toBeLessThan(a.prove[1]!.expected - 0.3);
     expect(lower[0]!.tolerance).toBeLessThan(a.prove[0]!.tolerance);
   });
-  it('are not led astray by a battery reading of 1.3 V', () => expect(provePlan(design, SHIPPED_CATALOGUE, a.runs, { [BATTERY_ROW]: 1.3 })[0]!.expected).toBe(a.prove[0]!.expected));
+  it('are not led astray by a battery reading of 1.3 V', () => expect(provePlan(design, SHIPPED_CATALOGUE, a.runs, a.inline, { [BATTERY_ROW]: 1.3 })[0]!.expected).toBe(a.prove[0]!.expected));
 });

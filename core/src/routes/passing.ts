@@ -37,8 +37,8 @@ export interface Stretch {
 /** Outside diameters of a run's own cables, its spare cores included, mm. */
 export function runDiametersMm(run: SizedRun): number[] {
   const mm = outsideDiameterMm(run.ok ? run.figures.areaMm2 : run.spec.minAreaMm2);
-  const cables = run.spec.back === 'chassis' ? 1 : 2;
-  return Array<number>(cables + (run.spec.edit.spares ?? 0)).fill(mm);
+  const poles = run.spec.back === 'chassis' ? 1 : 2;
+  return Array<number>(poles * (run.ok ? run.figures.perPole : 1) + (run.spec.edit.spares ?? 0)).fill(mm);
 }
 
 function holeOf(way: Way, bundle: number): Hole | null {

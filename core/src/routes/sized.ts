@@ -14,7 +14,12 @@ export interface RunFuse {
 }
 
 export interface RunFigures {
+  /** One conductor's size, and how many equal ones lie side by side in each pole. */
   readonly size: string;
+  readonly perPole: number;
+  /** Both in words: “2 × 70 mm²”. */
+  readonly cable: string;
+  /** Of one conductor, as are fuse, window, ampacity and current. */
   readonly areaMm2: number;
   readonly fuseType: FuseType;
   readonly fuseA: number;

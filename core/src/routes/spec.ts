@@ -41,6 +41,8 @@ export interface RunSpec {
   /** Limit of the whole path from the source, per cent of nominal volts, and what set it. */
   readonly pathLimitPercent: number;
   readonly limitWhy: string;
+  /** Parts that its current also passes, such as a main switch; ohm as its own current meets it. */
+  readonly inline: readonly { readonly what: string; readonly ohm: number }[];
   /** Kinds of fuse that suit the place, the plainest first. */
   readonly fuseKinds: readonly FuseType[];
   readonly ends: readonly FuseEnd[];

@@ -21,6 +21,7 @@ import { noBattery } from './no-battery.js';
 import { noDistribution } from './no-distribution.js';
 import { noLoads } from './no-loads.js';
 import { panelFuse } from './panel-fuse.js';
+import { perPole } from './per-pole.js';
 import { panelVolts } from './panel-volts.js';
 import { panelsUnregulated } from './panels-unregulated.js';
 import { runTypedFails } from './run-typed-fails.js';
@@ -99,6 +100,7 @@ export const RULES: readonly Rule[] = [
   noDistribution,
   noLoads,
   panelFuse,
+  perPole,
   panelVolts,
   panelsUnregulated,
   runTypedFails,

@@ -86,7 +86,7 @@ const CASES: readonly Case[] = [
     breakIt: (d) => (d.loads['x'] = { ...blankLoad(9), name: 'vaccine fridge 230 V', purpose: 'fridge', supply: 'mains', draw: { by: 'plate', unit: 'W', value: 70 } }),
   },
   { rule: 'mixed-bank', job: 'vet', severity: 'stop', says: /chemistry: lithium iron phosphate with AGM/, breakIt: (d) => (d.supply.second = { part: 'bat-agm-120', count: 1, joined: 'parallel' }) },
-  { rule: 'function-lost', job: 'vet', severity: 'stop', says: /Old manager comes out, and nothing takes over: measures/, breakIt: (d) => (d.brief.existing['e'] = gone) },
+  { rule: 'function-lost', job: 'vet', severity: 'stop', says: /Old manager comes out, and nothing takes over: measures/, breakIt: (d) => ((d.supply.shunt = null), (d.brief.existing['e'] = gone)) },
   {
     rule: 'swap-grows',
     job: 'vet',

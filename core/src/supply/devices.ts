@@ -22,6 +22,9 @@ function called(design: Design, catalogue: Catalogue): readonly (readonly [Part 
     [catalogue.find('mains-charger', supply.mains.charger), 1],
     [catalogue.find('inverter', supply.inverter), 1],
     [catalogue.find('fuse-block', supply.fuseBlock), 1],
+    [catalogue.find('switch', supply.mainSwitch), 1],
+    [catalogue.find('shunt', supply.shunt), 1],
+    [catalogue.find('disconnect', supply.disconnect.part), 1],
   ];
 }
 

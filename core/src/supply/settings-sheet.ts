@@ -62,18 +62,20 @@ export function settingsSheet(design: Design, catalogue: Catalogue, bank: Bank |
       { setting: 'low-volt cut-out', value: `${(bank.openV - 0.5 * bank.inSeries).toFixed(1)} V`, why: 'below the disconnect’s: the disconnect is the first line' },
       { setting: 'standby search', value: 'on, where it has one', why: `left on it draws ${Math.round(0.012 * inverter.ratedW)} W all day` },
     ]);
-  add('low-voltage disconnect', [
-    { setting: 'opens', value: `${bank.openV.toFixed(1)} V for 60 s`, why: 'the first line; the battery’s own board is the last' },
-    { setting: 'closes', value: `${bank.closeV.toFixed(1)} V for 60 s, not within 10 min`, why: 'so that it does not chatter' },
-  ]);
-  add('shunt', [
-    { setting: 'capacity', value: `${bank.capacityAh} Ah`, why: 'counts from here' },
-    {
-      setting: 'full at',
-      value: `${(bank.absorptionV - 0.2 * bank.inSeries).toFixed(1)} V and under ${Math.max(1, Math.round(0.04 * bank.capacityAh))} A for 2 min`,
-      why: 'unknown until the first full charge',
-    },
-    { setting: 'charge efficiency', value: `${Math.round(100 * CHEMISTRY[bank.part.chemistry].coulombic)} %`, why: 'of its chemistry' },
-  ]);
+  if (supply.disconnect.part)
+    add('low-voltage disconnect', [
+      { setting: 'opens', value: `${bank.openV.toFixed(1)} V for 60 s`, why: 'the first line; the battery’s own board is the last' },
+      { setting: 'closes', value: `${bank.closeV.toFixed(1)} V for 60 s, not within 10 min`, why: 'so that it does not chatter' },
+    ]);
+  if (supply.shunt)
+    add('shunt', [
+      { setting: 'capacity', value: `${bank.capacityAh} Ah`, why: 'counts from here' },
+      {
+        setting: 'full at',
+        value: `${(bank.absorptionV - 0.2 * bank.inSeries).toFixed(1)} V and under ${Math.max(1, Math.round(0.04 * bank.capacityAh))} A for 2 min`,
+        why: 'unknown until the first full charge',
+      },
+      { setting: 'charge efficiency', value: `${Math.round(100 * CHEMISTRY[bank.part.chemistry].coulombic)} %`, why: 'of its chemistry' },
+    ]);
   return out;
 }

@@ -26,8 +26,8 @@ const SUCCESSOR: Readonly<Record<GearFunction, Finder>> = {
   'charges from mains': (d, c) => name(mainsChargerOf(d, c)),
   'isolates the starting battery': (d, c) => SUCCESSOR['charges from the vehicle'](d, c),
   fuses: (d, c) => name(c.find('fuse-block', d.supply.fuseBlock)),
-  'low-voltage cut-off': () => null,
-  measures: (d) => (d.supply.seen['charge'] && d.supply.seen['charge'] !== 'nowhere' ? 'shunt' : null),
+  'low-voltage cut-off': (d, c) => name(c.find('disconnect', d.supply.disconnect.part)),
+  measures: (d, c) => name(c.find('shunt', d.supply.shunt)),
   'makes 230 V': (d, c) => name(c.find('inverter', d.supply.inverter)),
 };
 

@@ -19,6 +19,7 @@ type Second = NonNullable<Supply['second']>;
 export class BankPanel extends SupplyPanel {
   protected readonly volts = [12, 24] as const;
   protected readonly inVolts = (v: number): string => `${v} V`;
+  protected readonly poles = ['positive', 'negative'] as const;
   protected readonly joins = ['parallel', 'selector'] as const;
   protected readonly joinWords = (j: Second['joined']): string => (j === 'parallel' ? 'always joined' : 'by a selector');
 

@@ -1,0 +1,7 @@
+import type { SwitchPart } from './schema.js';
+
+export const SWITCH_PARTS: readonly SwitchPart[] = [
+  { kind: 'switch', id: 'sw-150', name: 'main switch 150 A', ratedA: 150, peakA: 600, milliohm: 0.2, kg: 0.2, mm: [70, 70, 75], price: 38 },
+  { kind: 'switch', id: 'sw-300', name: 'main switch 300 A', ratedA: 300, peakA: 1000, milliohm: 0.12, kg: 0.3, mm: [70, 70, 80], price: 62 },
+  { kind: 'switch', id: 'sw-500', name: 'main switch 500 A', ratedA: 500, peakA: 2500, milliohm: 0.08, kg: 0.7, mm: [90, 90, 95], price: 135 },
+];

@@ -1,0 +1,79 @@
+import { assess } from '../assess/index.js';
+import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
+import { DEMO_JOBS } from '../demo/index.js';
+import type { Design } from '../design/index.js';
+import { houseNodes, inlineParts } from './inline.js';
+
+const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
+const of = (d: Design) => assess(d, SHIPPED_CATALOGUE);
+const nodes = (d: Design) => houseNodes(inlineParts(d, SHIPPED_CATALOGUE));
+
+describe('parts in line', () => {
+  it('stand between battery leads and bus bars, and between bus bars and loads', () =>
+    expect(nodes(demo('vet'))).toEqual({ main: { plus: 'main+', minus: 'main-' }, fed: { plus: 'fed+', minus: 'bus-' } }));
+
+  it('leave the bus bars as they are where there are none', () => {
+    const d = demo('vet');
+    Object.assign(d.supply, { mainSwitch: null, shunt: null, disconnect: { part: null, pole: 'positive' } });
+    expect(nodes(d)).toEqual({ main: { plus: 'bus+', minus: 'bus-' }, fed: { plus: 'bus+', minus: 'bus-' } });
+    expect(of(d).gear.some((g) => ['switch', 'shunt', 'disconnect', 'display'].includes(g.id))).toBeFalse();
+  });
+
+  it('open the returns of the loads where the disconnect sits in the negative', () => {
+    const d = demo('vet');
+    d.supply.disconnect.pole = 'negative';
+    expect(nodes(d).fed).toEqual({ plus: 'bus+', minus: 'fed-' });
+    const block = of(d).runs.find((r) => r.spec.id === 'bus-block')!.spec;
+    expect([block.from.plus, block.from.minus]).toEqual(['bus+', 'fed-']);
+  });
+
+  it('cost drop in the runs that pass them, the more of a shared one the smaller the run’s share', () => {
+    const d = demo('vet');
+    const of1 = of(d).runs.find((r) => r.spec.id === 'house-bus')!.spec.inline;
+    expect(of1.map((p) => p.what)).toEqual(['main switch', 'shunt']);
+    d.supply.battery.count = 2;
+    const of2 = of(d).runs.find((r) => r.spec.id === 'house1-bus')!.spec.inline;
+    for (const [i, p] of of1.entries()) expect(of2[i]!.ohm).toBeCloseTo(2 * p.ohm, 12);
+    d.supply.mainSwitch = d.supply.shunt = null;
+    expect(of(d).runs.find((r) => r.spec.id === 'house1-bus')!.spec.inline).toEqual([]);
+  });
+
+  it('hold the fuse of what passes them to their rating', () => {
+    const d = demo('vet');
+    d.supply.mainSwitch = 'sw-150';
+    const run = of(d).runs.find((r) => r.spec.id === 'house-bus')!;
+    expect(run.ok).toBeFalse();
+  });
+});
+
+describe('a run that no single cable suits', () => {
+  const far = demo('vet');
+  delete far.runs['bus-inverter'];
+  far.places['inverter'] = { zone: 'canopy', on: { face: 'canopy-floor', u: 1200, v: 700, turn: 0 }, when: 'now' };
+  const a = of(far);
+  const run = a.runs.find((r) => r.spec.id === 'bus-inverter')!;
+
+  it('lies in two equal conductors a pole, each with its own fuse and lugs', () => {
+    if (!run.ok) throw new Error(run.error);
+    const { figures: f } = run;
+    expect([f.perPole, f.cable]).toEqual([2, `2 × ${f.size}`]);
+    expect(f.fuseA).toBeLessThanOrEqual(f.ampacityA);
+    expect(f.pathDropPercent).toBeLessThanOrEqual(run.spec.pathLimitPercent + 1e-9);
+    expect(a.order.cuts.filter((c) => c.run === run.spec.number).map((c) => c.label)).toEqual([`${run.spec.number}a+`, `${run.spec.number}a−`, `${run.spec.number}b+`, `${run.spec.number}b−`]);
+    expect(a.order.lines.find((l) => l.key === `fuse-${f.fuseType}-${f.fuseA}`)!.quantity).toBeGreaterThanOrEqual(2);
+  });
+
+  it('is pointed out, with how equal they must be', () => expect(a.findings.filter((f) => f.rule === 'per-pole').map((f) => f.at.about)).toEqual(['bus-inverter']));
+
+  it('loses what one conductor of twice the copper would', () => {
+    if (!run.ok) throw new Error(run.error);
+    const { figures: f } = run;
+    expect(f.dropV).toBeCloseTo(f.currentA * f.perPole * f.ohm, 6);
+  });
+
+  it('stays unsized where it is only long: more copper is no answer to that', () => {
+    const d = demo('vet');
+    d.runs['start-charger'] = { outM: 60 };
+    expect(of(d).runs.find((r) => r.spec.id === 'start-charger')!.ok).toBeFalse();
+  });
+});

@@ -6,6 +6,7 @@ const LAYERS = [
   ['loads', 'supply', 'cable'],
   ['network'],
   ['places', 'routes', 'protection', 'trip'],
+  ['circuit'],
   ['rules'],
   ['outlook'],
   ['draft', 'order', 'fit', 'prove', 'explain', 'propose'],

@@ -1,6 +1,7 @@
 import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
-import { draftLeads, draftRuns, inlineParts, type InlinePart } from '../draft/index.js';
+import { inlineParts, type InlinePart } from '../circuit/index.js';
+import { draftLeads, draftRuns } from '../draft/index.js';
 import { fitSteps, type FitStep } from '../fit/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { orderOf, type Order } from '../order/index.js';

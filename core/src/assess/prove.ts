@@ -1,10 +1,9 @@
 import { restV, type Catalogue } from '../catalogue/index.js';
+import { designCircuit, type Fitted, type InlinePart } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
-import type { InlinePart } from '../draft/index.js';
 import { BATTERY_ROW, proveRows, type ProveRow } from '../prove/index.js';
 import type { SizedRun } from '../routes/index.js';
 import { bankOf } from '../supply/index.js';
-import { designCircuit, type Fitted } from './fault-circuit.js';
 
 /** State of charge that a bank is taken to have while nobody has measured it. */
 const TAKEN_SOC = 0.8;

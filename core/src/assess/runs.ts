@@ -1,11 +1,9 @@
 import { cableSeries } from '../cable/index.js';
+import { hasMain, judgeRuns, reachable, type Fitted, type InlinePart } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
-import type { InlinePart } from '../draft/index.js';
 import type { Shapes } from '../network/index.js';
 import type { RunSpec, SizedRun } from '../routes/index.js';
 import type { Bank } from '../supply/index.js';
-import type { Fitted } from './fault-circuit.js';
-import { judgeRuns } from './faults.js';
 import { sizeOne, type RunChoice, type Upstream } from './size-one.js';
 
 /** Rounds of sizing and short-circuit checks before what is left becomes a finding. */
@@ -70,21 +68,11 @@ export function sizeRuns(specs: readonly RunSpec[], design: Design, bank: Bank |
   const shapes: Shapes = { system: null };
   for (let round = 1; ; round++) {
     const sized = keepSized(specs, design, choices, memory);
-    const fitted = sized.filter((r): r is Fitted => r.ok);
-    if (!bank || !fitted.some((r) => /^house\d*-bus$/.test(r.spec.id))) return sized;
-    const judged = judgeRuns(reachable(fitted), design, bank, inline, shapes);
+    if (!bank || !hasMain(sized)) return sized;
+    const judged = judgeRuns(reachable(sized), design, bank, inline, shapes);
     const withFuses = sized.map((r) => (r.ok ? { ...r, figures: { ...r.figures, fuses: judged.get(r.spec.id) ?? [] } } : r));
     if (round === MOST_ROUNDS) return withFuses;
     const changed = withFuses.filter((r) => r.ok && learn(r, design, choices.get(r.spec.id)!)).length;
     if (changed === 0) return withFuses;
   }
-}
-
-/** Fitted runs whose way to the bus bars is fitted too: a gap would leave the rest floating. */
-function reachable(runs: readonly Fitted[]): Fitted[] {
-  const ids = new Set(runs.map((r) => r.spec.id));
-  const blockFed = ids.has('bus-block');
-  return runs.filter(
-    (r) => (r.spec.from.gear === 'block' ? blockFed : true) && (r.spec.id !== 'start-charger' || ids.has('charger-bus')) && (r.spec.id !== 'start-isolator' || ids.has('isolator-bus')),
-  );
 }

@@ -1,8 +1,10 @@
 import type { RunEnd, RunSpec } from '../routes/index.js';
 import { chargerInputW } from '../catalogue/index.js';
 import { figure } from '../quantity/index.js';
-import { alternatorBudget } from '../supply/index.js';
+import { alternatorBudget, dcdcsOf, mainsChargerOf } from '../supply/index.js';
 import { endOf, makeRun, SMALLEST_MM2, type DraftContext } from './context.js';
+import { controllerOutA } from './controller.js';
+import { loadsA } from './demand.js';
 import { supplyLimit } from './limits.js';
 
 /** Kinds that bolt on beside a battery or bus bar, the plainest first; a higher short calls up the next. */
@@ -62,6 +64,29 @@ function outputRun(c: DraftContext, next: () => number, from: RunEnd, outputA: n
   });
 }
 
+/** What a sensing link carries: all that the bank takes and the loads draw, as far as the alternator has it left on the road, A. */
+function linkA(c: DraftContext): number {
+  const { leftCruiseA } = alternatorBudget(c.design.brief.alternator.ratedA, 0);
+  return Math.min(
+    c.bank!.maxChargeA +
+      loadsA(
+        c,
+        c.day.loads.filter((l) => !l.mains),
+      ),
+    Math.max(leftCruiseA, 10),
+  );
+}
+
+/** All that can be pressed into the bank at once: every charger and controller at its limit, or the link, A. */
+export function allChargeA(c: DraftContext): number {
+  const { design, catalogue, bank, array } = c;
+  if (!bank) return 0;
+  const isolator = design.supply.isolation === 'isolator' ? catalogue.find('isolator', design.supply.isolator) : null;
+  const vehicle = dcdcsOf(design, catalogue).reduce((sum, d) => sum + d.part.outputA * d.share, 0) + (isolator ? linkA(c) : 0);
+  const sun = array?.controller ? controllerOutA(array, bank) : 0;
+  return vehicle + sun + (mainsChargerOf(design, catalogue)?.outputA ?? 0);
+}
+
 /** Each fuse of a sensing link takes about this share of its allowed drop; the cable's share goes by length. */
 const LINK_FUSE_SHARE = 1 / 6;
 
@@ -69,13 +94,12 @@ function isolatorRuns(c: DraftContext, next: () => number): RunSpec[] {
   const part = c.catalogue.find('isolator', c.design.supply.isolator);
   const [starting, isolator, bus] = [c.gear.get('starting'), c.gear.get('charger'), c.gear.get('bus')];
   if (!part || !starting || !isolator || !c.bank || !bus) return [];
-  const { leftA } = alternatorBudget(c.design.brief.alternator.ratedA, 0);
-  const currentA = Math.min(0.8 * part.ratedA, c.bank.maxChargeA, Math.max(leftA, 10));
+  const currentA = linkA(c);
   const limit = supplyLimit(c.design, 'isolatorLink', 'link through a sensing isolator, both halves together');
   const common = {
     group: 'charging',
     demand: { currentA },
-    demandWhy: 'the least of the battery’s charge limit, 0.8 of the isolator and what the alternator has left',
+    demandWhy: 'what the battery takes and the loads draw together, as far as the alternator has it left on the road',
     sourceV: part.closeV,
     nominalV: c.design.supply.houseV,
     fuseKinds: BOLTED,

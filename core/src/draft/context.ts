@@ -1,12 +1,12 @@
 import { CHASSIS_OHM, plugPoleOhm, type Laid } from '../cable/index.js';
 import type { Catalogue } from '../catalogue/index.js';
+import type { InlinePart } from '../circuit/index.js';
 import type { Design, Vehicle } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import type { Gear } from '../places/index.js';
 import { cutLengthM, groupedOf, PLUG_WIRE_MM2, routeBetween, type Route, type RunEnd, type RunSpec, type Stand } from '../routes/index.js';
 import type { Bank, SolarArray } from '../supply/index.js';
 import { squareMm } from '../vehicle/index.js';
-import type { InlinePart } from './inline.js';
 import type { Limit } from './limits.js';
 
 /** What the drafting of runs looks at. */

@@ -1,19 +1,15 @@
+import { houseNodes, passing } from '../circuit/index.js';
 import type { DayLoad } from '../loads/index.js';
 import { inverterInputW } from '../loads/index.js';
 import { figure } from '../quantity/index.js';
 import type { RunSpec } from '../routes/index.js';
-import { BOLTED } from './charging-runs.js';
+import { allChargeA, BOLTED } from './charging-runs.js';
+import { loadsA, lowestVoltsA } from './demand.js';
 import { endOf, makeRun, type DraftContext } from './context.js';
-import { houseNodes, passing } from './inline.js';
 import { loadLimit, supplyLimit } from './limits.js';
 
 /** Share of a way's rating that a load may take before it gets its own fuse at the bus bars. */
 const WAY_SHARE = 0.8;
-
-/** Amps a load draws at the lowest house volts. */
-function lowestVoltsA(load: DayLoad, openV: number): number {
-  return load.kind === 'current' ? load.runningA : load.runningW / openV;
-}
 
 /** Loads wired at house volts, apart into those on the fuse block and those too big for one of its ways. */
 export function splitLoads(c: DraftContext): { readonly onBlock: readonly DayLoad[]; readonly direct: readonly DayLoad[] } {
@@ -23,8 +19,6 @@ export function splitLoads(c: DraftContext): { readonly onBlock: readonly DayLoa
   const fits = (l: DayLoad): boolean => block !== null && lowestVoltsA(l, openV) <= WAY_SHARE * block.wayA;
   return { onBlock: dc.filter(fits), direct: dc.filter((l) => !fits(l)) };
 }
-
-const sumA = (loads: readonly DayLoad[], openV: number): number => loads.reduce((sum, l) => sum + lowestVoltsA(l, openV), 0);
 
 function mainRuns(c: DraftContext, next: () => number, currentA: number, why: string): RunSpec[] {
   const bank = c.bank!;
@@ -88,10 +82,12 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
   const { onBlock, direct } = splitLoads(c);
   const inverterPart = c.catalogue.find('inverter', c.design.supply.inverter);
   const inverterW = inverterPart ? inverterInputW(inverterPart.ratedW, inverterPart.ratedW) : 0;
-  const blockA = sumA(onBlock, bank.openV);
-  const totalA = Math.max(1, blockA + sumA(direct, bank.openV) + inverterW / bank.openV);
+  const blockA = loadsA(c, onBlock);
+  const drawnA = Math.max(1, blockA + loadsA(c, direct) + inverterW / bank.openV);
+  const chargeA = allChargeA(c);
+  const why = chargeA > drawnA ? 'all chargers at once: more than everything behind it draws' : `everything behind it at the disconnect’s ${figure(bank.openV, 1)} V`;
   const main = bank.strings > 1 ? 'house1-bus' : 'house-bus';
-  const runs = mainRuns(c, next, totalA, `everything behind it at the disconnect’s ${figure(bank.openV, 1)} V`);
+  const runs = mainRuns(c, next, Math.max(drawnA, chargeA), why);
   const inverter = gear.get('inverter');
   if (inverterPart && inverter) {
     runs.push(

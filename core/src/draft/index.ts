@@ -1,4 +1,3 @@
-export { inlineParts, type InlinePart } from './inline.js';
 export type { DraftContext } from './context.js';
 export { splitLoads } from './house-runs.js';
 export { draftRuns } from './runs.js';

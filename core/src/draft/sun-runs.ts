@@ -1,6 +1,7 @@
 import type { RunSpec } from '../routes/index.js';
 import { BOLTED } from './charging-runs.js';
 import { endOf, makeRun, type DraftContext } from './context.js';
+import { controllerOutA } from './controller.js';
 import { supplyLimit } from './limits.js';
 
 /** Runs from the panels to their regulator, and from a controller of their own to the bus bars. */
@@ -31,7 +32,7 @@ export function sunRuns(c: DraftContext, next: () => number): RunSpec[] {
     }),
   ];
   if (regulator.role !== 'controller') return runs;
-  const outA = Math.min(array.maxA ?? Infinity, (array.ratedW / bank.nominalV) * 1.05);
+  const outA = controllerOutA(array, bank);
   runs.push(
     makeRun(c, next(), {
       id: 'controller-bus',

@@ -12,7 +12,7 @@ describe('the protection stage', () => {
     const { element } = await onBench(ProtectionStage, 'cinema');
     expect(element.querySelector('tr.chosen')!.textContent).toContain('cannot break it');
     expect(element.querySelector('section:last-of-type')!.textContent).toContain('a kind that breaks more');
-    expect(element.querySelector('.bench-head')!.textContent).toContain('3 to mend');
+    expect(element.querySelector('.bench-head')!.textContent).toContain('2 to mend');
   });
 
   it('follows a longer feed to fuses that hold', async () => {

@@ -1,12 +1,12 @@
 import { lugOhm, resistanceOhmPerM } from '../cable/index.js';
 import { batterySource, type BatteryState } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
-import type { InlinePart } from '../draft/index.js';
 import type { Circuit, Contact, Source, Wire } from '../network/index.js';
 import { wiringCircuit } from '../network/index.js';
 import { fuseOhm } from '../protection/index.js';
 import type { SizedRun } from '../routes/index.js';
 import { stringSource, type Bank } from '../supply/index.js';
+import type { InlinePart } from './inline.js';
 
 /** Cold and stiff for the largest short, hot and weak for the smallest, or as met on the day. */
 export type Extreme = 'largest' | 'smallest' | 'typical';

@@ -1,10 +1,10 @@
 import type { Design } from '../design/index.js';
-import type { InlinePart } from '../draft/index.js';
 import { fromBranch, insideFrom, insideTo, shortCurrents, toBranch, type Shapes, type Short } from '../network/index.js';
 import { breakingCapacityA, judgeFault } from '../protection/index.js';
 import type { FuseEnd, RunFuse } from '../routes/index.js';
 import type { Bank } from '../supply/index.js';
-import { designCircuit, type Fitted, type Sourcing } from './fault-circuit.js';
+import type { InlinePart } from './inline.js';
+import { designCircuit, type Fitted, type Sourcing } from './wires.js';
 
 /** Below this a current is a leak through an open contact, not a short. */
 const NO_SOURCE_A = 1;

@@ -1,0 +1,171 @@
+import { assess } from '../assess/index.js';
+import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
+import { DEMO_JOBS } from '../demo/index.js';
+import type { Design } from '../design/index.js';
+import { circuitPlan, NAMED_STATES, PARKED, settle, sweep, type CircuitPlan, type CircuitState, type SettledState } from './index.js';
+
+const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
+const planOf = (d: Design): CircuitPlan => circuitPlan(d, SHIPPED_CATALOGUE, assess(d, SHIPPED_CATALOGUE))!;
+function settled(plan: CircuitPlan, state: CircuitState): SettledState {
+  const r = settle(plan, state);
+  if (!r.ok) throw new Error(`${r.error} at ${r.at.join()}`);
+  return r;
+}
+const giver = (r: SettledState, id: string) => r.givers.find((g) => g.id === id)!;
+
+describe('a design’s circuit', () => {
+  for (const { key, design } of DEMO_JOBS) {
+    const plan = planOf(design);
+    it(`${key}: settles in every named state, with all amps balanced, or names what collapses`, () => {
+      for (const [name, state] of Object.entries(NAMED_STATES)) {
+        const r = settle(plan, state);
+        if (r.ok)
+          expect(r.steady && r.solved.residualA < 1e-6)
+            .withContext(name)
+            .toBeTrue();
+        else expect([name, r.error, r.at.length > 0]).toEqual(['main switch open', 'no-operating-point', true]);
+      }
+    });
+
+    it(`${key}: gives out no more power than it takes in`, () => {
+      for (const state of [PARKED, NAMED_STATES['driving, loads on']!, NAMED_STATES['everything charges, loads off']!]) {
+        const { circuit, solved } = settled(plan, state);
+        const across = (plus: string, minus: string): number => solved.nodeVolt[plus]! - solved.nodeVolt[minus]!;
+        const given = circuit.sources.reduce((sum, s) => sum + s.volt * solved.branchAmp[s.id]! - s.ohm * solved.branchAmp[s.id]! ** 2, 0);
+        const lost = circuit.resistors.reduce((sum, r) => sum + r.ohm * solved.branchAmp[r.id]! ** 2, 0);
+        const used = circuit.loads.reduce((sum, l) => sum + (l.kind === 'power' ? l.value : l.value * across(l.plus, l.minus)), 0);
+        expect(Math.abs(given - lost - used)).toBeLessThan(1e-4 + 1e-7 * Math.abs(used));
+      }
+    });
+
+    it(`${key}: no run carries more in any state than it is sized for`, () => {
+      const s = sweep(plan);
+      expect(s.boundHolds).toBeTrue();
+      for (const { spec, figures } of plan.runs) {
+        const worst = s.runs.find((w) => w.id === spec.id);
+        if (worst)
+          expect(worst.amp)
+            .withContext(spec.id)
+            .toBeLessThanOrEqual(figures.currentA * figures.perPole * 1.001);
+      }
+    });
+  }
+
+  it('couples a charger’s input to its output by its efficiency', () => {
+    const r = settled(planOf(demo('vet')), NAMED_STATES['at idle, loads on']!);
+    const g = giver(r, 'charger');
+    const { efficiency } = SHIPPED_CATALOGUE.find('dcdc', 'dcdc-40-dual')!;
+    expect(g.mode).toBe('all its amps');
+    expect(g.inW).toBeCloseTo((g.amp * g.volt) / efficiency, 3);
+    expect(r.runs.get('start-charger')!.amp).toBeCloseTo(g.inA, 3);
+  });
+
+  it('tops a sun-first charger up from the vehicle: the sun’s watts come first', () => {
+    const plan = planOf(demo('vet'));
+    const dark = giver(settled(plan, { ...PARKED, engine: 'cruise' }), 'charger');
+    const bright = giver(settled(plan, { ...PARKED, engine: 'cruise', sun: 'full' }), 'charger');
+    expect(bright.amp).toBeCloseTo(dark.amp, 6);
+    expect(bright.inW).toBeLessThan(dark.inW - 100);
+  });
+
+  it('holds a charger at its volts when the bank is nearly full, and lets the bank take what it takes', () => {
+    const r = settled(planOf(demo('playgroup')), NAMED_STATES['driving, nearly full']!);
+    const g = giver(r, 'charger');
+    expect(g.mode).toBe('holding');
+    expect(g.volt).toBeCloseTo(14.2, 1);
+    expect(-r.batteries[0]!.amp - r.batteries[1]!.amp).toBeCloseTo(g.amp, 3);
+  });
+
+  it('cuts a charger out whose feed lets too little through', () => {
+    const d = demo('vet');
+    d.runs['start-charger'] = { outM: 20, areaMm2: 4, fuseA: 80 };
+    const g = giver(settled(planOf(d), { ...PARKED, engine: 'idle', charging: 'bulk' }), 'charger');
+    expect([g.mode, g.amp, g.inW]).toEqual(['cut out', 0, 0]);
+  });
+
+  it('closes a sensing isolator with the engine running on a fixed alternator, and leaves it open parked', () => {
+    const plan = planOf(demo('bees'));
+    expect(settled(plan, NAMED_STATES['driving, loads on']!).isolatorClosed).toBeTrue();
+    expect(settled(plan, PARKED).isolatorClosed).toBeFalse();
+    const forced = settled(plan, { ...PARKED, isolator: 'closed' });
+    expect(Math.abs(forced.runs.get('isolator-bus')!.amp)).toBeGreaterThan(1);
+  });
+
+  it('warms each cable by its own current', () => {
+    const plan = planOf(demo('vet'));
+    const r = settled(plan, PARKED);
+    const run = plan.runs.find((x) => x.spec.id === 'bus-inverter')!;
+    const share = Math.abs(r.runs.get('bus-inverter')!.amp) / run.figures.ampacityA;
+    expect(r.runs.get('bus-inverter')!.conductorC).toBeCloseTo(run.spec.ambientC + (105 - run.spec.ambientC) * share ** 2, 1);
+  });
+
+  it('darkens what hangs behind an open disconnect, and nothing else', () => {
+    const plan = planOf(demo('vet'));
+    const r = settled(plan, { ...PARKED, disconnect: 'open' });
+    expect(r.loads.filter((l) => !l.live).map((l) => l.id)).toEqual(['load:l1', 'load:l2', 'load:l3', 'load:l4', 'load:l5']);
+    expect(r.loads.find((l) => l.id === 'inverter')!.live).toBeTrue();
+    expect(Math.abs(r.runs.get('bus-block')!.amp)).toBeLessThan(1e-3);
+  });
+
+  it('keeps the bus bars live from a charger with the main switch open, where it can feed what is on', () => {
+    const r = settled(planOf(demo('survey')), NAMED_STATES['main switch open']!);
+    expect(giver(r, 'charger').mode).toBe('holding');
+    expect(Math.abs(r.batteries[0]!.amp)).toBeLessThan(0.01);
+  });
+
+  it('says what asks for more than there is when the charger cannot', () => {
+    const r = settle(planOf(demo('vet')), NAMED_STATES['main switch open']!);
+    expect(!r.ok && r.error === 'no-operating-point' && r.at.includes('inverter')).toBeTrue();
+  });
+
+  it('takes the volts at the posts as given', () => {
+    const r = settled(planOf(demo('vet')), { ...PARKED, postsV: 12 });
+    expect(r.batteries[0]!.volt).toBeCloseTo(12, 3);
+  });
+
+  it('has no plan without a battery', () => {
+    const d = demo('vet');
+    d.supply.battery.part = null;
+    expect(circuitPlan(d, SHIPPED_CATALOGUE, assess(d, SHIPPED_CATALOGUE))).toBeNull();
+  });
+});
+
+describe('the worst state of each run and load', () => {
+  /** Every combination of loads, engine, sun and mains there is. */
+  function all(plan: CircuitPlan, ids: readonly string[]): CircuitState[] {
+    const out: CircuitState[] = [];
+    for (let set = 0; set < 2 ** ids.length; set++)
+      for (const engine of ['off', 'idle', 'cruise'] as const)
+        for (const sun of ['none', 'dull', 'full'] as const)
+          for (const mains of [false, true])
+            for (const postsV of [null, plan.bank.openV])
+              out.push({ ...PARKED, loads: { only: ids.filter((_, i) => set & (1 << i)) }, engine, sun, mains, postsV: engine === 'off' && sun === 'none' && !mains ? postsV : null });
+    return out;
+  }
+
+  for (const key of ['bees', 'survey', 'playgroup']) {
+    it(`is as bad as the worst of all combinations: ${key}`, () => {
+      const plan = planOf(demo(key));
+      const ids = plan.day.loads.map((l) => l.id).slice(0, 4);
+      const few = { ...plan, day: { ...plan.day, loads: plan.day.loads.filter((l) => ids.includes(l.id)) } };
+      const s = sweep(few);
+      const most = new Map<string, number>();
+      const least = new Map<string, number>();
+      for (const state of all(few, ids)) {
+        const r = settle(few, state);
+        if (!r.ok) continue;
+        for (const { id, amp } of r.runs.values()) most.set(id, Math.max(most.get(id) ?? 0, Math.abs(amp)));
+        for (const l of r.loads) if (l.live && l.id !== 'vehicle') least.set(l.id, Math.min(least.get(l.id) ?? Infinity, l.volt));
+      }
+      for (const w of s.runs)
+        expect(w.amp)
+          .withContext(w.id)
+          .toBeGreaterThanOrEqual(most.get(w.id)! * (1 - 1e-6) - 1e-6);
+      for (const w of s.loads)
+        expect(w.volt)
+          .withContext(w.id)
+          .toBeLessThanOrEqual(least.get(w.id)! + 1e-6);
+      expect(s.solved).toBeLessThan(30);
+    });
+  }
+});

@@ -1,0 +1,67 @@
+import type { CircuitLoad } from '../network/index.js';
+import { inverterInputW, largestTogether, type DayLoad } from '../loads/index.js';
+import type { CircuitPlan } from './plan.js';
+import { vehicleTakesA } from './units.js';
+import type { CircuitState } from './state.js';
+
+/** What draws in a state, and where it stands in the circuit. */
+export interface Drawn extends CircuitLoad {
+  readonly name: string;
+}
+
+/** Loads that may run at once: of those that exclude one another the heavier. */
+function together(loads: readonly DayLoad[], watts: (l: DayLoad) => number): ReadonlySet<string> {
+  return new Set(largestTogether(loads.map((l) => ({ id: l.id, watts: watts(l), never: l.never }))).ids);
+}
+
+/** Which loads run: all that may at once, one alone, or none. */
+function running(plan: CircuitPlan, state: CircuitState): ReadonlySet<string> {
+  if (state.loads === 'off') return new Set();
+  if (typeof state.loads === 'object') return new Set(state.loads.only);
+  const { loads } = plan.day;
+  return new Set([
+    ...together(
+      loads.filter((l) => !l.mains),
+      (l) => l.runningW,
+    ),
+    ...together(
+      loads.filter((l) => l.mains),
+      (l) => l.ownW,
+    ),
+  ]);
+}
+
+/** The load that starts hardest, at its start. */
+function starter(loads: readonly DayLoad[]): DayLoad | null {
+  return loads.reduce<DayLoad | null>((hard, l) => (l.startW - l.runningW > (hard ? hard.startW - hard.runningW : 0) ? l : hard), null);
+}
+
+function inverterDraw(plan: CircuitPlan, on: readonly DayLoad[], hardest: DayLoad | null): Drawn | null {
+  const part = plan.catalogue.find('inverter', plan.design.supply.inverter);
+  if (!part || !plan.runs.some((r) => r.spec.id === 'bus-inverter')) return null;
+  const wantsW = on.filter((l) => l.mains).reduce((sum, l) => sum + l.ownW * (l === hardest && l.runningW > 0 ? l.startW / l.runningW : 1), 0);
+  const acW = Math.min(wantsW, hardest?.mains ? part.surgeW : part.ratedW);
+  return { id: 'inverter', name: part.name, plus: 'inverter+', minus: 'inverter-', kind: 'power', value: inverterInputW(acW, part.ratedW) };
+}
+
+/** Everything that draws in a state: loads with a run, the inverter with what hangs on it, and the running vehicle itself. */
+export function drawnIn(plan: CircuitPlan, state: CircuitState): Drawn[] {
+  const ids = running(plan, state);
+  const on = plan.day.loads.filter((l) => ids.has(l.id));
+  const hardest = state.loads === 'surge' ? starter(on) : null;
+  const wired = new Set(plan.runs.map((r) => r.spec.to.gear));
+  const dc = on
+    .filter((l) => !l.mains && wired.has(`load:${l.id}`))
+    .map((l): Drawn => {
+      const surge = l === hardest && l.runningW > 0 ? l.startW / l.runningW : 1;
+      const value = (l.kind === 'current' ? l.runningA : l.runningW) * surge;
+      return { id: `load:${l.id}`, name: l.name, plus: `load:${l.id}+`, minus: `load:${l.id}-`, kind: l.kind, value };
+    })
+    .filter((l) => l.value > 0);
+  const inverter = state.loads === 'off' || (typeof state.loads === 'object' && !on.some((l) => l.mains)) ? null : inverterDraw(plan, on, hardest);
+  const vehicle: Drawn[] =
+    state.engine !== 'off' && plan.runs.some((r) => r.spec.from.gear === 'starting')
+      ? [{ id: 'vehicle', name: 'the vehicle’s own', plus: 'starting+', minus: 'starting-', kind: 'current', value: vehicleTakesA(plan.design) }]
+      : [];
+  return [...dc, ...(inverter ? [inverter] : []), ...vehicle];
+}

@@ -1,0 +1,25 @@
+import type { Circuit } from '../network/index.js';
+
+/** Above this a contact is open: what passes is a leak, ohm. */
+export const OPEN_OHM = 1e7;
+
+/** Nodes of a circuit that conductors join to one of these, open contacts left out. */
+export function joinedTo(circuit: Pick<Circuit, 'resistors'>, from: readonly string[]): ReadonlySet<string> {
+  const near = new Map<string, string[]>();
+  const link = (a: string, b: string): void => void (near.get(a) ?? near.set(a, []).get(a)!).push(b);
+  for (const r of circuit.resistors) {
+    if (r.ohm >= OPEN_OHM) continue;
+    link(r.a, r.b);
+    link(r.b, r.a);
+  }
+  const seen = new Set(from);
+  const queue = [...from];
+  for (let n = queue.pop(); n !== undefined; n = queue.pop()) {
+    for (const next of near.get(n) ?? []) {
+      if (seen.has(next)) continue;
+      seen.add(next);
+      queue.push(next);
+    }
+  }
+  return seen;
+}

@@ -1,0 +1,49 @@
+import type { Catalogue } from '../catalogue/index.js';
+import type { Design } from '../design/index.js';
+import type { DayFigures } from '../loads/index.js';
+import type { SizedRun } from '../routes/index.js';
+import { arrayOf, bankOf, selectedBankOf, type Bank, type SolarArray } from '../supply/index.js';
+import { inlineParts, type InlinePart } from './inline.js';
+import type { Fitted } from './wires.js';
+
+/** A design's circuit, before anything is said about what is switched on. */
+export interface CircuitPlan {
+  readonly design: Design;
+  readonly catalogue: Catalogue;
+  readonly bank: Bank;
+  /** The bank behind the selector; null: none. */
+  readonly second: Bank | null;
+  readonly array: SolarArray | null;
+  readonly day: DayFigures;
+  readonly runs: readonly Fitted[];
+  readonly inline: readonly InlinePart[];
+}
+
+/** The plan of an assessed design; null while its battery has no fitted lead. */
+export function circuitPlan(design: Design, catalogue: Catalogue, assessed: { readonly day: DayFigures; readonly runs: readonly SizedRun[] }): CircuitPlan | null {
+  const bank = bankOf(design, catalogue);
+  if (!bank || !hasMain(assessed.runs)) return null;
+  return {
+    design,
+    catalogue,
+    bank,
+    second: selectedBankOf(design, catalogue),
+    array: arrayOf(design, catalogue),
+    day: assessed.day,
+    runs: reachable(assessed.runs),
+    inline: inlineParts(design, catalogue),
+  };
+}
+
+/** Runs that hang on another one: without it they would float. */
+const NEEDS: Readonly<Record<string, string>> = { 'start-charger': 'charger-bus', 'start-charger2': 'charger2-bus', 'start-isolator': 'isolator-bus' };
+
+/** Fitted runs whose way to the bus bars is fitted too: a gap would leave the rest floating. */
+export function reachable(runs: readonly SizedRun[]): Fitted[] {
+  const fitted = runs.filter((r): r is Fitted => r.ok);
+  const ids = new Set(fitted.map((r) => r.spec.id));
+  return fitted.filter(({ spec }) => (spec.from.gear !== 'block' || ids.has('bus-block')) && (!NEEDS[spec.id] || ids.has(NEEDS[spec.id]!)));
+}
+
+/** True where the house battery's own lead is fitted: without it there is no circuit to speak of. */
+export const hasMain = (runs: readonly SizedRun[]): boolean => runs.some((r) => r.ok && /^house\d*-bus$/.test(r.spec.id));

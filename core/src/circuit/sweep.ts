@@ -1,0 +1,116 @@
+import { LinearCircuit } from '../network/index.js';
+import type { CircuitPlan } from './plan.js';
+import { settle, type SettledState } from './settle.js';
+import { PARKED, type CircuitState } from './state.js';
+
+/** The state in which a run carries most. */
+export interface WorstRun {
+  readonly id: string;
+  /** Its size, A; always positive. */
+  readonly amp: number;
+  readonly state: CircuitState;
+}
+
+/** The state in which a load gets least. */
+export interface WorstLoad {
+  readonly id: string;
+  readonly name: string;
+  readonly volt: number;
+  readonly state: CircuitState;
+}
+
+export interface Sweep {
+  readonly runs: readonly WorstRun[];
+  readonly loads: readonly WorstLoad[];
+  /** States that were solved for it. */
+  readonly solved: number;
+  /**
+   * True where no load's current can raise another load's volts, which is what makes the corners the worst: then
+   * everything on, nothing charging, and the lowest volts at the posts give each load its least.
+   */
+  readonly boundHolds: boolean;
+  /** States in which something asks for more than the wires can give. */
+  readonly collapses: readonly CircuitState[];
+}
+
+/** Slack below which an influence counts as none, A for each A. */
+const NO_INFLUENCE = 1e-9;
+
+/** How a run's current answers to one ampere drawn by each load or given by each giver, from one factorisation. */
+function influences(base: SettledState): { readonly run: Map<string, Map<string, number>>; readonly raises: boolean } {
+  const bare = { ...base.circuit, sources: base.circuit.sources.filter((s) => /^(battery\d+|starting|regulator)$/.test(s.id)) };
+  const linear = LinearCircuit.of(bare);
+  const run = new Map<string, Map<string, number>>();
+  if (!linear) return { run, raises: false };
+  const feeds = bare.resistors.filter((r) => r.id.endsWith('.feed'));
+  const ports = base.circuit.loads.filter((l) => l.id.startsWith('load:') || l.id === 'inverter');
+  let raises = false;
+  const reach = new Float64Array(linear.open.length);
+  const answer = (id: string, plus: string, minus: string): void => {
+    linear.draw(plus, minus, reach);
+    for (const f of feeds) {
+      const of = run.get(f.id) ?? run.set(f.id, new Map()).get(f.id)!;
+      of.set(id, -linear.across(reach, f.a, f.b) / f.ohm);
+    }
+  };
+  for (const p of ports) {
+    answer(p.id, p.plus, p.minus);
+    for (const q of ports) if (linear.across(reach, q.plus, q.minus) < -NO_INFLUENCE) raises = true;
+  }
+  for (const g of base.givers) if (g.id !== 'alternator') answer(g.id, base.circuit.loads.find((l) => l.id === g.id)?.plus ?? `${g.id}.out+`, `${g.id}-`);
+  return { run, raises };
+}
+
+/** The corner of all states at which what pushes a run's current one way is on, and all that pushes back is off. */
+function corner(lowest: CircuitState, of: ReadonlyMap<string, number>, sign: 1 | -1, mainsLoads: readonly string[]): CircuitState[] {
+  const pushes = (id: string, given: boolean): boolean => (given ? -1 : 1) * sign * (of.get(id) ?? 0) > NO_INFLUENCE;
+  const only = [...of.keys()].filter((id) => id.startsWith('load:') && pushes(id, false)).map((id) => id.slice('load:'.length));
+  const loads = { only: [...only, ...(pushes('inverter', false) ? mainsLoads : [])] };
+  const engine = [...of.keys()].some((id) => id.startsWith('charger') && pushes(id, true));
+  const sun = pushes('controller', true) || engine ? 'full' : 'none';
+  const mains = pushes('mains', true);
+  const charges = engine || mains || sun === 'full';
+  const base: CircuitState = { ...lowest, loads, sun, mains, postsV: charges ? null : lowest.postsV };
+  return engine
+    ? [
+        { ...base, engine: 'cruise' },
+        { ...base, engine: 'idle' },
+      ]
+    : [base];
+}
+
+/**
+ * The worst state of every run and load, without trying all states. A run's current is a sum of what each load and
+ * charger adds to it, each with a sign that the wires alone decide; so it is largest at the corner where everything of
+ * one sign is on and everything of the other is off. Few runs differ in their signs, so few corners are left to solve.
+ * Constant power draws more as volts fall, so the corners are taken at the lowest volts that the disconnect allows.
+ */
+export function sweep(plan: CircuitPlan): Sweep {
+  const lowest: CircuitState = { ...PARKED, postsV: plan.bank.openV };
+  const everything = settle(plan, { ...lowest, engine: 'cruise', sun: 'full', mains: true, postsV: null });
+  const discharging = settle(plan, lowest);
+  const base = everything.ok ? everything : discharging;
+  const mainsLoads = plan.day.loads.filter((l) => l.mains).map((l) => l.id);
+  const states = new Map<string, CircuitState>();
+  const ask = (s: CircuitState): void => void states.set(JSON.stringify(s), s);
+  ask(lowest);
+  // The alternator is tied in by an isolator or a converter, which no fixed sign describes: with it, loads on and off.
+  for (const engine of ['idle', 'cruise'] as const) for (const loads of ['on', 'off'] as const) ask({ ...lowest, engine, loads, postsV: null });
+  // A charger takes most where its own output stands highest: pressed up by all others, at the alternator's lowest volts.
+  for (const sun of ['none', 'full'] as const) for (const mains of [false, true]) ask({ ...lowest, engine: 'idle', sun, mains, loads: 'off', postsV: null });
+  const { run, raises } = base.ok ? influences(base) : { run: new Map<string, Map<string, number>>(), raises: false };
+  for (const of of run.values()) for (const sign of [1, -1] as const) corner(lowest, of, sign, mainsLoads).forEach(ask);
+  const worst = new Map<string, WorstRun>();
+  const least = new Map<string, WorstLoad>();
+  const collapses: CircuitState[] = [];
+  for (const state of states.values()) {
+    const r = settle(plan, state);
+    if (!r.ok) {
+      collapses.push(state);
+      continue;
+    }
+    for (const { id, amp } of r.runs.values()) if (Math.abs(amp) > (worst.get(id)?.amp ?? -1)) worst.set(id, { id, amp: Math.abs(amp), state });
+    for (const l of r.loads) if (l.live && l.id !== 'vehicle' && l.volt < (least.get(l.id)?.volt ?? Infinity)) least.set(l.id, { id: l.id, name: l.name, volt: l.volt, state });
+  }
+  return { runs: [...worst.values()], loads: [...least.values()], solved: states.size, boundHolds: !raises, collapses };
+}

@@ -1,0 +1,124 @@
+import { CHEMISTRY, restV } from '../catalogue/index.js';
+import { ALTERNATOR, dcdcsOf, mainsChargerOf, MPPT_YIELD, TRACE_VOLTS, type Bank, type SolarArray } from '../supply/index.js';
+import type { Design } from '../design/index.js';
+import type { CircuitPlan } from './plan.js';
+import type { CircuitState } from './state.js';
+
+/** Something that gives current up to a limit and holds its volts below it: a charger's output, a controller, the alternator. */
+export interface Giver {
+  readonly id: string;
+  readonly name: string;
+  readonly plus: string;
+  readonly minus: string;
+  readonly setV: number;
+  readonly limitA: number;
+  /** Watts that it has from panels, after its own loss. */
+  readonly sunW: number;
+  /** What it takes for the rest from another place of the circuit; null: from outside (mains, engine), or nothing. */
+  readonly input: { readonly plus: string; readonly minus: string; readonly efficiency: number; readonly cutOutV: number } | null;
+  /** It gives from panels alone: never more than their watts. */
+  readonly sunOnly: boolean;
+}
+
+/** Panels in light: a current at the volts at which their regulator holds them. */
+export interface Lit {
+  readonly currentA: number;
+  readonly holdV: number;
+  readonly regulator: { readonly plus: string; readonly minus: string };
+}
+
+const DULL = 0.2;
+/** Charge of a bank while its chargers give all they can, and nearly full, 0–1. */
+export const BULK_SOC = 0.5;
+export const NEARLY_FULL_SOC = 0.97;
+
+/** The bank that is in use. */
+export function bankInUse(plan: CircuitPlan, state: CircuitState): Bank {
+  return state.bank === 'second' ? (plan.second ?? plan.bank) : plan.bank;
+}
+
+/** Volts and ohms of one string at rest or while charging, and the most that it takes, A. */
+export function stringIn(bank: Bank, string: number, state: CircuitState): { readonly volt: number; readonly ohm: number; readonly chargeOhm: number; readonly takesA: number } {
+  const part = bank.stringParts[string - 1] ?? bank.part;
+  const f = CHEMISTRY[part.chemistry];
+  const soc = state.charging === 'absorption' ? NEARLY_FULL_SOC : BULK_SOC;
+  const ohm = (f.milliohmAt100Ah / 1000) * (100 / part.capacityAh) * bank.inSeries;
+  const takesA = Math.min(f.maxChargeC * part.capacityAh, (part.capacityAh * (1 - soc)) / f.taperH);
+  return { volt: restV(part.chemistry, soc) * bank.inSeries, ohm, chargeOhm: ohm * f.chargeResistance, takesA };
+}
+
+/** The panels as lit in a state; null where there are none, or it is dark. */
+export function litPanels(array: SolarArray | null, state: CircuitState, bankV: number): Lit | null {
+  if (!array || state.sun === 'none' || state.charging === 'off' || array.ratedW === 0 || (!array.controller && !array.throughCharger)) return null;
+  const watts = Math.max(...array.clearDayW) * (state.sun === 'dull' ? DULL : 1);
+  const pwm = array.controller?.way === 'pwm';
+  const holdV = pwm ? bankV : array.panel.vmpV * array.inSeries;
+  const gear = array.controller ? 'controller' : 'charger';
+  return watts > 0 ? { currentA: watts / holdV, holdV, regulator: { plus: `${gear}.sun+`, minus: `${gear}-` } } : null;
+}
+
+/** True where the charger's trigger is live. */
+function triggered(design: Design, state: CircuitState): boolean {
+  return state.engine !== 'off' || design.supply.trigger === 'always-live wire';
+}
+
+function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, sunW: number): Giver[] {
+  const { design, catalogue, array } = plan;
+  return dcdcsOf(design, catalogue).flatMap(({ part, share }, i): Giver[] => {
+    const gear = i ? 'charger2' : 'charger';
+    const sun = i === 0 && array?.throughCharger ? Math.min(sunW, (array.maxA ?? Infinity) * bank.absorptionV) : 0;
+    const vehicle = triggered(design, state);
+    const way = part.sunInput?.way;
+    const both = vehicle && sun > 0 && way === 'sun first';
+    const byVehicle = vehicle && (sun <= 0 || both || way === 'vehicle first');
+    if (!byVehicle && sun <= 0) return [];
+    return [
+      {
+        id: gear,
+        name: i ? 'second charger' : 'charger',
+        plus: `${gear}.out+`,
+        minus: `${gear}-`,
+        setV: bank.absorptionV,
+        limitA: byVehicle ? part.outputA * share : Math.min(array?.maxA ?? Infinity, part.outputA * share),
+        sunW: byVehicle && !both ? 0 : sun,
+        input: byVehicle ? { plus: `${gear}.in+`, minus: `${gear}-`, efficiency: part.efficiency, cutOutV: part.cutOutV } : null,
+        sunOnly: !byVehicle,
+      },
+    ];
+  });
+}
+
+/** Everything that gives current in a state, beside the batteries. */
+export function giversIn(plan: CircuitPlan, state: CircuitState, lit: Lit | null): Giver[] {
+  const { design, catalogue, array } = plan;
+  const bank = bankInUse(plan, state);
+  const out: Giver[] = [];
+  const { alternator, vehicleV } = design.brief;
+  if (state.engine !== 'off') {
+    const v = alternator.measured ?? TRACE_VOLTS[alternator.voltage];
+    const scale = alternator.measured ? 1 : vehicleV / 12;
+    const idle = state.engine === 'idle';
+    out.push({
+      id: 'alternator',
+      name: 'alternator',
+      plus: 'starting+',
+      minus: 'starting-',
+      setV: (idle ? v.warmIdleV : v.cruiseV) * scale,
+      limitA: alternator.ratedA * (idle ? ALTERNATOR.hotIdleShare : ALTERNATOR.hotCruiseShare),
+      sunW: 0,
+      input: null,
+      sunOnly: false,
+    });
+  }
+  if (state.charging === 'off') return out;
+  const sunW = lit ? lit.currentA * lit.holdV * MPPT_YIELD : 0;
+  out.push(...chargers(plan, state, bank, sunW));
+  if (array?.controller && sunW > 0)
+    out.push({ id: 'controller', name: 'solar controller', plus: 'controller.out+', minus: 'controller-', setV: bank.absorptionV, limitA: array.maxA ?? Infinity, sunW, input: null, sunOnly: true });
+  const mains = mainsChargerOf(design, catalogue);
+  if (state.mains && mains) out.push({ id: 'mains', name: 'mains charger', plus: 'mains.out+', minus: 'mains-', setV: bank.absorptionV, limitA: mains.outputA, sunW: 0, input: null, sunOnly: false });
+  return out;
+}
+
+/** What the vehicle itself takes while its engine runs, A. */
+export const vehicleTakesA = (design: Design): number => design.brief.alternator.vehicleA ?? ALTERNATOR.vehicleA;

@@ -11,7 +11,7 @@ const LAYERS = [
   ['outlook'],
   ['draft', 'order', 'fit', 'prove', 'explain', 'propose'],
   ['assess'],
-  ['handover', 'formats', 'answers', 'demo', 'search'],
+  ['diagram', 'handover', 'formats', 'answers', 'demo', 'search'],
 ];
 
 const folder = (name) => `^core/src/${name}/`;

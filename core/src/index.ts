@@ -25,3 +25,4 @@ export * from './trip/index.js';
 export * from './vehicle/index.js';
 export * from './travel/index.js';
 export * from './search/index.js';
+export * from './diagram/index.js';

@@ -86,7 +86,7 @@ test('a new job from its brief to the pack on paper', async ({ page }) => {
 
   await test.step('protection and checks', async () => {
     await stage(page, 'Protection');
-    await expect(page.locator('mx-protection tbody tr').filter({ hasText: 'house battery' }).first()).toContainText('holds');
+    await expect(page.locator('mx-fuses tbody tr').filter({ hasText: 'house battery' }).first()).toContainText('holds');
     await stage(page, 'Checks');
     const licensed = page.locator('button.row').filter({ hasText: 'licensed electrician' });
     await licensed.click();

@@ -8,6 +8,7 @@ import { z } from 'zod';
 import { accountRoutes } from './accounts/routes.js';
 import type { Database } from './db/client.js';
 import { designRoutes } from './designs/routes.js';
+import { diagramRoutes } from './diagram/routes.js';
 import { drillRoutes } from './drill/routes.js';
 import { sayErrors } from './http/errors.js';
 import { serveWeb } from './http/web.js';
@@ -58,7 +59,7 @@ export async function buildApp({ db, queue, webRoot, log = false }: AppOptions):
   await app.register(cookie);
   await app.register(rateLimit, { global: false });
   app.get('/api/health', { schema: { response: { 200: z.object({ ok: z.boolean() }) } } }, () => ({ ok: true }));
-  for (const routes of [accountRoutes, jobRoutes, designRoutes, tickRoutes, readingRoutes, packRoutes, drillRoutes, vehicleRoutes]) await app.register(routes(db));
+  for (const routes of [accountRoutes, jobRoutes, designRoutes, tickRoutes, readingRoutes, packRoutes, drillRoutes, diagramRoutes, vehicleRoutes]) await app.register(routes(db));
   await app.register(tripRoutes(db, queue));
   if (webRoot) await serveWeb(app, webRoot);
   return app;

@@ -66,7 +66,14 @@ function asTyped(spec: RunSpec, input: SizingInput, areaMm2: number): SizingResu
   const t = trySize(named, input);
   const lower = [...series].reverse().find((s) => s.areaMm2 < areaMm2 - 0.005);
   const fuseA = spec.edit.fuseA ?? t.fuseA;
-  if (!t.point.ok) return { ok: false, error: t.point.error, tried: [t] };
+  if (!t.point.ok) {
+    // What would hold is part of the answer.
+    const holds = series
+      .filter((s) => s.areaMm2 > areaMm2)
+      .map((s) => trySize(s, input))
+      .find((x) => x.point.ok);
+    return { ok: false, error: t.point.error, tried: holds ? [t, holds] : [t] };
+  }
   if (fuseA === null) return { ok: false, error: 'window-closed', tried: [t] };
   return { ...t.point, size: named.size, areaMm2, fuseA, boundBy: 'minimum', dropPercent: t.dropPercent!, below: lower ? trySize(lower, input) : null };
 }

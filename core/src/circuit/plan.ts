@@ -16,6 +16,8 @@ export interface CircuitPlan {
   readonly array: SolarArray | null;
   readonly day: DayFigures;
   readonly runs: readonly Fitted[];
+  /** Names of runs that are left out, since they or what feeds them have no size. */
+  readonly leftOut: readonly string[];
   readonly inline: readonly InlinePart[];
 }
 
@@ -23,6 +25,8 @@ export interface CircuitPlan {
 export function circuitPlan(design: Design, catalogue: Catalogue, assessed: { readonly day: DayFigures; readonly runs: readonly SizedRun[] }): CircuitPlan | null {
   const bank = bankOf(design, catalogue);
   if (!bank || !hasMain(assessed.runs)) return null;
+  const runs = reachable(assessed.runs);
+  const there = new Set(runs.map((r) => r.spec.id));
   return {
     design,
     catalogue,
@@ -30,7 +34,8 @@ export function circuitPlan(design: Design, catalogue: Catalogue, assessed: { re
     second: selectedBankOf(design, catalogue),
     array: arrayOf(design, catalogue),
     day: assessed.day,
-    runs: reachable(assessed.runs),
+    runs,
+    leftOut: assessed.runs.filter((r) => !there.has(r.spec.id)).map((r) => r.spec.name),
     inline: inlineParts(design, catalogue),
   };
 }

@@ -141,6 +141,10 @@ describe('the rules', () => {
     expect(said(d, 'run-unsized')).toMatch(/no stocked cable is thick enough/);
     d.runs['start-charger'] = { outM: 3, ambientC: 110 };
     expect(said(d, 'run-unsized')).toMatch(/hotter than the insulation may get/);
+    d.runs['start-charger'] = {};
+    d.runs['bus-inverter'] = { outM: 14, areaMm2: 4 };
+    expect(said(d, 'run-unsized')).toMatch(/can never deliver/);
+    expect(found(d, 'run-unsized').map((f) => inWords(f).fix)).toEqual([jasmine.stringMatching(/From \d+ mm² on the volts hold/)]);
   });
 
   it('hand every 230 V part to the licensed electrician', () => {

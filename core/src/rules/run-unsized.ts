@@ -24,8 +24,8 @@ export const runUnsized: Rule = {
       if (r.ok) return [];
       const largest = [...r.tried].reverse().find((t) => t.point.ok);
       const amps = largest?.point.ok ? figure(largest.point.currentA, 0) : '–';
-      return [{ at: { stage: 'runs' as const, about: r.spec.id }, values: { run: r.spec.name, error: r.error, amps } }];
+      return [{ at: { stage: 'runs' as const, about: r.spec.id }, values: { run: r.spec.name, error: r.error, amps, holds: r.error === 'no-operating-point' ? (largest?.size.areaMm2 ?? 0) : 0 } }];
     }),
   say: (v) => `${v['run']} (${v['amps']} A): ${WHY[String(v['error'])]}.`,
-  fix: (v) => FIX[String(v['error'])]!,
+  fix: (v) => (Number(v['holds']) > 0 ? `From ${v['holds']} mm² on the volts hold; the draft’s own size also meets drop and fuse.` : FIX[String(v['error'])]!),
 };

@@ -62,7 +62,16 @@ export const routes: Routes = [
           { path: 'plugs', title: 'Plugs · Meridex', loadComponent: () => import('./runs/plugs').then((m) => m.PlugsSheet) },
         ],
       },
-      { path: 'protection', title: 'Protection · Meridex', loadComponent: () => import('./protection/protection').then((m) => m.ProtectionStage) },
+      {
+        path: 'protection',
+        loadComponent: () => import('./protection/protection').then((m) => m.ProtectionStage),
+        children: [
+          { path: '', pathMatch: 'full', redirectTo: 'fuses' },
+          { path: 'fuses', title: 'Protection · Meridex', loadComponent: () => import('./protection/fuses').then((m) => m.FusesSheet) },
+          { path: 'diagram', title: 'Line diagram · Meridex', loadComponent: () => import('./protection/diagram').then((m) => m.DiagramSheet) },
+          { path: 'live', title: 'What stays live · Meridex', loadComponent: () => import('./protection/live').then((m) => m.LiveSheet) },
+        ],
+      },
       { path: 'checks', title: 'Checks · Meridex', loadComponent: () => import('./checks/checks').then((m) => m.ChecksStage) },
       { path: 'order', title: 'Order · Meridex', loadComponent: () => import('./order/order').then((m) => m.OrderStage) },
       { path: 'fit', title: 'Fit · Meridex', loadComponent: () => import('./fit/fit').then((m) => m.FitStage) },

@@ -30,6 +30,9 @@ class Desk {
   }
 }
 
+/** What is asked while someone moves a slider or switch. */
+const QUICK: readonly OutlookAsk['what'][] = ['what if', 'state', 'protection'];
+
 /** Asks the worker about a design. What a slider asks has a worker of its own, so that it never waits behind a long answer. */
 @Injectable({ providedIn: 'root' })
 export class OutlookService {
@@ -38,7 +41,7 @@ export class OutlookService {
   readonly trouble = signal<string | null>(null);
 
   async ask<K extends OutlookAsk['what']>(ask: Extract<OutlookAsk, { what: K }>): Promise<OutlookAnswers[K] | null> {
-    const desk = ask.what === 'what if' ? (this.quick ??= new Desk()) : (this.slow ??= new Desk());
+    const desk = QUICK.includes(ask.what) ? (this.quick ??= new Desk()) : (this.slow ??= new Desk());
     try {
       const answer = (await desk.ask(ask)) as OutlookAnswers[K];
       this.trouble.set(null);

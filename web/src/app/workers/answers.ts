@@ -1,16 +1,28 @@
 import {
   applyTalk,
+  assess,
+  circuitPlan,
+  type CircuitState,
+  deadMap,
+  type DeadMap,
   type Design,
   type Failure,
+  type NoState,
   type Helps,
   type PlaceOffer,
+  selectivePairs,
+  type SelectivePair,
   SHIPPED_CATALOGUE,
   simulateWhatIf,
   singleFailures,
   suggestPlaces,
+  stateFigures,
+  type StateFigures,
   sunWays,
   type SunWay,
   type SupplyDraft,
+  sweep,
+  type Sweep,
   type Talk,
   threeDrafts,
   type TripResult,
@@ -26,7 +38,16 @@ export type OutlookAsk =
   | { readonly what: 'failures'; readonly design: Design }
   | { readonly what: 'sun ways'; readonly design: Design }
   | { readonly what: 'places'; readonly design: Design; readonly gear: string }
+  | { readonly what: 'state'; readonly design: Design; readonly state: CircuitState }
+  | { readonly what: 'protection'; readonly design: Design }
   | { readonly what: 'what if'; readonly design: Design; readonly change: WhatIf };
+
+/** What is known of a circuit beyond its runs: which fuse opens first, what stays live, each run's worst state. */
+export interface ProtectionAnswer {
+  readonly pairs: readonly SelectivePair[];
+  readonly dead: DeadMap;
+  readonly sweep: Sweep;
+}
 
 export interface OutlookAnswers {
   readonly drafts: readonly SupplyDraft[];
@@ -35,7 +56,20 @@ export interface OutlookAnswers {
   readonly failures: readonly Failure[];
   readonly 'sun ways': readonly SunWay[];
   readonly places: readonly PlaceOffer[];
+  readonly state: StateFigures | NoState | null;
+  readonly protection: ProtectionAnswer | null;
   readonly 'what if': TripResult | null;
+}
+
+function protectionOf(design: Design): ProtectionAnswer | null {
+  const a = assess(design, SHIPPED_CATALOGUE);
+  const plan = circuitPlan(design, SHIPPED_CATALOGUE, a);
+  return plan && { pairs: selectivePairs(a.runs), dead: deadMap(plan), sweep: sweep(plan) };
+}
+
+function stateOf(design: Design, state: CircuitState): StateFigures | NoState | null {
+  const plan = circuitPlan(design, SHIPPED_CATALOGUE, assess(design, SHIPPED_CATALOGUE));
+  return plan && stateFigures(plan, state);
 }
 
 /** Works out an answer: in the worker, and at once in specs. */
@@ -53,6 +87,10 @@ export function answerOutlook(ask: OutlookAsk): OutlookAnswers[OutlookAsk['what'
       return sunWays(ask.design, SHIPPED_CATALOGUE);
     case 'places':
       return suggestPlaces(ask.design, SHIPPED_CATALOGUE, ask.gear);
+    case 'state':
+      return stateOf(ask.design, ask.state);
+    case 'protection':
+      return protectionOf(ask.design);
     case 'what if':
       return simulateWhatIf(ask.design, SHIPPED_CATALOGUE, ask.change);
   }

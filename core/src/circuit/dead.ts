@@ -1,0 +1,126 @@
+import type { Resistor } from '../network/index.js';
+import { joinedTo } from './live.js';
+import type { CircuitPlan } from './plan.js';
+
+/** What may be opened by hand before someone works on the circuit. */
+export type Opened = 'main switch' | 'disconnect' | 'panel breaker' | 'mains lead' | 'starting battery’s fuse';
+
+/** How a piece of gear stands: fed, its positive still at battery volts against the body, or dead. */
+export type Liveness = 'live' | 'live to the body' | 'dead';
+
+export interface DeadCell {
+  readonly state: Liveness;
+  /** What still feeds it. */
+  readonly by: readonly string[];
+}
+
+export interface DeadRow {
+  readonly gear: string;
+  readonly name: string;
+  /** In the order of `columns`. */
+  readonly cells: readonly DeadCell[];
+}
+
+export interface DeadMap {
+  readonly columns: readonly { readonly name: string; readonly opened: readonly Opened[] }[];
+  readonly rows: readonly DeadRow[];
+}
+
+interface Feeder {
+  readonly name: string;
+  readonly plus: string;
+  readonly minus: string;
+  /** It gives only while this is live: a charger's input, a controller's panels. */
+  readonly from: { readonly plus: string; readonly minus: string } | null;
+}
+
+function feeders(plan: CircuitPlan, opened: ReadonlySet<Opened>): Feeder[] {
+  const nodes = new Set(plan.runs.flatMap((r) => [r.spec.from.plus, r.spec.to.plus]));
+  const out: Feeder[] = [];
+  for (let k = 1; k <= plan.bank.strings; k++) {
+    const node = plan.bank.strings > 1 ? `house.${k}` : 'house';
+    out.push({ name: plan.bank.strings > 1 ? `house battery ${k}` : 'house battery', plus: `${node}+`, minus: `${node}-`, from: null });
+  }
+  if (nodes.has('starting+')) out.push({ name: 'starting battery', plus: 'starting+', minus: 'starting-', from: null });
+  if (nodes.has('panel+')) out.push({ name: 'panels', plus: 'panel+', minus: 'panel-', from: null });
+  for (const [gear, name] of [
+    ['charger', 'charger'],
+    ['charger2', 'second charger'],
+    ['controller', 'solar controller'],
+  ] as const) {
+    if (!nodes.has(`${gear}.out+`) || plan.runs.some((r) => r.spec.id === 'isolator-bus' && gear === 'charger')) continue;
+    for (const input of ['in', 'sun']) if (nodes.has(`${gear}.${input}+`)) out.push({ name, plus: `${gear}.out+`, minus: `${gear}-`, from: { plus: `${gear}.${input}+`, minus: `${gear}-` } });
+  }
+  if (nodes.has('mains.out+') && !opened.has('mains lead')) out.push({ name: 'mains charger', plus: 'mains.out+', minus: 'mains-', from: null });
+  return out;
+}
+
+function wires(plan: CircuitPlan, opened: ReadonlySet<Opened>): Resistor[] {
+  const out: Resistor[] = [];
+  for (const { spec } of plan.runs) {
+    const cut = (spec.id === 'panel-regulator' && opened.has('panel breaker')) || (spec.from.gear === 'starting' && opened.has('starting battery’s fuse'));
+    if (!cut) out.push({ id: spec.id, a: spec.from.plus, b: spec.to.plus, ohm: 1 });
+    out.push({ id: `${spec.id}.back`, a: spec.from.minus, b: spec.to.minus, ohm: 1 });
+  }
+  for (const p of plan.inline) {
+    const open = (p.id === 'switch' && opened.has('main switch')) || (p.id === 'disconnect' && opened.has('disconnect'));
+    if (!open) out.push({ id: p.id, a: p.a, b: p.b, ohm: 1 });
+  }
+  // A closed isolator is the worse case for whoever works behind it.
+  if (plan.runs.some((r) => r.spec.id === 'isolator-bus')) out.push({ id: 'isolator', a: 'charger.in+', b: 'charger.out+', ohm: 1 });
+  return out;
+}
+
+/** Who feeds each node pair with these opened; what a converter passes on counts as soon as its input is fed. */
+function cellsOf(plan: CircuitPlan, opened: readonly Opened[], gear: readonly { readonly plus: string; readonly minus: string }[]): DeadCell[] {
+  const set = new Set(opened);
+  const resistors = wires(plan, set);
+  const feeding = feeders(plan, set).map((f) => ({ ...f, plusTo: joinedTo({ resistors }, [f.plus]), minusTo: joinedTo({ resistors }, [f.minus]) }));
+  const fed = new Set(feeding.filter((f) => f.from === null));
+  for (let grew = true; grew;) {
+    grew = false;
+    for (const f of feeding) {
+      if (fed.has(f) || !f.from || ![...fed].some((g) => g.plusTo.has(f.from!.plus) && g.minusTo.has(f.from!.minus))) continue;
+      fed.add(f);
+      grew = true;
+    }
+  }
+  return gear.map(({ plus, minus }): DeadCell => {
+    const whole = [...fed].filter((f) => f.plusTo.has(plus) && f.minusTo.has(minus));
+    const half = [...fed].filter((f) => f.plusTo.has(plus));
+    const by = [...new Set((whole.length ? whole : half).map((f) => f.name))];
+    return { state: whole.length ? 'live' : half.length ? 'live to the body' : 'dead', by };
+  });
+}
+
+/**
+ * What is still live with each switch off, and with all of them: sources beyond a switch keep feeding, a charger feeds
+ * the bus bars while its engine or sun does, and a disconnect in the negative leaves every positive behind it at
+ * battery volts against the body. Engine running, sun shining, mains plugged in: the worst for whoever works on it.
+ */
+export function deadMap(plan: CircuitPlan): DeadMap {
+  const has = new Set(plan.runs.map((r) => r.spec.id));
+  const single: Opened[] = [
+    ...(plan.inline.some((p) => p.id === 'switch') ? (['main switch'] as const) : []),
+    ...(plan.inline.some((p) => p.id === 'disconnect') ? (['disconnect'] as const) : []),
+    ...(has.has('panel-regulator') ? (['panel breaker'] as const) : []),
+    ...(has.has('mains-bus') ? (['mains lead'] as const) : []),
+    ...(plan.runs.some((r) => r.spec.from.gear === 'starting') ? (['starting battery’s fuse'] as const) : []),
+  ];
+  const columns = [
+    { name: 'nothing', opened: [] as readonly Opened[] },
+    ...single.map((o) => ({ name: o as string, opened: [o] as readonly Opened[] })),
+    ...(single.length > 1 ? [{ name: 'all of them', opened: single }] : []),
+  ];
+  const ends = new Map<string, { gear: string; name: string; plus: string; minus: string }>();
+  for (const { spec } of plan.runs) for (const e of [spec.from, spec.to]) if (!ends.has(e.plus)) ends.set(e.plus, e);
+  const list = [...ends.values()].filter((e) => !e.plus.startsWith('main+'));
+  const byColumn = columns.map((c) => cellsOf(plan, c.opened, list));
+  const side: Readonly<Record<string, string>> = { in: ', input', out: ', output', sun: ', panel side' };
+  const rows = list.map((e, i): DeadRow => ({
+    gear: e.gear,
+    name: `${e.name}${side[/\.(in|out|sun)\+$/.exec(e.plus)?.[1] ?? ''] ?? (e.plus === 'fed+' ? ', fed side' : '')}`,
+    cells: byColumn.map((c) => c[i]!),
+  }));
+  return { columns, rows };
+}

@@ -1,0 +1,171 @@
+import type { InlinePart } from '../circuit/index.js';
+import type { Design } from '../design/index.js';
+import type { Gear } from '../places/index.js';
+import { rating } from '../quantity/index.js';
+import type { Lead, RunGroup, SizedRun } from '../routes/index.js';
+import type { Diagram, DiagramEnd, DiagramLine, DiagramNode, LineKind, Pole, SymbolKind } from './element.js';
+import { symbolOf } from './symbol-of.js';
+
+/** What a diagram is drawn from. */
+export interface DiagramInput {
+  readonly design: Design;
+  readonly gear: readonly Gear[];
+  readonly runs: readonly SizedRun[];
+  readonly inline: readonly InlinePart[];
+  readonly leads: readonly Lead[];
+}
+
+/** What of a design is shown: everything, the runs of some purposes, or one load with its way back to the battery. */
+export interface DiagramFilter {
+  readonly groups: readonly RunGroup[] | null;
+  readonly loads: readonly string[] | null;
+}
+
+export const WHOLE: DiagramFilter = { groups: null, loads: null };
+
+const metres = (m: number): string => `${Math.round(m * 10) / 10} m`;
+
+class Builder {
+  readonly nodes = new Map<string, DiagramNode>();
+  readonly lines: DiagramLine[] = [];
+  private readonly gear: ReadonlyMap<string, Gear>;
+
+  constructor(private readonly input: DiagramInput) {
+    this.gear = new Map(input.gear.map((g) => [g.id, g]));
+  }
+
+  put(id: string, symbol: SymbolKind, title: string, more: Partial<DiagramNode> = {}): void {
+    if (!this.nodes.has(id)) this.nodes.set(id, { id, symbol, title, detail: '', gear: null, run: null, last: false, ...more });
+  }
+
+  /** The element that a piece of gear is; batteries of a bank are several. */
+  putGear(id: string): string {
+    const string = /^house\.(\d+)$/.exec(id);
+    const g = this.gear.get(string ? 'house' : id);
+    if (!g) return id;
+    const title = string ? `${g.name.replace(/ \d+ Ah$/, '')} ${string[1]}` : g.name;
+    this.put(id, symbolOf(g, this.input.design), title, { gear: g.id, last: g.role === 'load', detail: g.when === 'now' ? '' : g.when });
+    return id;
+  }
+
+  /** The element and side that an electrical node stands for: `charger.in+` is the charger's plus. */
+  end(name: string, side: 'west' | 'east'): DiagramEnd {
+    const pole: Pole = name.endsWith('+') ? 'plus' : 'minus';
+    const base = name.slice(0, -1);
+    if (base === 'main') return { node: this.putGear(pole === 'plus' ? 'switch' : 'shunt'), side: 'west', pole };
+    if (base === 'fed') return { node: this.putGear('disconnect'), side: 'east', pole };
+    return { node: this.putGear(/^house\.\d+$/.test(base) ? base : base.replace(/\.(in|out|sun)$/, '')), side, pole };
+  }
+
+  line(id: string, kind: LineKind, run: string | null, from: DiagramEnd, to: DiagramEnd, label = ''): void {
+    this.lines.push({ id, kind, run, from, to, label });
+  }
+
+  run(r: SizedRun): void {
+    const { spec } = r;
+    const size = r.ok ? r.figures.cable : 'no size yet';
+    const label = `${spec.number} · ${size}\n${metres(spec.outM)}`;
+    let at = this.end(spec.from.plus, 'east');
+    const stops: string[] = [];
+    const stop = (id: string, symbol: SymbolKind, title: string): void => {
+      this.put(id, symbol, title, { run: spec.id });
+      stops.push(id);
+    };
+    const fuse = (end: 'from' | 'to'): void => {
+      if (!spec.ends.some((e) => e.at === end)) return;
+      const breaker = spec.fuseKinds[0] === 'breaker';
+      const many = r.ok && r.figures.perPole > 1 ? `${r.figures.perPole} × ` : '';
+      stop(`fuse:${spec.id}:${end}`, breaker ? 'breaker' : 'fuse', r.ok ? `${many}${rating(r.figures.fuseA)} A` : '? A');
+    };
+    fuse('from');
+    if (spec.plugA) stop(`plug:${spec.id}`, 'plug', `${spec.plugA} A plug`);
+    fuse('to');
+    const labelled = stops.length ? 1 : 0;
+    for (const [i, id] of [...stops, null].entries()) {
+      const to = id ? ({ node: id, side: 'west', pole: 'plus' } as const) : this.end(spec.to.plus, 'west');
+      this.line(`${spec.id}:feed:${i}`, 'feed', spec.id, at, to, i === labelled ? label : '');
+      if (id) at = { node: id, side: 'east', pole: 'plus' };
+    }
+    const [out, back] = [this.end(spec.from.minus, 'east'), this.end(spec.to.minus, 'west')];
+    if (spec.back === 'cable') {
+      const plug = `plug:${spec.id}`;
+      if (!spec.plugA) return this.line(`${spec.id}:return`, 'return', spec.id, out, back);
+      this.line(`${spec.id}:return:0`, 'return', spec.id, out, { node: plug, side: 'west', pole: 'minus' });
+      return this.line(`${spec.id}:return:1`, 'return', spec.id, { node: plug, side: 'east', pole: 'minus' }, back);
+    }
+    for (const where of ['from', 'to']) this.put(`earth:${spec.id}:${where}`, 'earth', '', { run: spec.id });
+    this.line(`${spec.id}:return:from`, 'return', spec.id, out, { node: `earth:${spec.id}:from`, side: 'west', pole: 'minus' });
+    this.line(`${spec.id}:return:to`, 'return', spec.id, { node: `earth:${spec.id}:to`, side: 'east', pole: 'minus' }, back);
+  }
+
+  inlinePart(p: InlinePart): void {
+    const pole = p.pole === 'positive' ? 'plus' : 'minus';
+    const here = this.putGear(p.id);
+    const bus = this.putGear('bus');
+    if (p.id === 'disconnect') this.line(`${p.id}:link`, 'link', null, { node: bus, side: 'east', pole }, { node: here, side: 'west', pole });
+    else this.line(`${p.id}:link`, 'link', null, { node: here, side: 'east', pole }, { node: bus, side: 'west', pole });
+  }
+
+  lead(l: Lead): void {
+    const from = l.from === 'starting battery' ? 'starting' : l.from === 'house' && !this.nodes.has('house') ? 'house.1' : l.from;
+    if (from === 'ignition') this.put('ignition', 'key', 'ignition');
+    else this.putGear(from);
+    this.putGear(l.to);
+    if (!this.nodes.has(from) || !this.nodes.has(l.to)) return;
+    this.line(l.id, 'signal', l.id, { node: from, side: 'east', pole: 'signal' }, { node: l.to, side: 'west', pole: 'signal' }, `${l.number} · ${l.kind}`);
+  }
+
+  vehicle(): void {
+    if (!this.nodes.has('starting')) return;
+    this.put('alternator', 'generator', 'alternator', { detail: `${this.input.design.brief.alternator.ratedA} A` });
+    this.line('alternator:plus', 'link', null, { node: 'alternator', side: 'east', pole: 'plus' }, { node: 'starting', side: 'west', pole: 'plus' }, 'factory');
+    this.put('earth:starting', 'earth', 'body');
+    this.line('starting:earth', 'link', null, { node: 'starting', side: 'east', pole: 'minus' }, { node: 'earth:starting', side: 'west', pole: 'minus' });
+  }
+
+  mains(): void {
+    const licensed = '230 V: licensed\nelectrician';
+    if (this.nodes.has('mains')) {
+      this.put('inlet', 'inlet', 'mains inlet');
+      this.line('inlet:mains', 'mains', null, { node: 'inlet', side: 'east', pole: 'signal' }, { node: 'mains', side: 'west', pole: 'signal' }, licensed);
+    }
+    const loads = this.input.gear.filter((g) => g.role === 'load' && this.input.design.loads[g.id.slice('load:'.length)]?.supply === 'mains');
+    if (!this.nodes.has('inverter')) return;
+    for (const [i, g] of loads.entries()) {
+      this.putGear(g.id);
+      this.line(`${g.id}:mains`, 'mains', null, { node: 'inverter', side: 'east', pole: 'signal' }, { node: g.id, side: 'west', pole: 'signal' }, i ? '' : licensed);
+    }
+  }
+}
+
+/** Runs that a filter shows; a load takes along what feeds it. */
+function chosen(runs: readonly SizedRun[], filter: DiagramFilter): SizedRun[] {
+  const { groups, loads } = filter;
+  if (loads) {
+    const ids = new Set(loads.map((l) => `load-${l}`));
+    const fed = runs.filter((r) => ids.has(r.spec.id));
+    const block = fed.some((r) => r.spec.from.gear === 'block');
+    return runs.filter((r) => ids.has(r.spec.id) || (block && r.spec.id === 'bus-block') || /^house\d*-bus$/.test(r.spec.id));
+  }
+  return groups ? runs.filter((r) => groups.includes(r.spec.group) || /^house\d*-bus$/.test(r.spec.id)) : [...runs];
+}
+
+/**
+ * The line diagram of a design, complete and without a place for anything yet: each piece of gear, each run with its
+ * fuses and plugs, what stands in line, thin leads, and what the vehicle and the electrician bring.
+ */
+export function buildDiagram(input: DiagramInput, filter: DiagramFilter = WHOLE): Diagram {
+  const b = new Builder(input);
+  const whole = filter.groups === null && filter.loads === null;
+  const runs = chosen(input.runs, filter);
+  for (const r of runs) b.run(r);
+  const withDisconnect = runs.some((r) => r.spec.from.plus === 'fed+' || r.spec.from.minus === 'fed-');
+  for (const p of input.inline) if (p.id !== 'disconnect' || withDisconnect) b.inlinePart(p);
+  if (whole || filter.groups?.includes('charging')) {
+    for (const l of input.leads) b.lead(l);
+    b.vehicle();
+  }
+  if (whole || filter.groups?.some((g) => g === 'house' || g === 'charging')) b.mains();
+  if (whole) for (const g of input.gear) if (!(g.id === 'house' && b.nodes.has('house.1'))) b.putGear(g.id);
+  return { nodes: [...b.nodes.values()], lines: b.lines };
+}

@@ -1,0 +1,139 @@
+import ELK, { type ElkNode } from 'elkjs/lib/elk.bundled.js';
+import { assess } from '../assess/index.js';
+import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
+import { DEMO_JOBS } from '../demo/index.js';
+import type { Design } from '../design/index.js';
+import { buildDiagram, drawingOf, drawingSvg, elkGraph, LABEL, sheetsOf, WHOLE, type Diagram, type DiagramFilter, type Drawing, type ElkGraph } from './index.js';
+import { textWidth } from './elk.js';
+
+// The bundle is CommonJS: under plain modules its class is one step further in.
+const elk = new (ELK as unknown as new () => { layout(g: ElkNode): Promise<ElkNode> })();
+const of = (d: Design) => assess(d, SHIPPED_CATALOGUE);
+function diagramOf(design: Design, filter: DiagramFilter = WHOLE): Diagram {
+  const a = of(design);
+  return buildDiagram({ design, gear: a.gear, runs: a.runs, inline: a.inline, leads: a.layout.leads }, filter);
+}
+async function drawn(diagram: Diagram): Promise<Drawing> {
+  return drawingOf(diagram, (await elk.layout(elkGraph(diagram) as unknown as ElkNode)) as unknown as ElkGraph);
+}
+
+interface Box {
+  readonly what: string;
+  readonly x0: number;
+  readonly x1: number;
+  readonly y0: number;
+  readonly y1: number;
+}
+
+function wordBoxes(d: Drawing): Box[] {
+  return d.texts.map((t) => {
+    const wide = Math.max(...t.lines.map(textWidth));
+    const x0 = t.anchor === 'start' ? t.x : t.x - wide / 2;
+    return { what: t.lines.join(' '), x0, x1: x0 + wide, y0: t.y - LABEL.height + 4, y1: t.y + (t.lines.length - 1) * LABEL.height + 2 };
+  });
+}
+
+const meet = (a: Box, b: Box): boolean => a.x0 < b.x1 - 0.5 && b.x0 < a.x1 - 0.5 && a.y0 < b.y1 - 0.5 && b.y0 < a.y1 - 0.5;
+
+describe('the line diagram', () => {
+  for (const { key, design } of DEMO_JOBS) {
+    const diagram = diagramOf(design);
+
+    it(`${key}: shows every piece of gear and every run once`, () => {
+      const a = of(design);
+      for (const g of a.gear) {
+        const many = g.id === 'house' && a.runs.some((r) => r.spec.id === 'house1-bus');
+        const shown = diagram.nodes.filter((n) => n.gear === g.id);
+        expect(shown.length)
+          .withContext(g.id)
+          .toBe(many ? a.runs.filter((r) => /^house\d+-bus$/.test(r.spec.id)).length : 1);
+      }
+      for (const r of a.runs) {
+        const mine = diagram.lines.filter((l) => l.run === r.spec.id);
+        expect(mine.filter((l) => l.kind === 'feed' && l.label).length)
+          .withContext(r.spec.id)
+          .toBe(1);
+        expect(mine.some((l) => l.kind === 'return')).toBeTrue();
+        expect(diagram.nodes.filter((n) => n.run === r.spec.id && ['fuse', 'breaker'].includes(n.symbol)).length).toBe(r.spec.ends.length);
+      }
+      for (const l of a.layout.leads) expect(diagram.lines.filter((x) => x.id === l.id).length).toBe(1);
+      expect(new Set(diagram.nodes.map((n) => n.id)).size).toBe(diagram.nodes.length);
+    });
+
+    it(`${key}: joins each feed from its start to its end, without a gap`, () => {
+      for (const r of of(design).runs) {
+        const pieces = diagram.lines.filter((l) => l.run === r.spec.id && l.kind === 'feed');
+        for (const [i, p] of pieces.entries()) if (i) expect(p.from.node).toBe(pieces[i - 1]!.to.node);
+      }
+    });
+
+    it(`${key}: no words lie on one another or on a symbol`, async () => {
+      const d = await drawn(diagram);
+      const words = wordBoxes(d);
+      for (const [i, a] of words.entries()) for (const b of words.slice(i + 1)) expect(meet(a, b)).withContext(`${a.what} / ${b.what}`).toBeFalse();
+      const symbols = d.nodes.map((n): Box => ({ what: n.node.id, x0: n.x, x1: n.x + n.w, y0: n.y, y1: n.y + n.h }));
+      for (const a of words) for (const s of symbols) expect(meet(a, s)).withContext(`${a.what} / ${s.what}`).toBeFalse();
+      for (const [i, a] of symbols.entries()) for (const b of symbols.slice(i + 1)) expect(meet(a, b)).withContext(`${a.what} / ${b.what}`).toBeFalse();
+    });
+  }
+
+  it('is the same for the same design', async () => {
+    const d = diagramOf(DEMO_JOBS[0]!.design);
+    expect(await drawn(d)).toEqual(await drawn(structuredClone(d)));
+  });
+
+  it('shows only one circuit, with its way back to the battery', () => {
+    const vet = DEMO_JOBS.find((j) => j.key === 'vet')!.design;
+    const runs = new Set(diagramOf(vet, { groups: null, loads: ['l1'] }).lines.flatMap((l) => l.run ?? []));
+    expect([...runs].sort()).toEqual(['bus-block', 'house-bus', 'load-l1']);
+    const charging = new Set(diagramOf(vet, { groups: ['charging'], loads: null }).lines.flatMap((l) => (l.kind === 'feed' && l.run ? [l.run] : [])));
+    expect([...charging].sort()).toEqual(['charger-bus', 'house-bus', 'start-charger']);
+  });
+
+  it('shows a return through the body as earths at both ends', () => {
+    const d = structuredClone(DEMO_JOBS.find((j) => j.key === 'bees')!.design);
+    d.runs['load-l2'] = { back: 'chassis' };
+    expect(diagramOf(d).nodes.filter((n) => n.symbol === 'earth' && n.run === 'load-l2').length).toBe(2);
+  });
+
+  it('says of a run without a size that it has none', () => {
+    const d = structuredClone(DEMO_JOBS.find((j) => j.key === 'vet')!.design);
+    d.runs['start-charger'] = { outM: 90 };
+    expect(diagramOf(d).lines.find((l) => l.run === 'start-charger' && l.label)!.label).toContain('no size yet');
+  });
+
+  it('stands alone as SVG, with what people typed made harmless', async () => {
+    const d = structuredClone(DEMO_JOBS.find((j) => j.key === 'bees')!.design);
+    d.loads['l1']!.name = '<script> & "fridge"';
+    const svg = drawingSvg(await drawn(diagramOf(d)), 'a & b');
+    expect(svg).toContain('&lt;script&gt;');
+    expect(svg).not.toContain('<script');
+    expect(svg.startsWith('<svg xmlns="http://www.w3.org/2000/svg"')).toBeTrue();
+  });
+});
+
+describe('its sheets of paper', () => {
+  it('cover the drawing, and refer to one another at the same place', async () => {
+    const d = await drawn(diagramOf(DEMO_JOBS.find((j) => j.key === 'bookmobile')!.design));
+    const numbers = new Map(of(DEMO_JOBS.find((j) => j.key === 'bookmobile')!.design).runs.map((r) => [r.spec.id, r.spec.number]));
+    const sheets = sheetsOf(d, 700, 600, numbers);
+    expect(sheets.length).toBeGreaterThan(3);
+    expect(sheets.reduce((sum, s) => sum + s.w * s.h, 0)).toBeCloseTo(d.width * d.height, 3);
+    let met = 0;
+    for (const s of sheets) {
+      for (const r of s.references) {
+        const [, name, way, number] = /^(.*?) ?(to|from) (\d+)$/.exec(r.text)!;
+        const other = sheets.find((o) => o.number === Number(number))!;
+        const back = other.references.find((o) => Math.abs(o.x - r.x) < 1e-6 && Math.abs(o.y - r.y) < 1e-6 && o.text === `${name} ${way === 'to' ? 'from' : 'to'} ${s.number}`.trim());
+        expect(back).withContext(`${s.number}: ${r.text}`).toBeDefined();
+        met++;
+      }
+    }
+    expect(met).toBeGreaterThan(10);
+  });
+
+  it('are one where it fits', async () => {
+    const d = await drawn(diagramOf(DEMO_JOBS.find((j) => j.key === 'bees')!.design));
+    expect(sheetsOf(d, 3000, 3000, new Map()).map((s) => [s.number, s.references.length])).toEqual([[1, 0]]);
+  });
+});

@@ -1,0 +1,64 @@
+/** Standard symbols that a diagram is drawn with. */
+export type SymbolKind =
+  | 'battery'
+  | 'generator'
+  | 'panel'
+  | 'converter'
+  | 'regulator'
+  | 'rectifier'
+  | 'inverter'
+  | 'contact'
+  | 'switch'
+  | 'shunt'
+  | 'bars'
+  | 'fuse'
+  | 'breaker'
+  | 'plug'
+  | 'earth'
+  | 'key'
+  | 'inlet'
+  | 'meter'
+  | 'lamp'
+  | 'motor'
+  | 'socket'
+  | 'load';
+
+/** What a line carries: the feed of a run, its return, a signal, a factory or bar link, or 230 V. */
+export type LineKind = 'feed' | 'return' | 'signal' | 'link' | 'mains';
+export type Pole = 'plus' | 'minus' | 'signal';
+
+/** An element of the circuit as the diagram shows it: once, whatever hangs on it. */
+export interface DiagramNode {
+  readonly id: string;
+  readonly symbol: SymbolKind;
+  readonly title: string;
+  readonly detail: string;
+  /** Gear, or the run whose fuse or plug it is. */
+  readonly gear: string | null;
+  readonly run: string | null;
+  /** A load: its words stand beside it. */
+  readonly last: boolean;
+}
+
+export interface DiagramEnd {
+  readonly node: string;
+  readonly side: 'west' | 'east';
+  readonly pole: Pole;
+}
+
+/** A line from one element to the next; a run's feed is several of them where a fuse or plug stands in it. */
+export interface DiagramLine {
+  readonly id: string;
+  readonly kind: LineKind;
+  readonly run: string | null;
+  readonly from: DiagramEnd;
+  readonly to: DiagramEnd;
+  /** Its label, on one piece of each line only. */
+  readonly label: string;
+}
+
+/** Everything to be drawn, before it has a place. */
+export interface Diagram {
+  readonly nodes: readonly DiagramNode[];
+  readonly lines: readonly DiagramLine[];
+}

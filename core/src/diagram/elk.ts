@@ -1,0 +1,200 @@
+import type { Diagram, DiagramEnd, DiagramNode } from './element.js';
+
+/** As much of the layout engine's JSON as is used here. */
+export interface ElkPort {
+  readonly id: string;
+  readonly width: number;
+  readonly height: number;
+  readonly layoutOptions?: Readonly<Record<string, string>>;
+  readonly x?: number;
+  readonly y?: number;
+}
+
+export interface ElkBox {
+  readonly id: string;
+  readonly width: number;
+  readonly height: number;
+  readonly x?: number;
+  readonly y?: number;
+  readonly ports?: readonly ElkPort[];
+  readonly layoutOptions?: Readonly<Record<string, string>>;
+}
+
+export interface ElkPoint {
+  readonly x: number;
+  readonly y: number;
+}
+
+export interface ElkLine {
+  readonly id: string;
+  readonly sources: readonly string[];
+  readonly targets: readonly string[];
+  readonly labels?: readonly { readonly id: string; readonly text: string; readonly width: number; readonly height: number; readonly x?: number; readonly y?: number }[];
+  readonly sections?: readonly { readonly startPoint: ElkPoint; readonly endPoint: ElkPoint; readonly bendPoints?: readonly ElkPoint[] }[];
+}
+
+export interface ElkGraph {
+  readonly id: string;
+  readonly layoutOptions: Readonly<Record<string, string>>;
+  readonly children: readonly ElkBox[];
+  readonly edges: readonly ElkLine[];
+  readonly width?: number;
+  readonly height?: number;
+}
+
+const OPTIONS: Readonly<Record<string, string>> = {
+  'elk.algorithm': 'layered',
+  'elk.direction': 'RIGHT',
+  'elk.edgeRouting': 'ORTHOGONAL',
+  'elk.layered.considerModelOrder.strategy': 'NODES_AND_EDGES',
+  'elk.layered.nodePlacement.strategy': 'BRANDES_KOEPF',
+  'elk.layered.nodePlacement.bk.fixedAlignment': 'BALANCED',
+  'elk.layered.spacing.nodeNodeBetweenLayers': '12',
+  'elk.layered.spacing.edgeNodeBetweenLayers': '9',
+  'elk.layered.spacing.edgeEdgeBetweenLayers': '8',
+  'elk.spacing.nodeNode': '16',
+  'elk.spacing.edgeNode': '12',
+  'elk.spacing.edgeEdge': '10',
+  'elk.spacing.edgeLabel': '2',
+  // Folded like lines of text: sources and charging above, distribution and loads below, so that it fits a screen.
+  'elk.layered.wrapping.strategy': 'MULTI_EDGE',
+  'elk.aspectRatio': '1.4',
+  'elk.randomSeed': '1',
+  'elk.padding': '[top=24,left=16,bottom=24,right=16]',
+};
+
+/** From so many symbols on fewer crossings cost more time than they are worth: rows of loads cross little anyway. */
+const MANY = 70;
+const QUICK: Readonly<Record<string, string>> = { 'elk.layered.thoroughness': '1', 'elk.layered.crossingMinimization.greedySwitch.type': 'OFF' };
+
+/** Widths of a narrow grotesque at 11 px, by letter: an upper bound, so that no label is set too tight. */
+const LETTER_PX = 6.1;
+export const LABEL = { height: 13, letterPx: LETTER_PX } as const;
+export const textWidth = (text: string): number => Math.ceil(Math.max(...text.split('\n').map((line) => line.length)) * LETTER_PX + 4);
+
+/** Space of a symbol itself, without its words, px. */
+export const SYMBOL_PX: Readonly<Record<DiagramNode['symbol'], readonly [w: number, h: number]>> = {
+  battery: [44, 40],
+  generator: [40, 40],
+  panel: [48, 40],
+  converter: [52, 44],
+  regulator: [52, 44],
+  rectifier: [52, 44],
+  inverter: [52, 44],
+  contact: [44, 36],
+  switch: [40, 28],
+  shunt: [44, 28],
+  bars: [36, 40],
+  fuse: [34, 14],
+  breaker: [34, 16],
+  plug: [26, 30],
+  earth: [22, 22],
+  key: [32, 28],
+  inlet: [34, 34],
+  meter: [34, 34],
+  lamp: [32, 32],
+  motor: [32, 32],
+  socket: [32, 32],
+  load: [36, 28],
+};
+
+/** Room for a thing's words: above a fuse, under a symbol, beside a load. */
+export function wordsOf(n: DiagramNode): readonly string[] {
+  const most = n.last ? 20 : 15;
+  return [...wrapped(n.title, most), ...wrapped(n.detail, most)];
+}
+
+/** Words in lines of no more than so many letters, where they allow it. */
+export function wrapped(text: string, most: number): string[] {
+  const out: string[] = [];
+  for (const word of text.split(' ').filter(Boolean)) {
+    const last = out.at(-1);
+    if (last !== undefined && last.length + 1 + word.length <= most) out[out.length - 1] = `${last} ${word}`;
+    else out.push(word);
+  }
+  return out;
+}
+
+const portId = (line: string, end: DiagramEnd): string => `${line}@${end.node}:${end.side}`;
+const ORDER: Readonly<Record<DiagramEnd['pole'], number>> = { plus: 0, signal: 1, minus: 2 };
+
+/** Height at which lines meet a symbol that has one on each side, as a share of its height. */
+export const MEETS: Partial<Record<DiagramNode['symbol'], number>> = { contact: 0.3, breaker: 0.69, earth: 0, key: 0.5, fuse: 0.5, switch: 0.5, shunt: 0.5 };
+/** Room of a bar or box with so many lines on its busier side, px. */
+const PORT_PX = 14;
+/** Symbols that get a line of figures in a state view: room for it is kept, so that nothing moves. */
+const FIGURED: readonly DiagramNode['symbol'][] = ['battery', 'generator', 'converter', 'regulator', 'rectifier', 'inverter'];
+const FIGURES = '13.10 V · 38.0 A';
+const TALL: readonly DiagramNode['symbol'][] = ['bars', 'converter', 'regulator', 'inverter', 'rectifier', 'battery'];
+
+/** Words that stand above their symbol, so that it stays on its line. */
+export const wordsAbove = (n: DiagramNode): boolean => n.symbol === 'fuse' || n.symbol === 'breaker';
+
+/** Height of a node's words, with the line kept for its figures in a state. */
+export const wordsHeight = (n: DiagramNode): number => (wordsOf(n).length + (n.last || FIGURED.includes(n.symbol) ? 1 : 0)) * LABEL.height;
+
+interface Ended {
+  readonly end: DiagramEnd;
+  readonly id: string;
+}
+
+/** Ends at one side of a node, feeds above and returns below. */
+function endsAt(node: DiagramNode, diagram: Diagram, side: DiagramEnd['side']): Ended[] {
+  const all = diagram.lines.flatMap((l) => [l.from, l.to].flatMap((end) => (end.node === node.id && end.side === side ? [{ end, id: portId(l.id, end) }] : [])));
+  return all.sort((p, q) => ORDER[p.end.pole] - ORDER[q.end.pole]);
+}
+
+/** Height within its symbol of the i-th of so many lines. */
+function meetsAt(node: DiagramNode, h: number, i: number, many: number): number {
+  const share = MEETS[node.symbol];
+  if (node.symbol === 'plug') return many > 1 && i ? h - 8 : 8;
+  if (share !== undefined && many === 1) return share * h;
+  if (node.last) return h / 2 + (i - (many - 1) / 2) * 14;
+  return (h * (i + 1)) / (many + 1);
+}
+
+function boxOf(node: DiagramNode, diagram: Diagram): ElkBox {
+  const [west, east] = [endsAt(node, diagram, 'west'), endsAt(node, diagram, 'east')];
+  const [w, h] = SYMBOL_PX[node.symbol];
+  const words = wordsOf(node);
+  const wide = Math.max(0, ...words.map(textWidth), ...(FIGURED.includes(node.symbol) ? [textWidth(FIGURES)] : []));
+  const tall = wordsHeight(node);
+  const symbolH = TALL.includes(node.symbol) ? Math.max(h, PORT_PX * (Math.max(west.length, east.length) + 1)) : h;
+  const width = node.last ? w + 6 + wide : Math.max(w, wide);
+  const height = node.last ? Math.max(symbolH, tall) : symbolH + tall;
+  const from = node.last ? (height - symbolH) / 2 : wordsAbove(node) ? tall : 0;
+  const port = (e: Ended, i: number, many: number, side: 'WEST' | 'EAST'): ElkPort => ({
+    id: e.id,
+    width: 0,
+    height: 0,
+    layoutOptions: { 'elk.port.side': side },
+    ...(node.symbol === 'bars' ? {} : { x: side === 'WEST' ? 0 : width, y: from + meetsAt(node, symbolH, i, many) }),
+  });
+  return {
+    id: node.id,
+    width,
+    height,
+    ports: [...west.map((e, i) => port(e, i, west.length, 'WEST')), ...east.map((e, i) => port(e, i, east.length, 'EAST'))],
+    layoutOptions: { 'elk.portConstraints': node.symbol === 'bars' ? 'FIXED_SIDE' : 'FIXED_POS' },
+  };
+}
+
+/** The diagram as a graph for the layout engine. */
+export function elkGraph(diagram: Diagram): ElkGraph {
+  return {
+    id: 'diagram',
+    layoutOptions: diagram.nodes.length > MANY ? { ...OPTIONS, ...QUICK } : OPTIONS,
+    children: diagram.nodes.map((n) => boxOf(n, diagram)),
+    edges: diagram.lines.map((l) => ({
+      id: l.id,
+      sources: [portId(l.id, l.from)],
+      targets: [portId(l.id, l.to)],
+      ...(l.label ? { labels: [{ id: `${l.id}:label`, text: l.label, width: textWidth(l.label), height: LABEL.height * l.label.split('\n').length }] } : {}),
+    })),
+  };
+}
+
+/** Place and size of a box that has been laid out. */
+export function boundsOf(b: ElkBox): { readonly x: number; readonly y: number; readonly width: number; readonly height: number } {
+  return { x: b.x ?? 0, y: b.y ?? 0, width: b.width, height: b.height };
+}

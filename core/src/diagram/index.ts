@@ -1,0 +1,6 @@
+export * from './build.js';
+export * from './drawing.js';
+export * from './element.js';
+export { elkGraph, LABEL, type ElkGraph } from './elk.js';
+export * from './sheets.js';
+export * from './svg.js';

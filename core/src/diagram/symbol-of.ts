@@ -1,0 +1,45 @@
+import type { Design, Purpose } from '../design/index.js';
+import type { Gear } from '../places/index.js';
+import type { SymbolKind } from './element.js';
+
+const BY_PURPOSE: Readonly<Record<Purpose, SymbolKind>> = {
+  fridge: 'motor',
+  pump: 'motor',
+  lights: 'lamp',
+  sockets: 'socket',
+  electronics: 'load',
+  heater: 'load',
+  cooking: 'load',
+  medical: 'load',
+  tools: 'load',
+  other: 'load',
+};
+
+const BY_ID: Readonly<Record<string, SymbolKind>> = { bus: 'bars', switch: 'switch', shunt: 'shunt', disconnect: 'contact', display: 'meter', remote: 'switch' };
+
+/** The symbol of a piece of gear. */
+export function symbolOf(gear: Gear, design: Design): SymbolKind {
+  const known = BY_ID[gear.id];
+  if (known) return known;
+  switch (gear.role) {
+    case 'starting':
+    case 'house':
+      return 'battery';
+    case 'charger':
+      return design.supply.isolation === 'isolator' ? 'contact' : 'converter';
+    case 'controller':
+      return 'regulator';
+    case 'mains':
+      return 'rectifier';
+    case 'inverter':
+      return 'inverter';
+    case 'block':
+      return 'bars';
+    case 'panel':
+      return 'panel';
+    case 'load':
+      return BY_PURPOSE[design.loads[gear.id.slice('load:'.length)]?.purpose ?? 'other'];
+    default:
+      return 'load';
+  }
+}

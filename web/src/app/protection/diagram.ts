@@ -1,0 +1,195 @@
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, effect, ElementRef, inject, signal, untracked } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
+import {
+  buildDiagram,
+  type CircuitState,
+  drawingOf,
+  drawingSvg,
+  elkGraph,
+  type DiagramFilter,
+  type Drawing,
+  figure,
+  NAMED_STATES,
+  type NoState,
+  PARKED,
+  rating,
+  type RunGroup,
+  type StateFigures,
+  WHOLE,
+} from '@meridex/core';
+import { NzButtonModule } from 'ng-zorro-antd/button';
+import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
+import { NzSelectModule } from 'ng-zorro-antd/select';
+import { NamedSelect } from '../fields/named-select';
+import { LineDiagram } from '../pictures/line-diagram';
+import { Mark } from '../pictures/mark';
+import { AssessmentService } from '../services/assessment.service';
+import { DesignService } from '../services/design.service';
+import { LayoutService } from '../services/layout.service';
+import { OutlookService } from '../services/outlook.service';
+import { SelectionService } from '../services/selection.service';
+import { lineStates, nameOf, STATE_PARTS, stateSum, symbolWords } from './state-words';
+
+const GROUPS: Readonly<Record<string, readonly RunGroup[]>> = { 'charging only': ['charging'], 'house and loads': ['house', 'loads'], 'sun only': ['sun'] };
+const ZOOM = { least: 0.4, most: 2, step: 1.2, fits: 0.62 } as const;
+
+/** The line diagram: drawn from the design, never by hand, with the volts and amps of any state. */
+@Component({
+  selector: 'mx-diagram',
+  imports: [FormsModule, RouterLink, NzButtonModule, NzCheckboxModule, NzSelectModule, NamedSelect, LineDiagram, Mark],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './diagram.html',
+  styleUrl: './diagram.less',
+})
+export class DiagramSheet {
+  protected readonly assessments = inject(AssessmentService);
+  protected readonly designs = inject(DesignService);
+  protected readonly selection = inject(SelectionService);
+  private readonly layouts = inject(LayoutService);
+  private readonly outlook = inject(OutlookService);
+  protected readonly figure = figure;
+  protected readonly rating = rating;
+  protected readonly named = Object.keys(NAMED_STATES);
+
+  protected readonly show = signal('everything');
+  /** Null: sizes and lengths are shown, no state. */
+  protected readonly state = signal<CircuitState | null>(null);
+  /** As chosen; null: as wide as the paper. */
+  private readonly zoomed = signal<number | null>(null);
+  private readonly paperPx = signal(800);
+  protected readonly zoom = computed(() => this.zoomed() ?? Math.min(1, Math.max(ZOOM.fits, this.paperPx() / (this.drawing()?.width ?? 1000))));
+  protected readonly drawing = signal<Drawing | null>(null);
+  protected readonly trouble = signal<string | null>(null);
+  protected readonly result = signal<StateFigures | NoState | null>(null);
+  private asked = 0;
+
+  protected readonly shows = computed(() => ['everything', ...Object.keys(GROUPS), ...this.loads().map((l) => l.name)]);
+  private readonly loads = computed(() => {
+    const wired = new Set(this.assessments.assessment()!.runs.map((r) => r.spec.id));
+    return Object.entries(this.designs.design()!.loads)
+      .filter(([id]) => wired.has(`load-${id}`))
+      .sort(([, a], [, b]) => a.order - b.order)
+      .map(([id, l]) => ({ id, name: l.name || 'unnamed load' }));
+  });
+  private readonly filter = computed((): DiagramFilter => {
+    const show = this.show();
+    if (GROUPS[show]) return { groups: GROUPS[show], loads: null };
+    const load = this.loads().find((l) => l.name === show);
+    return load ? { groups: null, loads: [load.id] } : WHOLE;
+  });
+  private readonly diagram = computed(() => {
+    const a = this.assessments.assessment()!;
+    return buildDiagram({ design: this.designs.design()!, gear: a.gear, runs: a.runs, inline: a.inline, leads: a.layout.leads }, this.filter());
+  });
+
+  protected readonly parts = computed(() => {
+    const a = this.assessments.assessment()!;
+    const has: Readonly<Record<string, boolean>> = {
+      isolator: a.runs.some((r) => r.spec.id === 'isolator-bus'),
+      sun: a.runs.some((r) => r.spec.id === 'panel-regulator'),
+      engine: a.runs.some((r) => r.spec.from.gear === 'starting'),
+      mainSwitch: a.inline.some((p) => p.id === 'switch'),
+      disconnect: a.inline.some((p) => p.id === 'disconnect'),
+      bank: a.supply.second !== null,
+      charging: true,
+    };
+    return STATE_PARTS.filter((p) => has[p.key]);
+  });
+  protected readonly hasMains = computed(() => this.assessments.assessment()!.runs.some((r) => r.spec.id === 'mains-bus'));
+  protected readonly stateName = computed(() => {
+    const s = this.state();
+    return s ? nameOf(s, NAMED_STATES) : null;
+  });
+  private readonly numbers = computed(() => new Map(this.assessments.assessment()!.runs.map((r) => [r.spec.id, r.spec.number])));
+  protected readonly lineStates = computed(() => {
+    const r = this.result();
+    return r?.ok ? lineStates(r, this.numbers()) : null;
+  });
+  protected readonly beside = computed((): ReadonlyMap<string, string> => {
+    const r = this.result();
+    return r?.ok ? symbolWords(r, 0) : new Map();
+  });
+  protected readonly sum = computed(() => {
+    const r = this.result();
+    return r ? stateSum(r) : null;
+  });
+  protected readonly rows = computed(() => {
+    const r = this.result();
+    const by = new Map(r?.ok ? r.runs.map((x) => [x.id, x]) : []);
+    return this.assessments.assessment()!.runs.map((run) => ({ run, state: by.get(run.spec.id) ?? null }));
+  });
+  protected readonly chosen = computed(() => this.rows().find((r) => r.run.spec.id === this.selection.run()) ?? null);
+
+  constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    afterNextRender(() => this.paperPx.set(host.clientWidth - 8));
+    effect(() => {
+      const diagram = this.diagram();
+      untracked(() => void this.draw(diagram));
+    });
+    effect(() => {
+      const [design, state] = [this.designs.design(), this.state()];
+      untracked(() => void this.solve(design, state));
+    });
+  }
+
+  private async draw(diagram: ReturnType<typeof buildDiagram>): Promise<void> {
+    try {
+      const laid = await this.layouts.layOut(elkGraph(diagram));
+      // An older layout that comes late must not replace a newer one.
+      if (diagram !== this.diagram()) return;
+      this.drawing.set(drawingOf(diagram, laid));
+      this.trouble.set(null);
+    } catch (error) {
+      this.trouble.set(`The diagram could not be laid out: ${(error as Error).message}`);
+    }
+  }
+
+  private async solve(design: ReturnType<DesignService['design']>, state: CircuitState | null): Promise<void> {
+    const mine = ++this.asked;
+    const answer = design && state ? await this.outlook.ask({ what: 'state', design, state }) : null;
+    if (mine === this.asked) this.result.set(answer);
+  }
+
+  protected name(name: string | null): void {
+    this.state.set(name === null ? null : (NAMED_STATES[name] ?? PARKED));
+  }
+
+  protected set(key: string, value: string | boolean): void {
+    this.state.update((s) => ({ ...(s ?? PARKED), [key]: value }) as CircuitState);
+  }
+
+  protected loadsWord(): string {
+    const l = this.state()?.loads;
+    return typeof l === 'string' ? l : 'on';
+  }
+
+  protected zoomBy(factor: number): void {
+    this.zoomed.set(Math.min(ZOOM.most, Math.max(ZOOM.least, this.zoom() * factor)));
+  }
+
+  protected wheel(event: WheelEvent): void {
+    if (!event.ctrlKey) return;
+    event.preventDefault();
+    this.zoomBy(event.deltaY < 0 ? ZOOM.step : 1 / ZOOM.step);
+  }
+
+  protected pickGear(gear: string): void {
+    this.selection.gear.set(gear);
+    if (gear.startsWith('load:')) this.selection.run.set(`load-${gear.slice('load:'.length)}`);
+  }
+
+  /** The diagram as a file that stands alone. */
+  protected saveSvg(): void {
+    const d = this.drawing();
+    if (!d) return;
+    const customer = this.designs.design()!.brief.customer;
+    const url = URL.createObjectURL(new Blob([drawingSvg(d, `${customer}, line diagram`)], { type: 'image/svg+xml' }));
+    const a = document.createElement('a');
+    a.href = url;
+    a.download = `${customer.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-line-diagram.svg`;
+    a.click();
+    URL.revokeObjectURL(url);
+  }
+}

@@ -1,0 +1,27 @@
+import type { Assessment, RunFuse, SizedRun } from '@meridex/core';
+import type { MarkKind } from '../pictures/mark';
+
+/** A fuse of a run with its verdict in words. */
+export interface FuseRow {
+  readonly run: Extract<SizedRun, { ok: true }>;
+  readonly fuse: RunFuse;
+  readonly where: string;
+  readonly state: MarkKind;
+  readonly say: string;
+}
+
+function judged(fuse: RunFuse): { state: MarkKind; say: string } {
+  if (fuse.end.source === 'panels') return { state: 'holds', say: 'isolates' };
+  if (fuse.maxA === 0) return { state: 'holds', say: 'guards only' };
+  if (fuse.maxA > fuse.breakingA) return { state: 'stop', say: 'cannot break it' };
+  if (fuse.fault && !fuse.fault.cableSurvives) return { state: 'stop', say: 'cable burns first' };
+  if (fuse.fault && !fuse.fault.clearsIn5s) return { state: 'look', say: 'slow at far end' };
+  return { state: 'holds', say: 'holds' };
+}
+
+/** Every fuse of every fitted run. */
+export function fuseRows(a: Assessment): FuseRow[] {
+  return a.runs.flatMap((run) =>
+    run.ok ? run.figures.fuses.map((fuse) => ({ run, fuse, where: (fuse.end.at === 'from' ? run.spec.from.name : run.spec.to.name).replace(/ \d+ Ah$/, ''), ...judged(fuse) })) : [],
+  );
+}

@@ -1,0 +1,61 @@
+import { figure, type CircuitState, type GiverMode, type NoState, type StateFigures } from '@meridex/core';
+import type { LineState } from '../pictures/line-diagram';
+
+/** What a state says on each line: amps, and the volts that arrive. */
+export function lineStates(r: StateFigures, numbers: ReadonlyMap<string, number>): ReadonlyMap<string, LineState> {
+  const runs = r.runs.map((x): [string, LineState] => [x.id, { amp: x.amp, words: [`${numbers.get(x.id)} · ${figure(Math.abs(x.amp), 1)} A`, `${figure(x.toV, 2)} V`] }]);
+  const links = Object.entries(r.inlineA).map(([id, amp]): [string, LineState] => [`${id}:link`, { amp, words: [] }]);
+  return new Map([...runs, ...links]);
+}
+
+export const MODE_WORDS: Readonly<Record<GiverMode, string>> = { off: 'waits', 'cut out': 'cut out', 'all its amps': 'gives all', 'all its sun': 'gives all sun', holding: 'holds' };
+
+/** What stands beside each symbol in a state. */
+export function symbolWords(r: StateFigures, inverterW: number | null): ReadonlyMap<string, string> {
+  const out = new Map<string, string>();
+  const many = r.batteries.filter((b) => b.id !== 'starting').length > 1;
+  for (const b of r.batteries) {
+    const node = b.id === 'starting' ? 'starting' : many ? b.id.replace('battery', 'house.') : 'house';
+    out.set(node, `${figure(b.volt, 2)} V · ${figure(Math.abs(b.amp), 1)} A`);
+  }
+  for (const g of r.givers) out.set(g.id, g.mode === 'off' || g.mode === 'cut out' ? MODE_WORDS[g.mode] : `${figure(g.volt, 2)} V · ${figure(g.amp, 1)} A`);
+  for (const l of r.loads) out.set(l.id, l.live ? `${figure(l.volt, 2)} V` : 'dark');
+  const inverter = r.loads.find((l) => l.id === 'inverter');
+  if (inverter?.live && inverterW !== null) out.set('inverter', `${figure(inverter.volt, 2)} V · ${figure(inverter.amp, 1)} A`);
+  return out;
+}
+
+/** The answer first: what gives, what takes, what is left over for the battery. */
+export function stateSum(r: StateFigures | NoState): string {
+  if (!r.ok) return r.say;
+  const house = r.batteries.filter((b) => b.id !== 'starting');
+  const amp = house.reduce((sum, b) => sum + b.amp, 0);
+  const volt = house.length ? house.reduce((sum, b) => sum + b.volt, 0) / house.length : 0;
+  const battery =
+    Math.abs(amp) < 0.05
+      ? `the bank rests at ${figure(volt, 2)} V`
+      : amp > 0
+        ? `the bank gives ${figure(amp, 1)} A at ${figure(volt, 2)} V`
+        : `the bank takes ${figure(-amp, 1)} A at ${figure(volt, 2)} V`;
+  const givers = r.givers.filter((g) => g.id !== 'alternator').map((g) => `${g.name} ${MODE_WORDS[g.mode]}${g.amp > 0 ? `, ${figure(g.amp, 1)} A` : ''}`);
+  const lit = r.loads.filter((l) => l.live && l.id !== 'vehicle');
+  const least = lit.reduce<(typeof lit)[number] | null>((low, l) => (!low || l.volt < low.volt ? l : low), null);
+  return [battery, ...givers, ...(least ? [`least at ${least.name}: ${figure(least.volt, 2)} V`] : [])].join(' · ');
+}
+
+/** Choices of each part of a state, with their names. */
+export const STATE_PARTS: readonly { readonly key: 'engine' | 'charging' | 'sun' | 'isolator' | 'mainSwitch' | 'disconnect' | 'bank'; readonly name: string; readonly of: readonly string[] }[] = [
+  { key: 'engine', name: 'engine', of: ['off', 'idle', 'cruise'] },
+  { key: 'sun', name: 'sun', of: ['none', 'dull', 'full'] },
+  { key: 'charging', name: 'chargers', of: ['off', 'bulk', 'absorption'] },
+  { key: 'isolator', name: 'isolator', of: ['by itself', 'open', 'closed'] },
+  { key: 'mainSwitch', name: 'main switch', of: ['closed', 'open'] },
+  { key: 'disconnect', name: 'disconnect', of: ['closed', 'open'] },
+  { key: 'bank', name: 'bank', of: ['first', 'second'] },
+];
+
+/** The name of a state, where it has one. */
+export function nameOf(state: CircuitState, named: Readonly<Record<string, CircuitState>>): string | null {
+  const key = JSON.stringify(state);
+  return Object.entries(named).find(([, s]) => JSON.stringify(s) === key)?.[0] ?? null;
+}

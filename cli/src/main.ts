@@ -14,7 +14,7 @@ if (command === undefined || file === undefined) {
     process.exitCode = 2;
   }
   if (text !== undefined) {
-    const outcome = run(command, text);
+    const outcome = await run(command, text);
     process.stdout.write(outcome.out);
     process.stderr.write(outcome.err);
     process.exitCode = outcome.code;

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
+import { DEMO_JOBS, type StateFigures } from '@meridex/core';
 import { run } from './run.js';
 
 const vectors = fileURLToPath(new URL('../../core/vectors/', import.meta.url));
@@ -12,29 +13,29 @@ describe('the command line', () => {
     ['formula', 'formulas.json'],
     ['trip', 'trips.json'],
   ] as const) {
-    it(`answers every case of ${file} under its name`, () => {
+    it(`answers every case of ${file} under its name`, async () => {
       const cases = (JSON.parse(read(file)) as { cases: { name: string }[] }).cases;
-      const outcome = run(command, read(file));
+      const outcome = await run(command, read(file));
       expect(outcome.code).toBe(0);
       const answers = JSON.parse(outcome.out) as { name: string; result: unknown }[];
       expect(answers.map((a) => a.name)).toEqual(cases.map((c) => c.name));
     });
   }
 
-  it('answers a circuit with its volts', () => {
-    const outcome = run('solve', read('network/01-single-run-constant-current.json'));
+  it('answers a circuit with its volts', async () => {
+    const outcome = await run('solve', read('network/01-single-run-constant-current.json'));
     const { nodeVolt } = JSON.parse(outcome.out) as { nodeVolt: Record<string, number> };
     expect(nodeVolt['load_pos']).toBeCloseTo(12.45125, 6);
   });
 
-  it('answers a single case by its input', () => {
+  it('answers a single case by its input', async () => {
     const [first] = (JSON.parse(read('run-sizing.json')) as { cases: { input: unknown }[] }).cases;
-    expect(JSON.parse(run('size', JSON.stringify(first!.input)).out)).toEqual(jasmine.objectContaining({ size: '1', fuseA: 80 }));
+    expect(JSON.parse((await run('size', JSON.stringify(first!.input))).out)).toEqual(jasmine.objectContaining({ size: '1', fuseA: 80 }));
   });
 
-  it('prints null for a fuse that never opens', () => {
+  it('prints null for a fuse that never opens', async () => {
     const input = { fuseType: 'blade', ratingA: 10, faultMinA: 5, faultMaxA: 100, areaMm2: 1, insulationC: 90 };
-    expect(JSON.parse(run('fuse', JSON.stringify(input)).out)).toEqual(jasmine.objectContaining({ slowAtMinS: null, clearsIn5s: false }));
+    expect(JSON.parse((await run('fuse', JSON.stringify(input))).out)).toEqual(jasmine.objectContaining({ slowAtMinS: null, clearsIn5s: false }));
   });
 
   const refused: [string, string, string, RegExp][] = [
@@ -46,11 +47,45 @@ describe('the command line', () => {
     ['a list', 'solve', '[]', /an object is accepted/],
   ];
   for (const [what, command, text, message] of refused) {
-    it(`refuses ${what} in one line with code 2`, () => {
-      const outcome = run(command, text);
+    it(`refuses ${what} in one line with code 2`, async () => {
+      const outcome = await run(command, text);
       expect(outcome.code).toBe(2);
       expect(outcome.err).toMatch(message);
       expect(outcome.err.trim().split('\n').length).toBe(1);
     });
   }
+
+  describe('on a job file', () => {
+    const vet = { design: DEMO_JOBS.find((j) => j.key === 'vet')!.design };
+    const ask = (command: string, more: object = {}) => run(command, JSON.stringify({ ...vet, ...more }));
+
+    it('solves a design in a state, the rest of it as parked', async () => {
+      const parked = JSON.parse((await ask('solve')).out) as StateFigures;
+      const driving = JSON.parse((await ask('solve', { state: { engine: 'cruise', sun: 'full' } })).out) as StateFigures;
+      expect(parked.batteries[0]!.amp).toBeGreaterThan(driving.batteries[0]!.amp + 30);
+      expect(driving.givers.map((g) => g.id)).toEqual(['alternator', 'charger']);
+    });
+    it('says why a state has no solution', async () => {
+      const r = JSON.parse((await ask('solve', { state: { engine: 'cruise', mainSwitch: 'open' } })).out) as { ok: boolean; say: string };
+      expect(r.ok).toBeFalse();
+      expect(r.say).toContain('no cable helps');
+    });
+    it('refuses a state that is none, by its field', async () => {
+      const r = await ask('solve', { state: { engine: 'fast' } });
+      expect(r.code).toBe(2);
+      expect(r.err).toMatch(/^meridex: state.engine: .*off.*idle.*cruise/);
+    });
+    it('writes a netlist, a list of circuits and a diagram', async () => {
+      expect((await ask('netlist')).out).toMatch(/^\* Bellbird[^\n]*\n[\s\S]*\nvbattery1 [\s\S]*\.op\n\.end\n$/);
+      expect((await ask('circuits')).out.split('\r\n').length).toBe(13);
+      const svg = (await ask('diagram')).out;
+      expect(svg).toContain('vaccine fridge');
+      expect(svg).toMatch(/^<svg [\s\S]*<\/svg>\n$/);
+    });
+    it('refuses a job without a battery, by its field', async () => {
+      const design = structuredClone(vet.design);
+      design.supply.battery.part = null;
+      expect((await run('netlist', JSON.stringify({ design }))).err).toMatch(/design\.supply\.battery/);
+    });
+  });
 });

@@ -1,4 +1,25 @@
-import { answer, assess, inWords, orderCsv, QUESTIONS, readDesign, SHIPPED_CATALOGUE, type Question } from '@meridex/core';
+import {
+  answer,
+  assess,
+  circuitPlan,
+  circuitsCsv,
+  circuitStateSchema,
+  inWords,
+  netlist,
+  orderCsv,
+  PARKED,
+  QUESTIONS,
+  readDesign,
+  settle,
+  SHIPPED_CATALOGUE,
+  stateFigures,
+  sweep,
+  type CircuitPlan,
+  type CircuitState,
+  type Design,
+  type Question,
+} from '@meridex/core';
+import { diagramSvg } from './diagram.js';
 
 /** What the command prints, and how it ends: 0 answered, 2 bad input. */
 export interface Outcome {
@@ -7,7 +28,9 @@ export interface Outcome {
   readonly err: string;
 }
 
-const USAGE = `meridex ${[...QUESTIONS, 'assess', 'order'].join('|')} FILE   (- reads standard input)`;
+const JOB_COMMANDS = ['assess', 'order', 'circuits', 'diagram', 'netlist'] as const;
+type JobCommand = (typeof JOB_COMMANDS)[number];
+const USAGE = `meridex ${[...QUESTIONS, ...JOB_COMMANDS].join('|')} FILE   (- reads standard input)`;
 
 const bad = (message: string): Outcome => ({ code: 2, out: '', err: `meridex: ${message}\n` });
 const good = (result: unknown): Outcome => ({ code: 0, out: `${JSON.stringify(result, null, 1)}\n`, err: '' });
@@ -37,11 +60,50 @@ function ask(question: Question, document: unknown): Outcome {
   return good(results);
 }
 
-function onJob(command: 'assess' | 'order', document: unknown): Outcome {
+/** The state that a job file asks about; parked with everything on where it names none. */
+function stateIn(document: Record<string, unknown>): CircuitState | string {
+  const given = document['state'];
+  if (given === undefined) return PARKED;
+  const parsed = circuitStateSchema.safeParse(isObject(given) ? { ...PARKED, ...given } : given);
+  if (parsed.success) return parsed.data;
+  const issue = parsed.error.issues[0]!;
+  return `state${issue.path.length ? `.${issue.path.join('.')}` : ''}: ${issue.message}`;
+}
+
+function withState(document: Record<string, unknown>, design: Design, use: (plan: CircuitPlan, state: CircuitState) => Outcome): Outcome {
+  const state = stateIn(document);
+  if (typeof state === 'string') return bad(state);
+  const plan = circuitPlan(design, SHIPPED_CATALOGUE, assess(design, SHIPPED_CATALOGUE));
+  return plan ? use(plan, state) : bad('design.supply.battery: no circuit, since the house battery or its own lead is missing');
+}
+
+function solveJob(document: Record<string, unknown>, design: Design): Outcome {
+  return withState(document, design, (plan, state) => good(stateFigures(plan, state)));
+}
+
+function netlistOf(document: Record<string, unknown>, design: Design): Outcome {
+  return withState(document, design, (plan, state) => {
+    const r = settle(plan, state);
+    if (r.ok) return { code: 0, out: netlist(r.circuit, `${design.brief.customer}, ${JSON.stringify(state)}`, r.solved.nodeVolt), err: '' };
+    const why = stateFigures(plan, state);
+    return bad(`state: ${why.ok ? r.error : why.say}`);
+  });
+}
+
+async function onJob(command: JobCommand | 'solve', document: unknown): Promise<Outcome> {
   const read = readDesign(isObject(document) && 'design' in document ? document['design'] : document);
   if (!read.ok) return bad(read.message);
-  const a = assess(read.design, SHIPPED_CATALOGUE);
+  const { design } = read;
+  const job = document as Record<string, unknown>;
+  if (command === 'solve') return solveJob(job, design);
+  if (command === 'netlist') return netlistOf(job, design);
+  const a = assess(design, SHIPPED_CATALOGUE);
+  if (command === 'diagram') return { code: 0, out: await diagramSvg(design, a), err: '' };
   if (command === 'order') return { code: 0, out: orderCsv(a.order), err: '' };
+  if (command === 'circuits') {
+    const plan = circuitPlan(design, SHIPPED_CATALOGUE, a);
+    return { code: 0, out: circuitsCsv(a.runs, plan && sweep(plan)), err: '' };
+  }
   return good({
     tellTales: a.tellTales,
     runs: a.runs.map((r) => (r.ok ? { run: r.spec.name, ...r.figures, below: undefined, window: undefined } : { run: r.spec.name, error: r.error })),
@@ -49,16 +111,20 @@ function onJob(command: 'assess' | 'order', document: unknown): Outcome {
   });
 }
 
+/** True for a job file, whose circuit is drawn from its design. */
+const isJob = (document: unknown): boolean => isObject(document) && ('design' in document || 'schemaVersion' in document);
+
 /** Runs one command on the text of a file. */
-export function run(command: string | undefined, text: string): Outcome {
+export async function run(command: string | undefined, text: string): Promise<Outcome> {
   let document: unknown;
   try {
     document = JSON.parse(text);
   } catch (error) {
     return bad(`input: not JSON (${(error as Error).message.split('\n')[0]})`);
   }
+  if (command === 'solve' && isJob(document)) return onJob(command, document);
   if (QUESTIONS.includes(command as Question)) return ask(command as Question, document);
-  if (command === 'assess' || command === 'order') return onJob(command, document);
+  if (JOB_COMMANDS.includes(command as JobCommand)) return onJob(command as JobCommand, document);
   return bad(`command: got ${command ?? 'nothing'}; usage: ${USAGE}`);
 }
 

@@ -1,2 +1,4 @@
+export * from './circuits.js';
 export * from './csv.js';
+export * from './netlist.js';
 export * from './pasted-loads.js';

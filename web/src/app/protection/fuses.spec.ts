@@ -5,7 +5,7 @@ describe('the fuses', () => {
   it('has a row for every fuse of every run', async () => {
     const { element, bench } = await onBench(FusesSheet, 'vet');
     const fuses = bench.assessment()!.runs.reduce((n, r) => n + (r.ok ? r.figures.fuses.length : 0), 0);
-    expect(element.querySelectorAll('tbody tr').length).toBe(fuses);
+    expect(element.querySelector('table')!.querySelectorAll('tbody tr').length).toBe(fuses);
   });
 
   it('opens on the first that does not hold, and says what to do', async () => {
@@ -29,5 +29,25 @@ describe('the fuses', () => {
     const guards = [...element.querySelectorAll('tbody tr')].filter((r) => r.textContent!.includes('guards only'));
     expect(guards.length).toBe(2);
     for (const g of guards) expect(g.querySelectorAll('td')[3]!.textContent).toBe('–');
+  });
+
+  it('shows which of two fuses opens first, those that do not wait on top', async () => {
+    const { element, settle } = await onBench(FusesSheet, 'vet');
+    await settle();
+    const rows = [...element.querySelectorAll('table:last-of-type tbody tr')].map((r) => r.textContent!.replace(/\s+/g, ' '));
+    expect(rows[0]).toContain('may open from');
+    expect(rows.at(-1)).toContain('waits');
+    expect(rows.some((r) => r.includes('200 A') && r.includes('225 A of run 3') && r.includes('1.1 : 1'))).toBeTrue();
+  });
+
+  it('says of the chosen fuse what it carries in its air, and the most in any state', async () => {
+    const { element, settle } = await onBench(FusesSheet, 'vet');
+    await settle();
+    [...element.querySelectorAll<HTMLElement>('tbody tr')].find((r) => r.textContent!.includes('200 A'))!.click();
+    for (let n = 0; n < 3; n++) await settle();
+    const text = element.querySelector('section:last-of-type')!.textContent!.replace(/\s+/g, ' ');
+    expect(text).toMatch(/carries, by its air ?191\.0 A at 55 °C/);
+    expect(text).toMatch(/most in any state \(parked, .*\) ?1\d\d\.\d A/);
+    expect(element.querySelector('mx-fuse-plot canvas')!.getAttribute('aria-label')).toContain('200 A fuse');
   });
 });

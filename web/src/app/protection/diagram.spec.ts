@@ -1,0 +1,75 @@
+import { onBench } from '../testing/bench';
+import { DiagramSheet } from './diagram';
+
+/** The layout engine works in a worker of its own: its answer comes when it comes. */
+async function drawn(element: HTMLElement, settle: () => Promise<void>, ready: () => boolean): Promise<void> {
+  for (let n = 0; n < 200 && !ready(); n++) {
+    await new Promise((r) => setTimeout(r, 50));
+    await settle();
+  }
+  expect(ready()).withContext('drawn').toBeTrue();
+}
+const words = (element: HTMLElement): string => [...element.querySelectorAll('mx-line-diagram .words')].map((t) => [...t.querySelectorAll('text')].map((x) => x.textContent).join(' ')).join('|');
+
+describe('the line diagram', () => {
+  async function open(job: string) {
+    const on = await onBench(DiagramSheet, job);
+    await drawn(on.element, on.settle, () => on.element.querySelector('mx-line-diagram') !== null);
+    return on;
+  }
+
+  it('shows every run with its size, length and fuse', async () => {
+    const { element, bench } = await open('vet');
+    const all = words(element);
+    for (const r of bench.assessment()!.runs) if (r.ok) expect(all).toContain(`${r.spec.number} · ${r.figures.cable}`);
+    expect(element.querySelectorAll('mx-line-diagram .symbol.fuse, mx-line-diagram .symbol.breaker').length).toBe(bench.assessment()!.runs.reduce((n, r) => n + r.spec.ends.length, 0));
+  });
+
+  it('shows volts and amps of a state, and what is dark in it', async () => {
+    const { element, fixture, settle } = await open('vet');
+    const sheet = fixture.componentInstance as unknown as { name(n: string): void };
+    sheet.name('disconnect open');
+    await settle();
+    await drawn(element, settle, () => /vaccine fridge dark/.test(words(element)));
+    expect(element.querySelector('.answer')!.textContent).toMatch(/the bank gives \d+\.\d A at 1[23]\.\d\d V/);
+    expect(words(element)).toMatch(/4 · \d+\.\d A \d+\.\d\d V/);
+    expect(element.querySelectorAll('path.line.dark').length).toBeGreaterThan(5);
+  });
+
+  it('says why a state has no solution', async () => {
+    const { element, fixture, settle } = await open('vet');
+    (fixture.componentInstance as unknown as { name(n: string): void }).name('main switch open');
+    await settle();
+    expect(element.querySelector('.answer.stop')!.textContent).toContain('no cable helps');
+  });
+
+  it('lights the run that is selected elsewhere, and hands its own selection on', async () => {
+    const { element, settle } = await open('vet');
+    element.querySelector<SVGPathElement>('path.reach[data-run="bus-inverter"]')!.dispatchEvent(new MouseEvent('click', { bubbles: true }));
+    await settle();
+    expect(element.querySelectorAll('path.line.feed.chosen').length).toBeGreaterThan(0);
+    expect(element.querySelector('.picked')!.textContent).toContain('4 · Bus bars → inverter');
+  });
+
+  it('can be filtered to one circuit', async () => {
+    const { element, fixture, settle } = await open('vet');
+    (fixture.componentInstance as unknown as { show: { set(s: string): void } }).show.set('water pump');
+    await settle();
+    await drawn(element, settle, () => !words(element).includes('vaccine fridge'));
+    expect(words(element)).toContain('water pump');
+    expect(words(element)).toContain('house battery');
+  });
+
+  it('says the same as a table', async () => {
+    const { element, bench } = await open('bees');
+    expect(element.querySelectorAll('details.twin tbody tr').length).toBe(bench.assessment()!.runs.length);
+  });
+
+  it('follows an edit', async () => {
+    const { element, bench, settle } = await open('vet');
+    bench.edit('longer', (d) => (d.runs['start-charger'] = { outM: 9.3 }));
+    await settle();
+    await drawn(element, settle, () => words(element).includes('9.3 m'));
+    expect(words(element)).not.toContain('6.4 m');
+  });
+});

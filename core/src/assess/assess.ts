@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
-import { inlineParts, type InlinePart } from '../circuit/index.js';
+import { bondOf, inlineParts, type Bond, type InlinePart } from '../circuit/index.js';
 import { draftLeads, draftRuns } from '../draft/index.js';
 import { fitSteps, type FitStep } from '../fit/index.js';
 import type { DayFigures } from '../loads/index.js';
@@ -32,6 +32,8 @@ export interface Assessment {
   readonly runs: readonly SizedRun[];
   /** Main switch, shunt and disconnect, as they stand in the circuit. */
   readonly inline: readonly InlinePart[];
+  /** The house negative's one tie to the body; null: none is wanted. */
+  readonly bond: Bond | null;
   /** How gear and cable lie in the vehicle: heat, weight, bends, stretches, plugs, leads. */
   readonly layout: LayoutFigures;
   /** Everything found; those in `accepted` are signed for and no longer open. */
@@ -58,7 +60,8 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
   const specs = draftRuns(context);
   const runs = sizeRuns(specs, design, bank, context.inline);
   const layout = layoutFigures(design, vehicle, gear, runs, draftLeads(context, specs.length + 1));
-  const order = orderOf(design, catalogue, runs, array, layout);
+  const bond = bondOf(design, vehicle, gear, runs);
+  const order = orderOf(design, catalogue, runs, array, layout, bond);
   const supply = withLeads(feeds, design, catalogue, runs);
   const inputs = chargerInputs(design, catalogue, bank, runs);
   const findings = judge({ design, catalogue, vehicle, gear, layout, day, supply, trip, chargerInputs: inputs, runs, totals: { price: order.total, kg: order.kg } });
@@ -73,11 +76,12 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
     gear,
     runs,
     inline: context.inline,
+    bond,
     layout,
     findings,
     open,
     order,
-    fit: fitSteps(gear, runs, layout, supply.settings, licensed),
+    fit: fitSteps(gear, runs, layout, supply.settings, licensed, bond),
     prove: provePlan(design, catalogue, runs, context.inline, settings.readings ?? {}),
     tellTales: tellTales(design, day, supply, runs, order.kg, open),
   };

@@ -1,3 +1,4 @@
+export * from './bond.js';
 export * from './dead.js';
 export * from './figures.js';
 export * from './inline.js';

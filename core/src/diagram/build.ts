@@ -13,6 +13,8 @@ export interface DiagramInput {
   readonly runs: readonly SizedRun[];
   readonly inline: readonly InlinePart[];
   readonly leads: readonly Lead[];
+  /** Its size in words, where the house negative is tied to the body. */
+  readonly bond: { readonly size: string; readonly lengthM: number } | null;
 }
 
 /** What of a design is shown: everything, the runs of some purposes, or one load with its way back to the battery. */
@@ -115,6 +117,13 @@ class Builder {
     this.line(l.id, 'signal', l.id, { node: from, side: 'east', pole: 'signal' }, { node: l.to, side: 'west', pole: 'signal' }, `${l.number} · ${l.kind}`);
   }
 
+  bond(): void {
+    const { bond } = this.input;
+    if (!bond || !this.nodes.has('bus')) return;
+    this.put('earth:bus', 'earth', 'body');
+    this.line('bond', 'link', null, { node: 'bus', side: 'east', pole: 'minus' }, { node: 'earth:bus', side: 'west', pole: 'minus' }, `bond · ${bond.size}\n${metres(bond.lengthM)}`);
+  }
+
   vehicle(): void {
     if (!this.nodes.has('starting')) return;
     this.put('alternator', 'generator', 'alternator', { detail: `${this.input.design.brief.alternator.ratedA} A` });
@@ -164,6 +173,7 @@ export function buildDiagram(input: DiagramInput, filter: DiagramFilter = WHOLE)
   if (whole || filter.groups?.includes('charging')) {
     for (const l of input.leads) b.lead(l);
     b.vehicle();
+    b.bond();
   }
   if (whole || filter.groups?.some((g) => g === 'house' || g === 'charging')) b.mains();
   if (whole) for (const g of input.gear) if (!(g.id === 'house' && b.nodes.has('house.1'))) b.putGear(g.id);

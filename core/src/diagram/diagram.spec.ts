@@ -11,7 +11,7 @@ const elk = new (ELK as unknown as new () => { layout(g: ElkNode): Promise<ElkNo
 const of = (d: Design) => assess(d, SHIPPED_CATALOGUE);
 function diagramOf(design: Design, filter: DiagramFilter = WHOLE): Diagram {
   const a = of(design);
-  return buildDiagram({ design, gear: a.gear, runs: a.runs, inline: a.inline, leads: a.layout.leads }, filter);
+  return buildDiagram({ design, gear: a.gear, runs: a.runs, inline: a.inline, leads: a.layout.leads, bond: a.bond }, filter);
 }
 async function drawn(diagram: Diagram): Promise<Drawing> {
   return drawingOf(diagram, (await elk.layout(elkGraph(diagram) as unknown as ElkNode)) as unknown as ElkGraph);

@@ -1,3 +1,4 @@
+import type { Bond } from '../circuit/index.js';
 import type { Gear } from '../places/index.js';
 import { studOf } from '../order/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
@@ -60,7 +61,7 @@ function pullStep(run: Fitted): FitStep {
   return {
     id: `pull-${spec.id}`,
     section: 'pull and cut',
-    text: `Run ${spec.number}: pull ${f.size} from ${spec.from.name} to ${spec.to.name}`,
+    text: `Run ${spec.number}: pull ${f.cable} from ${spec.from.name} to ${spec.to.name}`,
     detail: `red ${figure(spec.outM, 1)} m, black ${figure(spec.backM, 1)} m${conduit}; label ${spec.number}+ and ${spec.number}− at both ends`,
     ...(spec.from.gear === 'starting' ? { caution: 'Keep 150 mm from the exhaust, clear of steering and suspension travel.' } : {}),
   };
@@ -89,6 +90,18 @@ function provisionStep({ spec }: Fitted): FitStep {
   };
 }
 
+/** The one tie of house negative and body. */
+function bondStep(bond: Bond): FitStep {
+  const c = bond.cranking;
+  return {
+    id: 'bond',
+    section: 'join and tighten',
+    text: `Bond the negative bus bar to the body: ${bond.size}, ${figure(bond.lengthM, 1)} m, on the load side of the shunt`,
+    detail: `One bond only; bared to metal, then sealed; sized for what a fault on “${bond.setBy}” lets through`,
+    ...(c && c.amp > c.carriesA ? { caution: `Check the engine’s earths: without them cranking sends ${figure(c.amp, 0)} A through run ${c.number}’s ${figure(c.carriesA, 0)} A return.` } : {}),
+  };
+}
+
 /** One step a device: everything to be set on it, in a line. */
 function settingSteps(settings: readonly DeviceSetting[]): FitStep[] {
   return [...new Set(settings.map((s) => s.device))].map((device): FitStep => ({
@@ -103,7 +116,7 @@ function settingSteps(settings: readonly DeviceSetting[]): FitStep[] {
 }
 
 /** The build in an order that works at the vehicle: safe, place, pull, join, power. */
-export function fitSteps(gear: readonly Gear[], runs: readonly SizedRun[], layout: LayoutFigures, settings: readonly DeviceSetting[], licensed: boolean): FitStep[] {
+export function fitSteps(gear: readonly Gear[], runs: readonly SizedRun[], layout: LayoutFigures, settings: readonly DeviceSetting[], licensed: boolean, bond: Bond | null): FitStep[] {
   const fitted = runs.filter((r): r is Fitted => r.ok);
   const place = gear
     .filter((g) => g.role !== 'starting' && g.when === 'now')
@@ -124,6 +137,7 @@ export function fitSteps(gear: readonly Gear[], runs: readonly SizedRun[], layou
     ...holeSteps(layout),
     ...fitted.map(pullStep),
     ...fitted.flatMap((r) => (r.spec.provision ? [provisionStep(r)] : joinSteps(r))),
+    ...(bond ? [bondStep(bond)] : []),
     ...settingSteps(settings),
     ...POWER,
     ...mains,

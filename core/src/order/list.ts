@@ -1,5 +1,6 @@
 import { copperKgPerM } from '../cable/index.js';
 import type { Catalogue } from '../catalogue/index.js';
+import type { Bond } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
 import { FUSE_KINDS, fuseWindow } from '../protection/index.js';
 import { rating } from '../quantity/index.js';
@@ -141,6 +142,18 @@ function addPanelFuses(basket: Basket, array: SolarArray | null): void {
     );
 }
 
+/** The bond of the house negative: a short black cable with two lugs. */
+function addBond(basket: Basket, bond: Bond): void {
+  const use = 'house negative to body';
+  const perM = PRICE.cableBase + PRICE.cablePerMm2 * bond.areaMm2;
+  basket.add(
+    { key: `cable-${bond.size}-black`, group: 'cable', what: `cable ${bond.size} black`, quantity: bond.lengthM, unit: 'm', priceEach: perM, kg: bond.lengthM * copperKgPerM(bond.areaMm2) * 1.25 },
+    use,
+  );
+  const lug = `lug ${bond.size} ${studOf(bond.areaMm2)}`;
+  basket.add({ key: lug, group: 'joints', what: lug, quantity: 2, unit: 'pc', priceEach: PRICE.lugLarge, kg: 0.02 }, use);
+}
+
 function cutsOf(run: Fitted): Cut[] {
   const { spec, figures } = run;
   const { number, name } = spec;
@@ -154,12 +167,13 @@ function cutsOf(run: Fitted): Cut[] {
 }
 
 /** The complete list of parts and cuts for the runs that have a size. */
-export function orderOf(design: Design, catalogue: Catalogue, runs: readonly SizedRun[], array: SolarArray | null, layout: LayoutFigures): Order {
+export function orderOf(design: Design, catalogue: Catalogue, runs: readonly SizedRun[], array: SolarArray | null, layout: LayoutFigures, bond: Bond | null): Order {
   const fitted = runs.filter((r): r is Fitted => r.ok);
   const basket = new Basket();
   addDevices(basket, design, catalogue);
   for (const run of fitted) addRun(basket, run);
   addPanelFuses(basket, array);
+  if (bond) addBond(basket, bond);
   addWays((line, use) => basket.add(line, use), design, layout);
   const lines = basket.all();
   return {

@@ -108,5 +108,5 @@ describe('the fitting steps', () => {
   });
 
   it('are just making safe and first power where nothing is fitted', () =>
-    expect(new Set(fitSteps([], [], EMPTY_LAYOUT, [], false).map((s) => s.section))).toEqual(new Set(['make safe', 'first power'])));
+    expect(new Set(fitSteps([], [], EMPTY_LAYOUT, [], false, null).map((s) => s.section))).toEqual(new Set(['make safe', 'first power'])));
 });

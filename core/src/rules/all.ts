@@ -20,6 +20,9 @@ import { tripRunsLow } from './trip-runs-low.js';
 import { noBattery } from './no-battery.js';
 import { noDistribution } from './no-distribution.js';
 import { noLoads } from './no-loads.js';
+import { disconnectInNegative } from './disconnect-in-negative.js';
+import { disconnectOver } from './disconnect-over.js';
+import { noMainSwitch } from './no-main-switch.js';
 import { panelFuse } from './panel-fuse.js';
 import { perPole } from './per-pole.js';
 import { panelVolts } from './panel-volts.js';
@@ -99,6 +102,9 @@ export const RULES: readonly Rule[] = [
   noBattery,
   noDistribution,
   noLoads,
+  disconnectOver,
+  disconnectInNegative,
+  noMainSwitch,
   panelFuse,
   perPole,
   panelVolts,

@@ -95,6 +95,22 @@ const CASES: readonly Case[] = [
     breakIt: (d) => (d.brief.existing['e'] = { ...gone, does: ['charges from the vehicle'], own: { capacityAh: null, outputA: 15, watts: null } }),
   },
   { rule: 'starting-battery-drains', job: 'vet', severity: 'look', says: /250 mA flow .* not crank after \d\.\d days/, breakIt: (d) => (d.supply.parkedMa = 250) },
+  { rule: 'no-main-switch', job: 'vet', severity: 'look', says: /No switch parts the house battery/, breakIt: (d) => (d.supply.mainSwitch = null) },
+  { rule: 'disconnect-in-negative', job: 'vet', severity: 'look', says: /all positives behind it stay live against the body/, breakIt: (d) => (d.supply.disconnect.pole = 'negative') },
+  {
+    rule: 'disconnect-in-negative',
+    job: 'vet',
+    severity: 'stop',
+    says: /returns through the body go round it: .*water pump/,
+    breakIt: (d) => ((d.supply.disconnect.pole = 'negative'), (d.runs['load-l5'] = { back: 'chassis' })),
+  },
+  {
+    rule: 'disconnect-over',
+    job: 'vet',
+    severity: 'stop',
+    says: /runs draw \d\d A together through the low-voltage disconnect 65 A, which carries 65 A/,
+    breakIt: (d) => ((d.supply.fuseBlock = null), (d.loads['l5']!.draw = { by: 'plate', unit: 'W', value: 800 })),
+  },
   { rule: 'voltage-fixed-by-dealer', job: 'vet', severity: 'look', says: /dealer having fixed/, breakIt: (d) => (d.settings.variableSchool = 'voltage fixed by the dealer') },
   {
     rule: 'load-sags',

@@ -8,8 +8,8 @@ let elk: ELK | null = null;
 /** The laid-out line diagram of a design, with what it was drawn from. */
 export async function drawDiagram(design: Design): Promise<{ readonly drawing: Drawing; readonly assessment: Assessment }> {
   const assessment = assess(design, SHIPPED_CATALOGUE);
-  const { gear, runs, inline, layout } = assessment;
-  const diagram = buildDiagram({ design, gear, runs, inline, leads: layout.leads });
+  const { gear, runs, inline, layout, bond } = assessment;
+  const diagram = buildDiagram({ design, gear, runs, inline, leads: layout.leads, bond });
   elk ??= new Elk();
   const laid = (await elk.layout(elkGraph(diagram) as unknown as ElkNode)) as unknown as ElkGraph;
   return { drawing: drawingOf(diagram, laid), assessment };

@@ -80,7 +80,7 @@ export class DiagramSheet {
   });
   private readonly diagram = computed(() => {
     const a = this.assessments.assessment()!;
-    return buildDiagram({ design: this.designs.design()!, gear: a.gear, runs: a.runs, inline: a.inline, leads: a.layout.leads }, this.filter());
+    return buildDiagram({ design: this.designs.design()!, gear: a.gear, runs: a.runs, inline: a.inline, leads: a.layout.leads, bond: a.bond }, this.filter());
   });
 
   protected readonly parts = computed(() => {

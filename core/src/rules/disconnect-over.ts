@@ -1,0 +1,18 @@
+import { figure } from '../quantity/index.js';
+import type { Rule } from './rule.js';
+
+export const disconnectOver: Rule = {
+  id: 'disconnect-over',
+  severity: 'stop',
+  basis: 'all runs that are fed through the disconnect, at once, against its rating',
+  why: 'A contact that carries more than it is rated for welds shut or burns: then nothing cuts the loads off.',
+  test: ({ runs, design, catalogue }) => {
+    const part = catalogue.find('disconnect', design.supply.disconnect.part);
+    if (!part) return [];
+    const fed = runs.filter((r) => r.spec.from.plus === 'fed+' || r.spec.from.minus === 'fed-');
+    const amps = fed.reduce((sum, r) => sum + ('powerW' in r.spec.demand ? r.spec.demand.powerW / r.spec.sourceV : r.spec.demand.currentA), 0);
+    return amps > part.ratedA + 1e-9 ? [{ at: { stage: 'supply' as const, about: 'disconnect' }, values: { name: part.name, amps: figure(amps, 0), rated: part.ratedA, many: fed.length } }] : [];
+  },
+  say: (v) => `${v['many']} runs draw ${v['amps']} A together through the ${v['name']}, which carries ${v['rated']} A.`,
+  fix: () => 'A larger disconnect, or take the heaviest load off it and let it switch by its own cut-off.',
+};

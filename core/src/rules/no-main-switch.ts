@@ -1,0 +1,11 @@
+import type { Rule } from './rule.js';
+
+export const noMainSwitch: Rule = {
+  id: 'no-main-switch',
+  severity: 'look',
+  basis: 'a house battery that can be parted from everything by hand, without tools',
+  why: 'In a fire or a fault nobody looks for a spanner; and it is the first thing that is switched before work.',
+  test: ({ design, supply }) => (supply.bank && design.supply.mainSwitch === null ? [{ at: { stage: 'supply' as const, about: 'switch' }, values: {} }] : []),
+  say: () => 'No switch parts the house battery from its bus bars.',
+  fix: () => 'Choose a main switch under Supply, rated for the main fuse, within reach; or accept it with what takes its place.',
+};

@@ -10,9 +10,26 @@ import { say } from './lib/say.mjs';
 // How long the heavy things take: medians of many runs on this machine, against what is wanted.
 needModules();
 build();
-const { assess, AS_IT_IS, circuitSchema, DEMO_JOBS, jobOf, SHIPPED_CATALOGUE, simulateTrip, simulateWhatIf, solveCircuit, threeDrafts, tripInputSchema, whatHelps } = await import(
-  join(ROOT, 'core/dist/index.js')
-);
+const {
+  assess,
+  AS_IT_IS,
+  buildDiagram,
+  circuitPlan,
+  circuitSchema,
+  DEMO_JOBS,
+  elkGraph,
+  jobOf,
+  PARKED,
+  settle,
+  sweep,
+  SHIPPED_CATALOGUE,
+  simulateTrip,
+  simulateWhatIf,
+  solveCircuit,
+  threeDrafts,
+  tripInputSchema,
+  whatHelps,
+} = await import(join(ROOT, 'core/dist/index.js'));
 
 function median(run, rounds) {
   for (let i = 0; i < Math.ceil(rounds / 4); i++) run();
@@ -27,9 +44,11 @@ function median(run, rounds) {
 /** The biggest demo job, and the same with its loads repeated up to sixty circuits. */
 function sixtyCircuits(design) {
   const big = structuredClone(design);
-  big.supply.fuseBlock = 'fb-20';
+  Object.assign(big.supply, { fuseBlock: 'fb-20', mainSwitch: 'sw-500', shunt: 'shunt-1000', disconnect: { part: 'lvd-220', pole: 'positive' } });
+  // Light ones, so that block, disconnect and main run carry them all and every run has its size.
   const kinds = Object.values(design.loads).filter((l) => l.supply === 'dc');
-  for (let i = 0; Object.keys(big.loads).length < 52; i++) big.loads[`more${i}`] = { ...kinds[i % kinds.length], order: 100 + i, name: `circuit ${i}` };
+  for (let i = 0; Object.keys(big.loads).length < 52; i++)
+    big.loads[`more${i}`] = { ...kinds[i % kinds.length], order: 100 + i, name: `circuit ${i}`, draw: { by: 'plate', unit: 'W', value: 6 + (i % 9) } };
   return big;
 }
 
@@ -85,11 +104,41 @@ const oneTrip = median(() => simulateTrip(trip), 60);
 const plain = median(() => plainTrip(trip), 5);
 const winter = DEMO_JOBS.find((j) => j.key === 'survey').design;
 
+// A thousand nodes: a bus with two hundred runs of five pieces each, a load at the end of every one.
+const thousand = {
+  ground: 'g',
+  nodes: ['g', 'bus', ...Array.from({ length: 200 }, (_, k) => [0, 1, 2, 3, 4].map((i) => `n${k}.${i}`)).flat()],
+  resistors: Array.from({ length: 200 }, (_, k) => [0, 1, 2, 3, 4].map((i) => ({ id: `r${k}.${i}`, a: i ? `n${k}.${i - 1}` : 'bus', b: `n${k}.${i}`, ohm: 0.004 + 0.0001 * k }))).flat(),
+  sources: [{ id: 'battery', plus: 'bus', minus: 'g', volt: 13, ohm: 0.0005 }],
+  loads: Array.from({ length: 200 }, (_, k) => ({ id: `l${k}`, plus: `n${k}.4`, minus: 'g', kind: 'power', value: 4 + (k % 7) })),
+};
+const sixtyPlan = circuitPlan(sixty, SHIPPED_CATALOGUE, assess(sixty, SHIPPED_CATALOGUE));
+if (sixtyPlan.leftOut.length) say(`of the sixty circuits these have no size: ${sixtyPlan.leftOut.join(', ')}`);
+
+/** Median of a layout, which answers later. */
+async function layoutMs(rounds) {
+  const { default: Elk } = await import('elkjs/lib/elk.bundled.js');
+  const elk = new Elk();
+  const a = assess(sixty, SHIPPED_CATALOGUE);
+  const graph = elkGraph(buildDiagram({ design: sixty, gear: a.gear, runs: a.runs, inline: a.inline, leads: a.layout.leads, bond: a.bond }));
+  const times = [];
+  for (let n = 0; n < rounds + 3; n++) {
+    const from = performance.now();
+    await elk.layout(structuredClone(graph));
+    times.push(performance.now() - from);
+  }
+  return times.slice(3).sort((x, y) => x - y)[rounds >> 1];
+}
+
 const rows = [
   [`assess, largest demo job (${largest.runs} runs)`, median(() => assess(anew(largest.design), SHIPPED_CATALOGUE), 60), 16],
   [`assess, ${assess(sixty, SHIPPED_CATALOGUE).runs.length} runs, everything anew`, median(() => assess(anew(sixty), SHIPPED_CATALOGUE), 60), 16],
   ['assess, the same while gear is dragged', median(() => assess(next(), SHIPPED_CATALOGUE), 60), 16],
   ['solve, 200 nodes', median(() => solveCircuit(circuit), 400), 2],
+  ['solve, 1000 nodes', median(() => solveCircuit(thousand), 100), 10],
+  ['a state of 60 circuits, all settled', median(() => settle(sixtyPlan, PARKED), 60), 16],
+  ['the worst state of each of 60 circuits', median(() => sweep(sixtyPlan), 12), 400],
+  ['the line diagram of 60 circuits', await layoutMs(9), 400],
   ['trip, 14 days at 60 s', oneTrip, 20],
   ['1000 trips × 14 days × 60 s, two workers', await thousandTrips(5), 1500],
   ['a slider: the trip of a demo job', median(() => simulateWhatIf(winter, SHIPPED_CATALOGUE, { ...AS_IT_IS, sunTimes: 1.3 }), 40), 100],

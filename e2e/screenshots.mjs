@@ -16,12 +16,12 @@ const VIEWS = [
   ['vehicle', 'Cinderbush', 'places/vehicle'],
   ['runs', 'Bellbird', 'runs/cables'],
   ['ways', 'Two Creeks', 'runs/ways'],
-  ['plugs', 'Two Creeks', 'runs/plugs'],
   ['runs-night', 'Gumnut', 'runs/cables', { night: true }],
-  ['protection', 'Lantern', 'protection'],
+  ['protection', 'Lantern', 'protection/fuses'],
+  ['diagram', 'Bellbird', 'protection/diagram', { wait: 2500, state: 'driving, loads on' }],
+  ['live', 'Cinderbush', 'protection/live', { wait: 800 }],
   ['checks', 'Lantern', 'checks'],
   ['order', 'Bellbird', 'order'],
-  ['hand-over', 'Cinderbush', 'hand-over'],
   ['prove-phone', 'Gumnut', 'prove', { phone: true }],
   ['fit-phone', 'Bellbird', 'fit', { phone: true }],
 ];
@@ -40,12 +40,17 @@ await page.getByRole('button', { name: 'Sign in' }).click();
 await page.waitForSelector('table.sheet');
 await shot('bay-sheet');
 const { lines } = await (await page.request.get(`${address}/api/jobs`)).json();
-for (const [name, customer, stage, { phone = false, night = false, wait = 0 } = {}] of VIEWS) {
+for (const [name, customer, stage, { phone = false, night = false, wait = 0, state = '' } = {}] of VIEWS) {
   await page.setViewportSize(phone ? { width: 390, height: 844 } : { width: 1280, height: 800 });
   await page.evaluate((on) => localStorage.setItem('meridex.night', on ? 'yes' : 'no'), night);
   await page.goto(`${address}/jobs/${lines.find((l) => l.customer.startsWith(customer)).id}/${stage}`);
   await page.waitForSelector('.bench-head');
   await page.waitForTimeout(wait);
+  if (state) {
+    await page.locator('nz-select[aria-label="State"]').click();
+    await page.locator('nz-option-item').filter({ hasText: state }).first().click();
+    await page.waitForTimeout(1500);
+  }
   await shot(name);
 }
 await browser.close();

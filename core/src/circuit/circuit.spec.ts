@@ -2,6 +2,7 @@ import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import type { Design } from '../design/index.js';
+import { sharesOfBank } from '../rules/unequal-leads.js';
 import { circuitPlan, NAMED_STATES, PARKED, settle, sweep, type CircuitPlan, type CircuitState, type SettledState } from './index.js';
 
 const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
@@ -116,6 +117,17 @@ describe('a design’s circuit', () => {
   it('says what asks for more than there is when the charger cannot', () => {
     const r = settle(planOf(demo('vet')), NAMED_STATES['main switch open']!);
     expect(!r.ok && r.error === 'no-operating-point' && r.at.includes('inverter')).toBeTrue();
+  });
+
+  it('shares between parallel batteries with unequal leads as the rule about them reckons', () => {
+    const d = demo('bookmobile');
+    d.runs['house1-bus'] = { outM: 0.5 };
+    d.runs['house2-bus'] = { outM: 3.5, areaMm2: 25 };
+    const a = assess(d, SHIPPED_CATALOGUE);
+    const [one, two] = sharesOfBank(a);
+    const { batteries } = settled(circuitPlan(d, SHIPPED_CATALOGUE, a)!, PARKED);
+    expect(batteries[0]!.amp / batteries[1]!.amp).toBeGreaterThan(1.2);
+    expect(batteries[0]!.amp / batteries[1]!.amp / (one!.amp / two!.amp)).toBeCloseTo(1, 1);
   });
 
   it('takes the volts at the posts as given', () => {

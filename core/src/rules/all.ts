@@ -49,6 +49,7 @@ import { startingBatteryDrains } from './starting-battery-drains.js';
 import { swapGrows } from './swap-grows.js';
 import { triggerAlwaysLive } from './trigger-always-live.js';
 import { triggerByVolts } from './trigger-by-volts.js';
+import { unequalLeads } from './unequal-leads.js';
 import { usableAboveSchool } from './usable-above-school.js';
 import { voltageFixedByDealer } from './voltage-fixed-by-dealer.js';
 import { wireUndecided } from './wire-undecided.js';
@@ -107,6 +108,7 @@ export const RULES: readonly Rule[] = [
   noMainSwitch,
   panelFuse,
   perPole,
+  unequalLeads,
   panelVolts,
   panelsUnregulated,
   runTypedFails,

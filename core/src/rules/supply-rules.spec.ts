@@ -95,6 +95,13 @@ const CASES: readonly Case[] = [
     breakIt: (d) => (d.brief.existing['e'] = { ...gone, does: ['charges from the vehicle'], own: { capacityAh: null, outputA: 15, watts: null } }),
   },
   { rule: 'starting-battery-drains', job: 'vet', severity: 'look', says: /250 mA flow .* not crank after \d\.\d days/, breakIt: (d) => (d.supply.parkedMa = 250) },
+  {
+    rule: 'unequal-leads',
+    job: 'bookmobile',
+    severity: 'look',
+    says: /battery 1 \d\d A by 0\.5 m, battery 2 \d\d A by 3\.5 m; \d\d A would be fair/,
+    breakIt: (d) => ((d.runs['house1-bus'] = { outM: 0.5 }), (d.runs['house2-bus'] = { outM: 3.5, areaMm2: 25 })),
+  },
   { rule: 'no-main-switch', job: 'vet', severity: 'look', says: /No switch parts the house battery/, breakIt: (d) => (d.supply.mainSwitch = null) },
   { rule: 'disconnect-in-negative', job: 'vet', severity: 'look', says: /all positives behind it stay live against the body/, breakIt: (d) => (d.supply.disconnect.pole = 'negative') },
   {

@@ -1,10 +1,10 @@
 import type { Design } from '../design/index.js';
-import { fromBranch, insideFrom, insideTo, shortCurrents, toBranch, type Shapes, type Short } from '../network/index.js';
+import { fromBranch, insideFrom, insideTo, shortsAndPorts, toBranch, type Shapes, type Short } from '../network/index.js';
 import { breakingCapacityA, judgeFault } from '../protection/index.js';
-import type { FuseEnd, RunFuse } from '../routes/index.js';
+import type { FuseEnd, RunEnd, RunFuse } from '../routes/index.js';
 import type { Bank } from '../supply/index.js';
 import type { InlinePart } from './inline.js';
-import { designCircuit, type Fitted, type Sourcing } from './wires.js';
+import { designCircuit, wireOf, type Fitted, type Sourcing } from './wires.js';
 
 /** Below this a current is a leak through an open contact, not a short. */
 const NO_SOURCE_A = 1;
@@ -25,13 +25,45 @@ function shortAt({ run, end }: Judged, far: boolean): Short {
   };
 }
 
-function smallest(runs: readonly Fitted[], design: Design, bank: Bank, inline: readonly InlinePart[], fuses: readonly Judged[], starting: boolean, shapes: Shapes): number[] {
-  const least = fuses.map(() => Infinity);
-  const shorts = fuses.map((f) => shortAt(f, true));
-  for (let k = 1; k <= bank.strings; k++) {
+/** What the shorts of a design are reckoned from. */
+interface Bench {
+  readonly design: Design;
+  readonly bank: Bank;
+  readonly inline: readonly InlinePart[];
+  /** Runs that more hangs on than one load. */
+  readonly trunk: readonly Fitted[];
+  readonly fuses: readonly Judged[];
+  readonly shapes: Shapes;
+}
+
+/**
+ * A load's run hangs on the rest by its start alone and nothing on it feeds a fault, so its shorts follow from what it
+ * meets there: sixty of them cost no more of the network than one.
+ */
+const isLeaf = (r: Fitted): boolean => r.spec.group === 'loads' && r.spec.ends.every((e) => e.at === 'from');
+
+/** The current through each fuse for a short just behind it, or at the far end of its run, A. */
+function currents(b: Bench, far: boolean, s: Sourcing): number[] {
+  const starts = new Map<string, RunEnd>();
+  for (const { run } of b.fuses) if (isLeaf(run)) starts.set(run.spec.from.plus + run.spec.from.minus, run.spec.from);
+  const shorts = b.fuses.filter((f) => !isLeaf(f.run)).map((f) => shortAt(f, far));
+  const { amps, ports } = shortsAndPorts(designCircuit(b.trunk, b.design, b.bank, b.inline, s), shorts, [...starts.values()], b.shapes);
+  const met = new Map([...starts.keys()].map((key, i) => [key, ports[i]!]));
+  let next = 0;
+  return b.fuses.map(({ run }) => {
+    if (!isLeaf(run)) return amps[next++]!;
+    const wire = wireOf(run, b.design, s.extreme);
+    const { volt, ohm } = met.get(run.spec.from.plus + run.spec.from.minus)!;
+    return Math.abs(volt) / (ohm + wire.fromEndOhm + (far ? wire.feedOhm + wire.backOhm : 0));
+  });
+}
+
+function smallest(b: Bench, starting: boolean): number[] {
+  const least = b.fuses.map(() => Infinity);
+  for (let k = 1; k <= b.bank.strings; k++) {
     const alone: Sourcing = { extreme: 'smallest', strings: [k], startingBattery: starting, alternatorV: null, isolatorClosed: false };
-    shortCurrents(designCircuit(runs, design, bank, inline, alone), shorts, shapes).forEach((a, i) => {
-      const own = /^house(\d+)-bus$/.exec(fuses[i]!.run.spec.id);
+    currents(b, true, alone).forEach((a, i) => {
+      const own = /^house(\d+)-bus$/.exec(b.fuses[i]!.run.spec.id);
       if (!own || Number(own[1]) === k) least[i] = Math.min(least[i]!, a);
     });
   }
@@ -45,7 +77,7 @@ function smallest(runs: readonly Fitted[], design: Design, bank: Bank, inline: r
  */
 export function judgeRuns(runs: readonly Fitted[], design: Design, bank: Bank, inline: readonly InlinePart[], shapes: Shapes): ReadonlyMap<string, readonly RunFuse[]> {
   const fuses = runs.flatMap((run) => run.spec.ends.map((end): Judged => ({ run, end })));
-  const inCircuit = fuses.filter((f) => f.run.spec.id !== 'panel-regulator');
+  const bench: Bench = { design, bank, inline, shapes, trunk: runs.filter((r) => !isLeaf(r)), fuses: fuses.filter((f) => f.run.spec.id !== 'panel-regulator') };
   const starting = runs.some((r) => r.spec.from.gear === 'starting');
   const all: Sourcing = {
     extreme: 'largest',
@@ -54,16 +86,13 @@ export function judgeRuns(runs: readonly Fitted[], design: Design, bank: Bank, i
     alternatorV: design.brief.vehicleV * 1.2,
     isolatorClosed: true,
   };
-  const most = shortCurrents(
-    designCircuit(runs, design, bank, inline, all),
-    inCircuit.map((f) => shortAt(f, false)),
-    shapes,
-  );
-  const least = smallest(runs, design, bank, inline, inCircuit, starting, shapes);
+  const most = currents(bench, false, all);
+  const least = smallest(bench, starting);
+  const at = new Map(bench.fuses.map((f, i) => [f, i]));
   const out = new Map<string, RunFuse[]>(runs.map((r) => [r.spec.id, []]));
   for (const f of fuses) {
-    const i = inCircuit.indexOf(f);
-    out.get(f.run.spec.id)!.push(judge(f, design, bank, i < 0 ? 0 : most[i]!, i < 0 ? 0 : least[i]!));
+    const i = at.get(f);
+    out.get(f.run.spec.id)!.push(judge(f, design, bank, i === undefined ? 0 : most[i]!, i === undefined ? 0 : least[i]!));
   }
   return out;
 }

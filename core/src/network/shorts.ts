@@ -9,20 +9,40 @@ export interface Short {
   readonly branch: string;
 }
 
+/** Two nodes as what hangs on them meets them: open volts behind a resistance. */
+export interface Thevenin {
+  readonly volt: number;
+  readonly ohm: number;
+}
+
+/** Currents of bolted shorts, and what other places of the same circuit would meet. */
+export interface ShortsAndPorts {
+  readonly amps: readonly number[];
+  readonly ports: readonly Thevenin[];
+}
+
 /**
- * Prospective currents of many bolted shorts in one circuit, each alone: the current through the named branch, A.
- * The network without its loads is factored once; each short is one more right-hand side (Thevenin at its nodes).
- * A circuit in which a node floats gives 0 for every short.
+ * Prospective currents of many bolted shorts in one circuit, each alone: the current through the named branch, A; and the
+ * Thevenin source at each port. The network without its loads is factored once; each short or port is one more
+ * right-hand side. A circuit in which a node floats gives 0 for all.
  */
-export function shortCurrents(circuit: Circuit, shorts: readonly Short[], shapes?: Shapes): number[] {
+export function shortsAndPorts(circuit: Circuit, shorts: readonly Short[], ports: readonly { readonly plus: string; readonly minus: string }[], shapes?: Shapes): ShortsAndPorts {
   const linear = LinearCircuit.of(circuit, shapes);
-  if (!linear) return shorts.map(() => 0);
+  if (!linear) return { amps: shorts.map(() => 0), ports: ports.map(() => ({ volt: 0, ohm: 1 })) };
   const at = new Map(circuit.resistors.map((r, i) => [r.id, i]));
   const reach = new Float64Array(linear.open.length);
-  return shorts.map(({ plus, minus, branch }) => {
+  const port = ({ plus, minus }: { readonly plus: string; readonly minus: string }): Thevenin => {
     linear.draw(plus, minus, reach);
-    const faultA = linear.across(linear.open, plus, minus) / linear.across(reach, plus, minus);
-    const { a, b, ohm } = circuit.resistors[at.get(branch)!]!;
+    return { volt: linear.across(linear.open, plus, minus), ohm: linear.across(reach, plus, minus) };
+  };
+  const amps = shorts.map((s) => {
+    const { volt, ohm: inner } = port(s);
+    const faultA = volt / inner;
+    const { a, b, ohm } = circuit.resistors[at.get(s.branch)!]!;
     return Math.abs(linear.across(linear.open, a, b) - faultA * linear.across(reach, a, b)) / ohm;
   });
+  return { amps, ports: ports.map(port) };
 }
+
+/** The shorts alone. */
+export const shortCurrents = (circuit: Circuit, shorts: readonly Short[], shapes?: Shapes): readonly number[] => shortsAndPorts(circuit, shorts, [], shapes).amps;

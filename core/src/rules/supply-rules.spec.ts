@@ -115,7 +115,7 @@ const CASES: readonly Case[] = [
     rule: 'disconnect-over',
     job: 'vet',
     severity: 'stop',
-    says: /runs draw \d\d A together through the low-voltage disconnect 65 A, which carries 65 A/,
+    says: /runs draw \d\d A together through the disconnect 65 A, which carries 65 A/,
     breakIt: (d) => ((d.supply.fuseBlock = null), (d.loads['l5']!.draw = { by: 'plate', unit: 'W', value: 800 })),
   },
   { rule: 'voltage-fixed-by-dealer', job: 'vet', severity: 'look', says: /dealer having fixed/, breakIt: (d) => (d.settings.variableSchool = 'voltage fixed by the dealer') },

@@ -99,7 +99,7 @@ describe('gear that comes out', () => {
     expect(lostFunctions(d, SHIPPED_CATALOGUE).map((f) => [f.does, f.successor])).toEqual([
       ['charges from the vehicle', 'DC-DC charger 40 A, dual input'],
       ['charges from mains', null],
-      ['low-voltage cut-off', 'low-voltage disconnect 65 A'],
+      ['low-voltage cut-off', 'disconnect 65 A'],
     ]);
   });
   it('is succeeded by kept gear, or signed off', () => {

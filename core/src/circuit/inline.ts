@@ -12,6 +12,8 @@ export interface InlinePart {
   readonly b: string;
   readonly ohm: number;
   readonly ratedA: number;
+  /** Why it is there. */
+  readonly reason: string;
 }
 
 /** The two joints of a shunt, beside what its data sheet measures between its screws, ohm. */
@@ -23,6 +25,12 @@ export interface HouseNodes {
   readonly fed: { readonly plus: string; readonly minus: string };
 }
 
+const REASON: Readonly<Record<InlinePart['id'], string>> = {
+  switch: 'parts the house battery from everything by hand: the first thing to reach for in a fault, and before work',
+  shunt: 'all that enters or leaves the battery passes it, so charge can be counted; nothing else may be tied to its battery side',
+  disconnect: 'cuts the loads off before the battery is empty; its own board is only the last line. The inverter has its own cut-off',
+};
+
 /** The parts in line that a design calls for, as they stand in the circuit. */
 export function inlineParts({ supply }: Design, catalogue: Catalogue): InlinePart[] {
   const mainSwitch = catalogue.find('switch', supply.mainSwitch);
@@ -30,11 +38,11 @@ export function inlineParts({ supply }: Design, catalogue: Catalogue): InlinePar
   const disconnect = catalogue.find('disconnect', supply.disconnect.part);
   const { pole } = supply.disconnect;
   const out: InlinePart[] = [];
-  if (mainSwitch) out.push({ id: 'switch', name: 'main switch', pole: 'positive', a: 'main+', b: 'bus+', ohm: mainSwitch.milliohm / 1000, ratedA: mainSwitch.ratedA });
-  if (shunt) out.push({ id: 'shunt', name: 'shunt', pole: 'negative', a: 'main-', b: 'bus-', ohm: shunt.dropMv / 1000 / shunt.ratedA + SHUNT_JOINTS_OHM, ratedA: shunt.ratedA });
+  if (mainSwitch) out.push({ id: 'switch', name: 'main switch', pole: 'positive', a: 'main+', b: 'bus+', ohm: mainSwitch.milliohm / 1000, ratedA: mainSwitch.ratedA, reason: REASON.switch });
+  if (shunt) out.push({ id: 'shunt', name: 'shunt', pole: 'negative', a: 'main-', b: 'bus-', ohm: shunt.dropMv / 1000 / shunt.ratedA + SHUNT_JOINTS_OHM, ratedA: shunt.ratedA, reason: REASON.shunt });
   if (disconnect) {
     const sign = pole === 'positive' ? '+' : '-';
-    out.push({ id: 'disconnect', name: 'low-voltage disconnect', pole, a: `bus${sign}`, b: `fed${sign}`, ohm: disconnect.milliohm / 1000, ratedA: disconnect.ratedA });
+    out.push({ id: 'disconnect', name: 'low-voltage disconnect', pole, a: `bus${sign}`, b: `fed${sign}`, ohm: disconnect.milliohm / 1000, ratedA: disconnect.ratedA, reason: REASON.disconnect });
   }
   return out;
 }

@@ -8,6 +8,8 @@ type Point = { x: number; y: number };
 type Line = ChartDataset<'line', Point[]>;
 
 const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+/** Room for the longest time in words, px. */
+const LABELS_PX = 48;
 const plain = { pointRadius: 0, tension: 0 } as const;
 
 /** When a fuse opens: its band over the current, what its cable outlasts, the short at both ends, and the fuse before it. */
@@ -73,13 +75,16 @@ export class FusePlot {
       ...[fuse.minA, fuse.maxA].filter((a) => a > 0).map(upright),
     ];
     this.chart?.destroy();
-    const grid = { color: colour('--rule') };
+    // Only what is labelled has a line of its own: a decade's every tenth would be a net.
+    const rule = colour('--rule');
+    const grid = { color: (c: { tick?: { label?: string | string[] } }): string => (c.tick?.label ? rule : 'transparent'), drawTicks: false };
     const ticks = { color: colour('--muted'), font: { family: 'Archivo Narrow', size: 11 }, maxTicksLimit: 40, autoSkip: false, maxRotation: 0 };
     this.chart = new Chart(this.canvas().nativeElement, {
       type: 'line',
       data: { datasets: lines },
       options: {
         animation: false,
+        layout: { padding: { right: 18, top: 8 } },
         responsive: true,
         maintainAspectRatio: false,
         plugins: { legend: { display: false }, tooltip: { enabled: false } },
@@ -92,17 +97,17 @@ export class FusePlot {
             ticks: { ...ticks, callback: (v) => amps(Number(v)) },
             title: { display: true, text: 'current', color: colour('--muted') },
           },
-          y: { type: 'logarithmic', min: PLOT_S.from, max: PLOT_S.to, grid, ticks: { ...ticks, callback: (v) => times(Number(v)) } },
+          y: { type: 'logarithmic', min: PLOT_S.from, max: PLOT_S.to, grid, afterFit: (scale) => (scale.width = LABELS_PX), ticks: { ...ticks, callback: (v) => times(Number(v)) } },
         },
       },
     });
   }
 }
 
-/** Decades and their halves only: more would crowd. */
+/** Decades and their thirds only: more would crowd. */
 function amps(v: number): string {
   const lead = v / 10 ** Math.floor(Math.log10(v) + 1e-9);
-  if (![1, 2, 5].some((m) => Math.abs(lead - m) < 1e-6)) return '';
+  if (![1, 3].some((m) => Math.abs(lead - m) < 1e-6)) return '';
   return v >= 1000 ? `${v / 1000} kA` : `${v} A`;
 }
 

@@ -51,6 +51,13 @@ describe('the line diagram', () => {
     expect(element.querySelector('.picked')!.textContent).toContain('4 · Bus bars → inverter');
   });
 
+  it('says of a part in line why it is there', async () => {
+    const { element, settle } = await open('vet');
+    element.querySelector<SVGRectElement>('.symbol[data-node="shunt"] rect.reach')!.dispatchEvent(new MouseEvent('click', { bubbles: true }));
+    await settle();
+    expect(element.querySelector('.picked')!.textContent).toContain('so charge can be counted');
+  });
+
   it('can be filtered to one circuit', async () => {
     const { element, fixture, settle } = await open('vet');
     (fixture.componentInstance as unknown as { show: { set(s: string): void } }).show.set('water pump');

@@ -121,6 +121,9 @@ export class DiagramSheet {
   });
   protected readonly chosen = computed(() => this.rows().find((r) => r.run.spec.id === this.selection.run()) ?? null);
 
+  /** A part in line that is picked: it has no run of its own to speak for it. */
+  protected readonly part = computed(() => this.assessments.assessment()!.inline.find((p) => p.id === this.selection.gear()) ?? null);
+
   constructor() {
     const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
     afterNextRender(() => this.paperPx.set(host.clientWidth - 8));
@@ -175,8 +178,14 @@ export class DiagramSheet {
     this.zoomBy(event.deltaY < 0 ? ZOOM.step : 1 / ZOOM.step);
   }
 
+  protected pickRun(run: string): void {
+    this.selection.gear.set(null);
+    this.selection.run.set(run);
+  }
+
   protected pickGear(gear: string): void {
     this.selection.gear.set(gear);
+    this.selection.run.set(null);
     if (gear.startsWith('load:')) this.selection.run.set(`load-${gear.slice('load:'.length)}`);
   }
 

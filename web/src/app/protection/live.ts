@@ -27,6 +27,9 @@ const MARK: Readonly<Record<Liveness, MarkKind>> = { live: 'look', 'live to the 
     .answer {
       margin-bottom: 10px;
     }
+    .caution {
+      margin-top: 12px;
+    }
   `,
 })
 export class LiveSheet {

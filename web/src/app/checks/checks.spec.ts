@@ -1,3 +1,4 @@
+import { assess, SHIPPED_CATALOGUE } from '@meridex/core';
 import { onBench } from '../testing/bench';
 import { ChecksStage } from './checks';
 
@@ -42,7 +43,7 @@ describe('the checks stage', () => {
 
   it('says so when nothing is open', async () => {
     const all = (d: Parameters<NonNullable<Parameters<typeof onBench>[2]>>[0]): void => {
-      for (const key of ['alternator-overcommitted:charger']) d.accepted[key] = { by: 'x', reason: 'y', at: '2026-11-24' };
+      for (const { key } of assess(d, SHIPPED_CATALOGUE).open) d.accepted[key] = { by: 'x', reason: 'y', at: '2026-11-24' };
     };
     const { element } = await onBench(ChecksStage, 'bees', all);
     expect(element.querySelector('.empty')!.textContent).toContain('Nothing open');

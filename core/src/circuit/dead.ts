@@ -1,6 +1,7 @@
 import type { Resistor } from '../network/index.js';
 import { joinedTo } from './live.js';
 import type { CircuitPlan } from './plan.js';
+import { houseNode } from './wires.js';
 
 /** What may be opened by hand before someone works on the circuit. */
 export type Opened = 'main switch' | 'disconnect' | 'panel breaker' | 'mains lead' | 'starting battery’s fuse';
@@ -38,7 +39,7 @@ function feeders(plan: CircuitPlan, opened: ReadonlySet<Opened>): Feeder[] {
   const nodes = new Set(plan.runs.flatMap((r) => [r.spec.from.plus, r.spec.to.plus]));
   const out: Feeder[] = [];
   for (let k = 1; k <= plan.bank.strings; k++) {
-    const node = plan.bank.strings > 1 ? `house.${k}` : 'house';
+    const node = houseNode(plan.bank, k);
     out.push({ name: plan.bank.strings > 1 ? `house battery ${k}` : 'house battery', plus: `${node}+`, minus: `${node}-`, from: null });
   }
   if (nodes.has('starting+')) out.push({ name: 'starting battery', plus: 'starting+', minus: 'starting-', from: null });

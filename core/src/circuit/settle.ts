@@ -4,9 +4,9 @@ import { solveCircuit, type Circuit, type CircuitLoad, type Resistor, type Solve
 import { drawnIn, type Drawn } from './drawn.js';
 import { joinedTo, OPEN_OHM } from './live.js';
 import type { CircuitPlan } from './plan.js';
-import { feedOhm, backOhm } from './poles.js';
 import type { CircuitState } from './state.js';
 import { bankInUse, giversIn, litPanels, stringIn, type Giver } from './units.js';
+import { houseNode, ISOLATOR_OHM, wireAt } from './wires.js';
 
 /** How a giver stands: off, giving all its current, all its sun, or holding its volts. */
 export type GiverMode = 'off' | 'cut out' | 'all its amps' | 'all its sun' | 'holding';
@@ -109,11 +109,15 @@ class Settling {
       const { spec } = run;
       if (spec.id === 'panel-regulator' && !this.lit) continue;
       const perM = resistanceOhmPerM(run.figures.areaMm2, plan.design.settings.tinned, u.conductorC.get(spec.id)!);
-      out.push({ id: `${spec.id}.feed`, a: spec.from.plus, b: spec.to.plus, ohm: feedOhm(run, perM) }, { id: `${spec.id}.back`, a: spec.to.minus, b: spec.from.minus, ohm: backOhm(run, perM) });
+      const w = wireAt(run, perM);
+      out.push(
+        { id: `${spec.id}.feed`, a: spec.from.plus, b: spec.to.plus, ohm: w.fromEndOhm + w.feedOhm + w.toEndOhm },
+        { id: `${spec.id}.back`, a: spec.to.minus, b: spec.from.minus, ohm: w.backOhm },
+      );
     }
     const open = { switch: state.mainSwitch === 'open', disconnect: state.disconnect === 'open', shunt: false };
     for (const p of plan.inline) out.push({ id: p.id, a: p.a, b: p.b, ohm: open[p.id] ? OPEN_OHM : p.ohm });
-    if (this.isolator) out.push({ id: 'isolator', a: 'charger.in+', b: 'charger.out+', ohm: u.isolatorClosed ? 0.5e-3 : OPEN_OHM });
+    if (this.isolator) out.push({ id: 'isolator', a: 'charger.in+', b: 'charger.out+', ohm: u.isolatorClosed ? ISOLATOR_OHM : OPEN_OHM });
     return out;
   }
 
@@ -122,7 +126,7 @@ class Settling {
     const sources: Source[] = [];
     const loads: CircuitLoad[] = [];
     for (let k = 1; k <= bank.strings; k++) {
-      const node = plan.bank.strings > 1 ? `house.${k}` : 'house';
+      const node = houseNode(plan.bank, k);
       const s = stringIn(bank, k, state);
       if (state.postsV !== null) sources.push({ id: `battery${k}`, plus: `${node}+`, minus: `${node}-`, volt: state.postsV, ohm: POSTS_OHM });
       else if (u.limited.has(k)) loads.push({ id: `battery${k}`, plus: `${node}+`, minus: `${node}-`, kind: 'current', value: s.takesA });
@@ -207,7 +211,7 @@ class Settling {
         if (charging) u.charging.add(k);
         else u.charging.delete(k);
         changed = true;
-      } else if (-amp > s.takesA + 1e-6 && this.givers.some((g) => !g.input || g.plus !== 'starting+')) {
+      } else if (-amp > s.takesA + 1e-6 && this.givers.length) {
         u.limited.add(k);
         for (const g of this.givers) if (g.id !== 'alternator' && u.modes.get(g.id) !== 'cut out') u.modes.set(g.id, 'holding');
         changed = true;
@@ -320,7 +324,7 @@ function report(s: Settling, circuit: Circuit, solved: Solved, rounds: number, s
     return { id: d.id, name: d.name, volt: across, live, amp: !live ? 0 : d.kind === 'current' ? d.value : d.value / across };
   });
   const batteries = [
-    ...Array.from({ length: s.bank.strings }, (_, i) => ({ id: `battery${i + 1}`, node: s.plan.bank.strings > 1 ? `house.${i + 1}` : 'house' })),
+    ...Array.from({ length: s.bank.strings }, (_, i) => ({ id: `battery${i + 1}`, node: houseNode(s.plan.bank, i + 1) })),
     ...(s.starting ? [{ id: 'starting', node: 'starting' }] : []),
   ].map(({ id, node }, i) => ({ id, volt: volt(`${node}+`, `${node}-`), amp: s.u.limited.has(i + 1) && id !== 'starting' ? -stringIn(s.bank, i + 1, s.state).takesA : (solved.branchAmp[id] ?? 0) }));
   return { ok: true, state: s.state, circuit, solved, runs, givers, loads, batteries, isolatorClosed: s.isolator ? s.u.isolatorClosed : null, rounds, steady };

@@ -25,7 +25,7 @@ export interface Sweep {
   /** States that were solved for it. */
   readonly solved: number;
   /**
-   * True where no load's current can raise another load's volts, which is what makes the corners the worst: then
+   * False also where nothing settled that could tell. True where no load's current can raise another load's volts, which is what makes the corners the worst: then
    * everything on, nothing charging, and the lowest volts at the posts give each load its least.
    */
   readonly boundHolds: boolean;
@@ -41,7 +41,7 @@ function influences(base: SettledState): { readonly run: Map<string, Map<string,
   const bare = { ...base.circuit, sources: base.circuit.sources.filter((s) => /^(battery\d+|starting|regulator)$/.test(s.id)) };
   const linear = LinearCircuit.of(bare);
   const run = new Map<string, Map<string, number>>();
-  if (!linear) return { run, raises: false };
+  if (!linear) return { run, raises: true };
   const feeds = bare.resistors.filter((r) => r.id.endsWith('.feed'));
   const ports = base.circuit.loads.filter((l) => l.id.startsWith('load:') || l.id === 'inverter');
   let raises = false;
@@ -98,7 +98,7 @@ export function sweep(plan: CircuitPlan): Sweep {
   for (const engine of ['idle', 'cruise'] as const) for (const loads of ['on', 'off'] as const) ask({ ...lowest, engine, loads, postsV: null });
   // A charger takes most where its own output stands highest: pressed up by all others, at the alternator's lowest volts.
   for (const sun of ['none', 'full'] as const) for (const mains of [false, true]) ask({ ...lowest, engine: 'idle', sun, mains, loads: 'off', postsV: null });
-  const { run, raises } = base.ok ? influences(base) : { run: new Map<string, Map<string, number>>(), raises: false };
+  const { run, raises } = base.ok ? influences(base) : { run: new Map<string, Map<string, number>>(), raises: true };
   for (const of of run.values()) for (const sign of [1, -1] as const) corner(lowest, of, sign, mainsLoads).forEach(ask);
   const worst = new Map<string, WorstRun>();
   const least = new Map<string, WorstLoad>();

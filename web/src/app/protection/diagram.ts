@@ -108,7 +108,7 @@ export class DiagramSheet {
   });
   protected readonly beside = computed((): ReadonlyMap<string, string> => {
     const r = this.result();
-    return r?.ok ? symbolWords(r, 0) : new Map();
+    return r?.ok ? symbolWords(r) : new Map();
   });
   protected readonly sum = computed(() => {
     const r = this.result();

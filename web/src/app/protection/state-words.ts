@@ -11,7 +11,7 @@ export function lineStates(r: StateFigures, numbers: ReadonlyMap<string, number>
 export const MODE_WORDS: Readonly<Record<GiverMode, string>> = { off: 'waits', 'cut out': 'cut out', 'all its amps': 'gives all', 'all its sun': 'gives all sun', holding: 'holds' };
 
 /** What stands beside each symbol in a state. */
-export function symbolWords(r: StateFigures, inverterW: number | null): ReadonlyMap<string, string> {
+export function symbolWords(r: StateFigures): ReadonlyMap<string, string> {
   const out = new Map<string, string>();
   const many = r.batteries.filter((b) => b.id !== 'starting').length > 1;
   for (const b of r.batteries) {
@@ -21,7 +21,7 @@ export function symbolWords(r: StateFigures, inverterW: number | null): Readonly
   for (const g of r.givers) out.set(g.id, g.mode === 'off' || g.mode === 'cut out' ? MODE_WORDS[g.mode] : `${figure(g.volt, 2)} V · ${figure(g.amp, 1)} A`);
   for (const l of r.loads) out.set(l.id, l.live ? `${figure(l.volt, 2)} V` : 'dark');
   const inverter = r.loads.find((l) => l.id === 'inverter');
-  if (inverter?.live && inverterW !== null) out.set('inverter', `${figure(inverter.volt, 2)} V · ${figure(inverter.amp, 1)} A`);
+  if (inverter?.live) out.set('inverter', `${figure(inverter.volt, 2)} V · ${figure(inverter.amp, 1)} A`);
   return out;
 }
 

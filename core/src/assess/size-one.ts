@@ -1,6 +1,6 @@
 import { cableSeries, lugOhm } from '../cable/index.js';
 import type { Design } from '../design/index.js';
-import { FUSE_KINDS, fuseOhm, fuseWindow, sizeRun, trySize, type FuseType, type SizingInput, type SizingResult } from '../protection/index.js';
+import { FUSE_KINDS, fuseOhm, fuseWindow, RATED_AIR_C, sizeRun, trySize, type FuseType, type SizingInput, type SizingResult } from '../protection/index.js';
 import { kept } from '../quantity/index.js';
 import type { RunFigures, RunSpec, SizedRun } from '../routes/index.js';
 
@@ -54,6 +54,7 @@ function sizingInput(spec: RunSpec, design: Design, type: FuseType, choice: RunC
     fuseType: type,
     minAreaMm2: Math.max(spec.minAreaMm2, choice.faultAreaMm2),
     connectorA: Number.isFinite(weakest) ? weakest : null,
+    fuseAirC: spec.fuseAirC,
   };
   if ('powerW' in spec.demand) return Object.assign(path, { powerW: spec.demand.powerW, sourceV: spec.sourceV - up.dropV });
   return Object.assign(path, { currentA: spec.demand.currentA });
@@ -121,7 +122,7 @@ function figuresOf(spec: RunSpec, type: FuseType, choice: RunChoice, up: Upstrea
     arrivesV: spec.terminalV ?? spec.sourceV - up.dropV - r.dropV,
     boundBy: spec.edit.areaMm2 ? 'typed' : byFault ? 'fault' : r.boundBy,
     below: r.below,
-    window: fuseWindow(type, r.currentA, parts),
+    window: fuseWindow(type, r.currentA, parts, spec.fuseAirC),
     fuses: [],
   };
 }
@@ -159,16 +160,26 @@ function sizeWith(spec: RunSpec, design: Design, choice: RunChoice, up: Upstream
   }
 }
 
+/** As the air at its fuses wants it; where no rating is left then, by what is printed on them, for the rules to find. */
+function inItsAir(spec: RunSpec, design: Design, choice: RunChoice, up: Upstream, perPole: number): SizedRun {
+  const before = choice.kindIndex;
+  const run = sizeWith(spec, design, choice, up, perPole);
+  if (run.ok || run.error !== 'window-closed' || spec.fuseAirC <= RATED_AIR_C) return run;
+  choice.kindIndex = before;
+  const cool = sizeWith({ ...spec, fuseAirC: RATED_AIR_C }, design, choice, up, perPole);
+  return cool.ok ? { ...cool, spec } : run;
+}
+
 /**
  * One run with its size. Where no single cable loses little enough, equal conductors side by side are tried, each with a
  * fuse of its own at the ends that feed; a size that a person typed stays alone.
  */
 export function sizeOne(spec: RunSpec, design: Design, choice: RunChoice, up: Upstream): SizedRun {
-  const alone = sizeWith(spec, design, choice, up, 1);
+  const alone = inItsAir(spec, design, choice, up, 1);
   const heavy = ('powerW' in spec.demand ? spec.demand.powerW / spec.sourceV : spec.demand.currentA) >= HEAVY_A;
   if (alone.ok || !heavy || alone.error !== 'no-cable-size' || spec.edit.areaMm2 || spec.back === 'chassis') return alone;
   for (let perPole = 2; perPole <= MOST_PER_POLE; perPole++) {
-    const together = sizeWith(spec, design, choice, up, perPole);
+    const together = inItsAir(spec, design, choice, up, perPole);
     if (together.ok) return together;
   }
   return alone;

@@ -92,24 +92,23 @@ export function judgeRuns(runs: readonly Fitted[], design: Design, bank: Bank, i
   const out = new Map<string, RunFuse[]>(runs.map((r) => [r.spec.id, []]));
   for (const f of fuses) {
     const i = at.get(f);
-    out.get(f.run.spec.id)!.push(judge(f, design, bank, i === undefined ? 0 : most[i]!, i === undefined ? 0 : least[i]!));
+    out.get(f.run.spec.id)!.push(judge(f, design, i === undefined ? 0 : most[i]!, i === undefined ? 0 : least[i]!));
   }
   return out;
 }
 
-function judge({ run, end }: Judged, design: Design, bank: Bank, mostA: number, leastA: number): RunFuse {
+function judge({ run, end }: Judged, design: Design, mostA: number, leastA: number): RunFuse {
   const { fuseType, fuseA, areaMm2, perPole } = run.figures;
   const maxA = mostA > NO_SOURCE_A ? mostA : 0;
   // At the far end equal conductors share the short; just behind one fuse nearly all of it comes through that one.
   const minA = maxA > 0 && leastA > NO_SOURCE_A ? Math.min(leastA / perPole, maxA) : 0;
-  const highestV = Math.max(bank.absorptionV, run.spec.nominalV * 1.2);
   return {
     end,
     type: fuseType,
     ratingA: fuseA,
     maxA,
     minA,
-    breakingA: breakingCapacityA(fuseType, highestV),
+    breakingA: breakingCapacityA(fuseType, run.spec.highestV),
     fault: minA > 0 ? judgeFault({ fuseType, ratingA: fuseA, faultMinA: minA, faultMaxA: maxA, areaMm2, insulationC: design.settings.insulationC }) : null,
   };
 }

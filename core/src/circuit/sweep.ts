@@ -1,7 +1,7 @@
 import { LinearCircuit } from '../network/index.js';
 import type { CircuitPlan } from './plan.js';
 import { settle, type SettledState } from './settle.js';
-import { PARKED, type CircuitState } from './state.js';
+import { NAMED_STATES, PARKED, type CircuitState } from './state.js';
 
 /** The state in which a run carries most. */
 export interface WorstRun {
@@ -33,6 +33,8 @@ export interface Sweep {
   readonly collapses: readonly CircuitState[];
 }
 
+/** Below this a current is a leak through an open contact, A. */
+const LEAK_A = 0.05;
 /** Slack below which an influence counts as none, A for each A. */
 const NO_INFLUENCE = 1e-9;
 
@@ -113,4 +115,18 @@ export function sweep(plan: CircuitPlan): Sweep {
     for (const l of r.loads) if (l.live && l.id !== 'vehicle' && l.volt < (least.get(l.id)?.volt ?? Infinity)) least.set(l.id, { id: l.id, name: l.name, volt: l.volt, state });
   }
   return { runs: [...worst.values()], loads: [...least.values()], solved: states.size, boundHolds: !raises, collapses };
+}
+
+/** Most that flows in each direction of every run, over the states that people ask about by name, A. */
+export function bothWays(plan: CircuitPlan): ReadonlyMap<string, { readonly outA: number; readonly backA: number }> {
+  const most = new Map<string, { outA: number; backA: number }>();
+  for (const state of Object.values(NAMED_STATES)) {
+    const r = settle(plan, state);
+    if (!r.ok) continue;
+    for (const { id, amp } of r.runs.values()) {
+      const of = most.get(id) ?? { outA: 0, backA: 0 };
+      most.set(id, { outA: Math.max(of.outA, amp > LEAK_A ? amp : 0), backA: Math.max(of.backA, amp < -LEAK_A ? -amp : 0) });
+    }
+  }
+  return most;
 }

@@ -24,6 +24,10 @@ export const runEditSchema = z.object({
   back: z.enum(['cable', 'chassis']).optional(),
   /** Spare cores pulled with it. */
   spares: z.number().int().min(0).max(12).optional(),
+  /** What protects it, where not what is usual there. */
+  protect: z.enum(['fuse', 'breaker, manual reset', 'breaker, self-resetting']).optional(),
+  /** Its breaker is made for one direction of current only. */
+  poled: z.boolean().optional(),
 });
 
 /** The workshop's schools and ways. */

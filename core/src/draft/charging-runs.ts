@@ -2,13 +2,10 @@ import type { RunEnd, RunSpec } from '../routes/index.js';
 import { chargerInputW } from '../catalogue/index.js';
 import { figure } from '../quantity/index.js';
 import { alternatorBudget, dcdcsOf, mainsChargerOf } from '../supply/index.js';
-import { endOf, makeRun, SMALLEST_MM2, type DraftContext } from './context.js';
+import { BOLTED, endOf, makeRun, SMALLEST_MM2, type DraftContext } from './context.js';
 import { controllerOutA } from './controller.js';
 import { loadsA } from './demand.js';
 import { supplyLimit } from './limits.js';
-
-/** Kinds that bolt on beside a battery or bus bar, the plainest first; a higher short calls up the next. */
-export const BOLTED = ['small-bolt-in', 'terminal-post', 'large-bolt-in', 'class-t'] as const;
 
 /** Feed from the starting side into a DC-DC charger and on to the bus bars; sized for full output, whatever it is set to. */
 function dcdcRuns(c: DraftContext, next: () => number, id: 'charger' | 'charger2'): RunSpec[] {

@@ -4,6 +4,7 @@ import type { InlinePart } from '../circuit/index.js';
 import type { Design, Vehicle } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import type { Gear } from '../places/index.js';
+import { RATED_AIR_C } from '../protection/index.js';
 import { cutLengthM, groupedOf, PLUG_WIRE_MM2, routeBetween, type Route, type RunEnd, type RunSpec, type Stand } from '../routes/index.js';
 import type { Bank, SolarArray } from '../supply/index.js';
 import { squareMm } from '../vehicle/index.js';
@@ -28,6 +29,7 @@ type Given = Pick<RunSpec, 'id' | 'name' | 'group' | 'from' | 'to' | 'demand' | 
   readonly minAreaMm2?: number;
   readonly terminalV?: number;
   readonly inline?: RunSpec['inline'];
+  readonly highestV?: number;
 };
 
 /** Smallest conductor in a vehicle, and for a feed drawn through from the battery, mm². */
@@ -88,6 +90,26 @@ function returnOf(c: DraftContext, given: Given, outM: number, stands: RunSpec['
   return { back: 'chassis', backM: edit.backM ?? earthLeadsM(c, stands.from, stands.to), chassisOhm: CHASSIS_OHM + (coupled ? COUPLING_RETURN_OHM : 0) };
 }
 
+/** Kinds that bolt on beside a battery or bus bar, the plainest first; a higher short calls up the next. */
+export const BOLTED = ['small-bolt-in', 'terminal-post', 'large-bolt-in', 'class-t'] as const;
+
+type Protection = Pick<RunSpec, 'fuseKinds' | 'reset' | 'fuseAirC' | 'highestV'>;
+
+/** What protects a run: the kinds that suit the place, or what a person said. */
+function protectionOf(c: DraftContext, given: Given, from: Gear, to: Gear): Protection {
+  const { protect } = c.design.runs[given.id] ?? {};
+  const breaker = protect ? protect !== 'fuse' : given.fuseKinds[0] === 'breaker';
+  const fuses = given.fuseKinds.filter((k) => k !== 'breaker');
+  const air = given.ends.map((e) => (e.at === 'from' ? from : to).ambientC);
+  return {
+    fuseKinds: breaker ? ['breaker'] : fuses.length ? fuses : ['blade', ...BOLTED],
+    reset: !breaker ? null : protect === 'breaker, self-resetting' ? 'self' : 'manual',
+    fuseAirC: Math.max(RATED_AIR_C, ...air),
+    // A charging battery stands a fifth above its nominal volts.
+    highestV: given.highestV ?? Math.max(c.bank?.absorptionV ?? 0, given.nominalV * 1.2),
+  };
+}
+
 /** Fills in what every run has: its way, length, surroundings, and what a person has typed. */
 export function makeRun(c: DraftContext, number: number, given: Given): RunSpec {
   const edit = c.design.runs[given.id] ?? {};
@@ -125,6 +147,7 @@ export function makeRun(c: DraftContext, number: number, given: Given): RunSpec 
     stands,
     provision,
     edit,
+    ...protectionOf(c, given, from, to),
   };
 }
 

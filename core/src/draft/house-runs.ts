@@ -3,9 +3,9 @@ import type { DayLoad } from '../loads/index.js';
 import { inverterInputW } from '../loads/index.js';
 import { figure } from '../quantity/index.js';
 import type { RunSpec } from '../routes/index.js';
-import { allChargeA, BOLTED } from './charging-runs.js';
+import { allChargeA } from './charging-runs.js';
 import { loadsA, lowestVoltsA } from './demand.js';
-import { endOf, makeRun, type DraftContext } from './context.js';
+import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
 import { loadLimit, supplyLimit } from './limits.js';
 
 /** Share of a way's rating that a load may take before it gets its own fuse at the bus bars. */

@@ -1,6 +1,5 @@
 import type { RunSpec } from '../routes/index.js';
-import { BOLTED } from './charging-runs.js';
-import { endOf, makeRun, type DraftContext } from './context.js';
+import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
 import { controllerOutA } from './controller.js';
 import { supplyLimit } from './limits.js';
 
@@ -28,6 +27,7 @@ export function sunRuns(c: DraftContext, next: () => number): RunSpec[] {
       limit,
       fuseKinds: ['breaker'],
       ends: [{ at: 'from', source: 'panels' }],
+      highestV: array.coldOpenV,
       reason: 'the breaker isolates the panels for work; they are live whenever there is light',
     }),
   ];

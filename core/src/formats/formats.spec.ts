@@ -45,7 +45,7 @@ describe('the order', () => {
       const a = assess(job.design, SHIPPED_CATALOGUE);
       const fitted = a.runs.filter((r) => r.ok);
       const count = (group: string, start: RegExp): number => a.order.lines.filter((l) => l.group === group && start.test(l.what)).reduce((n, l) => n + l.quantity, 0);
-      expect(count('protection', /(fuse|breaker).* A$/)).toBe(fitted.reduce((n, r) => n + r.spec.ends.length, 0));
+      expect(count('protection', /^(?!in-line|holder).*(fuse|breaker).* A(,|$)/)).toBe(fitted.reduce((n, r) => n + r.spec.ends.length, 0));
       expect(count('joints', /^(lug|crimp terminal)/)).toBe(4 * fitted.length + (a.bond ? 2 : 0));
       expect(a.order.cuts.length).toBe(2 * fitted.length);
       const cut = a.order.cuts.reduce((m, c) => m + c.lengthM, 0);

@@ -2,7 +2,7 @@ import { copperKgPerM } from '../cable/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import type { Bond } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
-import { FUSE_KINDS, fuseWindow } from '../protection/index.js';
+import { FUSE_KINDS, fuseWindow, RATED_DC_V } from '../protection/index.js';
 import { rating } from '../quantity/index.js';
 import type { LayoutFigures, SizedRun } from '../routes/index.js';
 import { devicesOf, type SolarArray } from '../supply/index.js';
@@ -85,16 +85,20 @@ function addDevices(basket: Basket, design: Design, catalogue: Catalogue): void 
   basket.add({ key: 'bus-bars', group: 'devices', what: 'bus bar pair with cover', quantity: 1, unit: 'pc', priceEach: PRICE.busBars, kg: PRICE.busBarsKg }, 'distribution');
 }
 
+/** A run's fuse as it is asked for over the counter: a breaker by how it closes again and for which directions, and its volts where the usual will not do. */
+function fuseWords({ spec, figures: f }: Fitted): Pick<OrderLine, 'key' | 'what'> {
+  const { name } = FUSE_KINDS[f.fuseType];
+  const noun = spec.reset === 'self' ? name.replace('manual reset', 'self-resetting') : spec.reset ? name : `${name} fuse`;
+  const more = [...(spec.reset && !spec.edit.poled ? ['for both directions'] : []), ...(spec.highestV > RATED_DC_V ? [`for ${Math.ceil(spec.highestV)} V DC or more`] : [])];
+  return { key: ['fuse', f.fuseType, f.fuseA, spec.reset === 'self' ? 'self' : null, ...more].filter((x) => x !== null).join('-'), what: [`${noun} ${rating(f.fuseA)} A`, ...more].join(', ') };
+}
+
 function addRun(basket: Basket, run: Fitted): void {
   const { spec, figures: f } = run;
   const use = `run ${spec.number}`;
   for (const end of spec.ends) {
     const kind = FUSE_KINDS[f.fuseType];
-    const noun = f.fuseType === 'breaker' ? '' : ' fuse';
-    basket.add(
-      { key: `fuse-${f.fuseType}-${f.fuseA}`, group: 'protection', what: `${kind.name}${noun} ${rating(f.fuseA)} A`, quantity: f.perPole, unit: 'pc', priceEach: PRICE.fuse[f.fuseType], kg: 0.02 },
-      use,
-    );
+    basket.add({ ...fuseWords(run), group: 'protection', quantity: f.perPole, unit: 'pc', priceEach: PRICE.fuse[f.fuseType], kg: 0.02 }, use);
     const held = f.fuseType === 'breaker' || (spec.from.gear === 'block' && end.at === 'from');
     if (!held)
       basket.add(

@@ -14,6 +14,8 @@ export type SizingInput = RunPath &
     readonly minAreaMm2: number;
     /** Rating of the weakest plug, terminal or way on the run, A; null: none. */
     readonly connectorA: number | null;
+    /** Air at the fuse, °C; 25 where it is not said, for which ratings are given. */
+    readonly fuseAirC?: number;
   };
 
 export type SizingError = 'no-cable-size' | 'window-closed' | 'no-operating-point' | 'too-hot';
@@ -46,7 +48,7 @@ export function trySize(size: CableSize, input: SizingInput): SizeTried {
   const point = operate(size.areaMm2, input, input);
   if (!point.ok) return { size, point, fuseA: null, dropPercent: null, meetsHeat: false, meetsDrop: false };
   const connector = input.connectorA === null ? [] : [{ what: 'connector', ratingA: input.connectorA }];
-  const fuseA = fuseWindow(input.fuseType, point.currentA, connector).fitsA[0] ?? null;
+  const fuseA = fuseWindow(input.fuseType, point.currentA, connector, input.fuseAirC).fitsA[0] ?? null;
   const dropPercent = (100 * point.dropV) / input.nominalV;
   return {
     size,

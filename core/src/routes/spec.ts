@@ -45,6 +45,12 @@ export interface RunSpec {
   readonly inline: readonly { readonly what: string; readonly ohm: number }[];
   /** Kinds of fuse that suit the place, the plainest first. */
   readonly fuseKinds: readonly FuseType[];
+  /** How its breaker closes again; null: a fuse. */
+  readonly reset: 'manual' | 'self' | null;
+  /** Hottest air that one of its fuses stands in, not below the 25 °C of their ratings. */
+  readonly fuseAirC: number;
+  /** Highest volts that its fuses may have to break, V. */
+  readonly highestV: number;
   readonly ends: readonly FuseEnd[];
   readonly weak: readonly WeakPart[];
   readonly minAreaMm2: number;

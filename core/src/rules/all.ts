@@ -49,6 +49,12 @@ import { startingBatteryDrains } from './starting-battery-drains.js';
 import { swapGrows } from './swap-grows.js';
 import { triggerAlwaysLive } from './trigger-always-live.js';
 import { triggerByVolts } from './trigger-by-volts.js';
+import { breakerOneWay } from './breaker-one-way.js';
+import { breakerResetsItself } from './breaker-resets-itself.js';
+import { crankingThroughLink } from './cranking-through-link.js';
+import { fuseHot } from './fuse-hot.js';
+import { fuseVolts } from './fuse-volts.js';
+import { opensFirst } from './opens-first.js';
 import { unequalLeads } from './unequal-leads.js';
 import { usableAboveSchool } from './usable-above-school.js';
 import { voltageFixedByDealer } from './voltage-fixed-by-dealer.js';
@@ -109,6 +115,12 @@ export const RULES: readonly Rule[] = [
   panelFuse,
   perPole,
   unequalLeads,
+  breakerOneWay,
+  breakerResetsItself,
+  crankingThroughLink,
+  fuseHot,
+  fuseVolts,
+  opensFirst,
   panelVolts,
   panelsUnregulated,
   runTypedFails,

@@ -1,0 +1,160 @@
+import { assess, type Assessment } from '../assess/index.js';
+import { Catalogue, SHIPPED_CATALOGUE } from '../catalogue/index.js';
+import { bothWays, circuitPlan, selectivePairs } from '../circuit/index.js';
+import { DEMO_JOBS } from '../demo/index.js';
+import type { Design } from '../design/index.js';
+import { carriesA, fuseWindow } from '../protection/index.js';
+import { inWords } from './judge.js';
+import type { Finding } from './rule.js';
+
+const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
+const of = (d: Design): Assessment => assess(d, SHIPPED_CATALOGUE);
+const found = (d: Design, rule: string): Finding[] => of(d).findings.filter((f) => f.rule === rule);
+const said = (d: Design, rule: string): string =>
+  found(d, rule)
+    .map((f) => `${inWords(f).say} ${inWords(f).fix}`)
+    .join(' | ');
+const edit = (d: Design, id: string, more: Design['runs'][string]): Design => ({ ...d, runs: { ...d.runs, [id]: { ...d.runs[id], ...more } } });
+
+describe('the air at a fuse', () => {
+  it('takes from what it carries: more from a breaker than from a fuse, nothing at 25 °C', () => {
+    expect(carriesA('small-bolt-in', 50, 25)).toBeCloseTo(40, 9);
+    expect(carriesA('small-bolt-in', 50, 65)).toBeCloseTo(40 * 0.94, 9);
+    expect(carriesA('breaker', 50, 65)).toBeCloseTo(32, 9);
+  });
+
+  it('never opens a window wider as it gets hotter', () => {
+    for (const loadA of [3, 8, 12.1, 27, 39.9, 64])
+      for (const type of ['blade', 'breaker', 'class-t'] as const) {
+        const at = (c: number): readonly number[] => fuseWindow(type, loadA, [{ what: 'cable', ratingA: 200 }], c).fitsA;
+        expect(at(40).every((a) => at(25).includes(a)) && at(80).every((a) => at(40).includes(a))).toBeTrue();
+      }
+  });
+
+  it('is met by every fuse of every demo job, or said', () => {
+    for (const { key, design } of DEMO_JOBS) {
+      const a = of(design);
+      const said = new Set(a.findings.filter((f) => f.rule === 'fuse-hot').map((f) => f.at.about));
+      for (const r of a.runs) {
+        if (!r.ok || !r.spec.ends.length) continue;
+        const short = r.figures.currentA > carriesA(r.figures.fuseType, r.figures.fuseA, r.spec.fuseAirC) + 1e-9;
+        expect(said.has(r.spec.id)).withContext(`${key} ${r.spec.name}`).toBe(short);
+      }
+    }
+  });
+
+  it('is named with the part that keeps the next rating out', () => {
+    const d = edit(demo('survey'), 'house-bus', { fuseA: 100 });
+    d.runs['house-bus']!.areaMm2 = of(demo('survey')).runs.flatMap((r) => (r.ok && r.spec.id === 'house-bus' ? [r.figures.areaMm2] : []))[0]!;
+    expect(said(d, 'fuse-hot') + said(d, 'run-fails')).toMatch(/100 A/);
+  });
+});
+
+describe('fuses in a row', () => {
+  it('are told, with the rating that would wait where one is in the window', () => {
+    const d = demo('survey');
+    const [only] = found(d, 'opens-first');
+    expect(only!.at.about).toBe('house-bus');
+    expect(inWords(only!).say).toMatch(/House battery → bus bars: from .*A on its \d+ A fuse may open before/);
+    const pairs = selectivePairs(of(d).runs);
+    expect(pairs.filter((p) => !p.result.holds).length).toBe((inWords(only!).say.match(/of run/g) ?? []).length);
+  });
+
+  it('that wait for one another are not', () => {
+    for (const { design } of DEMO_JOBS) {
+      const a = of(design);
+      const failing = new Set(selectivePairs(a.runs).flatMap((p) => (p.result.holds ? [] : [p.near.run])));
+      expect(a.findings.filter((f) => f.rule === 'opens-first').map((f) => f.at.about!)).toEqual([...failing]);
+    }
+  });
+
+  it('name a rating that really waits', () => {
+    // Two loads of a few amps behind a main fuse that could be much bigger.
+    const d = demo('playgroup');
+    for (const f of found(d, 'opens-first')) {
+      const waits = Number(f.values['waits']);
+      if (!waits) continue;
+      const mended = edit(d, f.at.about!, { fuseA: waits });
+      expect(found(mended, 'opens-first').map((x) => x.at.about)).not.toContain(f.at.about);
+    }
+    const gap = edit(demo('vet'), 'bus-block', { fuseA: 30 });
+    expect(found(gap, 'opens-first').every((f) => /may open before/.test(inWords(f).say))).toBeTrue();
+  });
+});
+
+describe('a breaker', () => {
+  it('stands where a person wants one, with how it closes again on the order', () => {
+    const d = edit(demo('vet'), 'start-charger', { protect: 'breaker, self-resetting' });
+    const a = of(d);
+    const run = a.runs.find((r) => r.spec.id === 'start-charger')!;
+    expect([run.ok && run.figures.fuseType, run.spec.reset]).toEqual(['breaker', 'self']);
+    expect(a.order.lines.map((l) => l.what).join(' | ')).toMatch(/thermal breaker, self-resetting \d+ A, for both directions/);
+    expect(said(d, 'breaker-resets-itself')).toContain('fed again and again');
+  });
+
+  it('gives way to a fuse where a person wants that', () => {
+    const run = of(edit(demo('survey'), 'panel-regulator', { protect: 'fuse' })).runs.find((r) => r.spec.id === 'panel-regulator')!;
+    expect([run.ok && run.figures.fuseType, run.spec.reset]).toEqual(['blade', null]);
+  });
+
+  it('may close again by itself where the load must not be lost, which is still asked', () => {
+    const d = demo('vet');
+    const [id] = Object.entries(d.loads).find(([, l]) => l.supply === 'dc')!;
+    d.loads[id]!.critical = true;
+    const f = found(edit(d, `load-${id}`, { protect: 'breaker, self-resetting' }), 'breaker-resets-itself');
+    expect(f.map((x) => x.severity)).toEqual(['look']);
+  });
+
+  it('for one direction is refused where current goes both ways, and on a run fed from both ends', () => {
+    const d = edit(edit(demo('survey'), 'house-bus', { protect: 'breaker, manual reset', poled: true }), 'panel-regulator', { poled: true });
+    d.runs['charger-bus'] = { protect: 'breaker, manual reset', poled: true };
+    const about = found(d, 'breaker-one-way').map((f) => f.at.about);
+    expect(about).toContain('charger-bus');
+    // The panels' own run only ever carries one way.
+    expect(about).not.toContain('panel-regulator');
+    const a = of(demo('survey'));
+    const met = bothWays(circuitPlan(demo('survey'), SHIPPED_CATALOGUE, a)!);
+    expect(met.get('house-bus')!.outA).toBeGreaterThan(1);
+    expect(met.get('house-bus')!.backA).toBeGreaterThan(1);
+    expect(met.get('panel-regulator')!.backA).toBe(0);
+  });
+
+  it('for one direction is fine where it is for both, and a fuse is never asked', () => {
+    expect(found(edit(demo('survey'), 'panel-regulator', { poled: false }), 'breaker-one-way')).toEqual([]);
+    expect(found(edit(demo('survey'), 'house-bus', { poled: true }), 'breaker-one-way')).toEqual([]);
+  });
+});
+
+describe('the volts of a fuse', () => {
+  it('are asked for on the order where a cold string stands above 32 V', () => {
+    const d = demo('survey');
+    d.supply.sun = { ...d.supply.sun, count: 2, inSeries: 2, controller: 'mppt-40' };
+    const panels = of(d);
+    const run = panels.runs.find((r) => r.spec.id === 'panel-regulator')!;
+    expect(run.spec.highestV).toBe(panels.supply.array!.coldOpenV);
+    expect(run.spec.highestV).toBeGreaterThan(32);
+    expect(said(d, 'fuse-volts')).toContain('rated for 32 V DC');
+    expect(panels.order.lines.some((l) => l.what.includes(`for ${Math.ceil(run.spec.highestV)} V DC or more`))).toBeTrue();
+  });
+
+  it('are no matter at 12 V', () => expect(found(demo('vet'), 'fuse-volts')).toEqual([]));
+});
+
+describe('a start through the closed isolator', () => {
+  it('is reckoned for a link, and blames the fuse that may open', () => {
+    expect(said(demo('bees'), 'cranking-through-link')).toMatch(/\d+ A come from the house bank: the \d+ A fuse of .* may open within/);
+    expect(found(demo('vet'), 'cranking-through-link')).toEqual([]);
+  });
+
+  it('stops where the main switch does not bear it', () => {
+    const part = SHIPPED_CATALOGUE.find('switch', 'sw-150')!;
+    const weak = new Catalogue([...SHIPPED_CATALOGUE.parts.filter((p) => p.id !== part.id), { ...part, peakA: 200 }]);
+    const d = demo('bees');
+    d.supply.mainSwitch = 'sw-150';
+    const severities = (c: Catalogue): string[] =>
+      assess(d, c)
+        .findings.filter((f) => f.rule === 'cranking-through-link')
+        .map((f) => f.severity);
+    expect([severities(SHIPPED_CATALOGUE), severities(weak)]).toEqual([['look'], ['stop']]);
+  });
+});

@@ -33,7 +33,7 @@ type JobCommand = (typeof JOB_COMMANDS)[number];
 const USAGE = `meridex ${[...QUESTIONS, ...JOB_COMMANDS].join('|')} FILE   (- reads standard input)`;
 
 const bad = (message: string): Outcome => ({ code: 2, out: '', err: `meridex: ${message}\n` });
-const good = (result: unknown): Outcome => ({ code: 0, out: `${JSON.stringify(result, null, 1)}\n`, err: '' });
+const good = (result: unknown, remarks: readonly string[] = []): Outcome => ({ code: 0, out: `${JSON.stringify(result, null, 1)}\n`, err: remarks.map((r) => `meridex: note: ${r}\n`).join('') });
 
 interface CaseLike {
   readonly name?: string;
@@ -48,16 +48,18 @@ function ask(question: Question, document: unknown): Outcome {
   const cases = document['cases'];
   if (cases === undefined) {
     const one = answer(question, document['input'] ?? document, document['formula'] as string | undefined);
-    return one.ok ? good(one.result) : bad(one.message);
+    return one.ok ? good(one.result, one.remarks) : bad(one.message);
   }
   if (!Array.isArray(cases)) return bad('cases: an array of cases is accepted');
   const results: unknown[] = [];
+  const remarks: string[] = [];
   for (const [i, c] of (cases as CaseLike[]).entries()) {
     const one = answer(question, c?.input ?? c, c?.formula);
     if (!one.ok) return bad(`cases.${i}.${one.message}`);
     results.push({ name: c?.name ?? String(i), result: one.result });
+    remarks.push(...(one.remarks ?? []).map((r) => `cases.${i}: ${r}`));
   }
-  return good(results);
+  return good(results, remarks);
 }
 
 /** The state that a job file asks about; parked with everything on where it names none. */

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { circuitSchema, solveCircuit } from '../network/index.js';
+import { circuitSchema, examine, solveCircuit } from '../network/index.js';
 import { judgeFault, sizeRun } from '../protection/index.js';
 import { simulateTrip, tripInputSchema } from '../trip/index.js';
 import { FORMULAS } from './formulas.js';
@@ -9,7 +9,7 @@ export const QUESTIONS = ['solve', 'size', 'fuse', 'formula', 'trip'] as const;
 export type Question = (typeof QUESTIONS)[number];
 
 /** An answer, or the field that keeps it from being given. */
-export type Answer = { readonly ok: true; readonly result: unknown } | { readonly ok: false; readonly message: string };
+export type Answer = { readonly ok: true; readonly result: unknown; /** What is worth knowing beside it. */ readonly remarks?: readonly string[] } | { readonly ok: false; readonly message: string };
 
 /** Printed figures are cut at a millionth (areas at a ten-thousandth): below any meter, and the same on every machine. */
 const round = (value: number, places: number): number => Math.round(value * 10 ** places) / 10 ** places;
@@ -56,16 +56,20 @@ function answerTrip(input: z.output<typeof tripInputSchema>): unknown {
   return result;
 }
 
-function answerSolve(input: z.output<typeof circuitSchema>): unknown {
-  const r = solveCircuit(input);
-  return r.ok ? { nodeVolt: r.nodeVolt, branchAmp: r.branchAmp } : { error: r.error, at: r.at };
+function answerSolve(input: unknown): Answer {
+  const parsed = circuitSchema.safeParse(input);
+  if (!parsed.success) return { ok: false, message: complaint(parsed.error, input) };
+  const r = solveCircuit(parsed.data);
+  const remarks = examine(parsed.data, r).map((x) => x.say);
+  const result = r.ok ? { nodeVolt: r.nodeVolt, branchAmp: r.branchAmp } : { error: r.error, at: r.at };
+  return remarks.length ? { ok: true, result, remarks } : { ok: true, result };
 }
 
 /** Answers one case of a question. Never throws on bad input. @example answer('formula', { … }, 'fridgeDuty') */
 export function answer(question: Question, input: unknown, formula?: string): Answer {
   switch (question) {
     case 'solve':
-      return read(circuitSchema, input, answerSolve);
+      return answerSolve(input);
     case 'size':
       return read(sizeSchema, input, answerSize);
     case 'fuse':

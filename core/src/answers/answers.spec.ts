@@ -33,6 +33,12 @@ describe('an answer on the command line', () => {
     ['neither current nor power', 'size', { ...size, currentA: undefined }, /^currentA: got nothing; currentA, or powerW with sourceV/],
     ['an unknown fuse', 'fuse', { fuseType: 'wire', ratingA: 5, faultMinA: 1, faultMaxA: 2, areaMm2: 1, insulationC: 90 }, /^fuseType: got "wire";/],
     ['a resistance of 0', 'solve', { ground: 'g', nodes: ['a'], resistors: [{ id: 'r', a: 'a', b: 'g', ohm: 0 }], sources: [] }, /^resistors\.0\.ohm: got 0; a resistance above 0 ohm/],
+    [
+      'two of one name',
+      'solve',
+      { ground: 'g', nodes: ['a'], resistors: [{ id: 'r', a: 'a', b: 'g', ohm: 1 }], sources: [{ id: 'r', plus: 'a', minus: 'g', volt: 12, ohm: 1 }] },
+      /^sources\.0\.id: got "r"; an id that no other/,
+    ],
     ['a load of 0 ohm', 'solve', { ground: 'g', nodes: ['a'], resistors: [], sources: [], loads: [{ id: 'l', plus: 'a', minus: 'g', kind: 'resistance', value: 0 }] }, /^loads\.0\.value: got 0;/],
     ['a trip of no days', 'trip', { days: 0, battery: { chemistry: 'agm', capacityAh: 100, startSoc: 1, ambientC: 20 }, loads: [], cutoff: { openV: 12, closeV: 13 } }, /^days: got 0;/],
     [
@@ -56,5 +62,10 @@ describe('an answer on the command line', () => {
   it('gives the reason where a circuit has no solution', () => {
     const circuit = { ground: 'g', nodes: ['p', 'x'], resistors: [], sources: [{ id: 's', plus: 'p', minus: 'g', volt: 12, ohm: 0.01 }] };
     expect(answer('solve', circuit)).toEqual({ ok: true, result: { error: 'floating-node', at: ['x'] } });
+    expect(answer('solve', { ...circuit, loads: [{ id: 'lamp', plus: 'g', minus: 'x', kind: 'power', value: 5 }] })).toEqual({
+      ok: true,
+      result: { error: 'floating-node', at: ['x'] },
+      remarks: ['lamp has no return: nothing joins x to g'],
+    });
   });
 });

@@ -1,4 +1,5 @@
 import { cableSeries } from '../cable/index.js';
+import { ofSolution } from '../network/index.js';
 import { drawnIn } from './drawn.js';
 import type { CircuitPlan } from './plan.js';
 import { settle, type GiverResult, type RunResult, type SettledState, type StateResult } from './settle.js';
@@ -31,13 +32,10 @@ export interface NoState {
   readonly holdsMm2: number | null;
 }
 
-/** Above this what does not balance at a node is said, A. */
-const SAID_A = 1e-6;
-
 function notes(plan: CircuitPlan, r: SettledState): string[] {
   const out: string[] = [];
   if (!r.steady) out.push(`it went on changing after ${r.rounds} rounds: chargers hand over to one another; the figures are of one such moment`);
-  if (r.solved.residualA > SAID_A) out.push(`${r.solved.residualA.toExponential(1)} A do not balance at a node`);
+  out.push(...ofSolution(r.solved).map((x) => x.say));
   for (const g of r.givers) if (g.mode === 'cut out') out.push(`the ${g.name} has cut out: its feed brings it too few volts`);
   if (plan.leftOut.length) out.push(`left out, since it has no size: ${plan.leftOut.join(', ')}`);
   for (const l of r.loads) if (!l.live) out.push(`nothing feeds ${l.name}`);

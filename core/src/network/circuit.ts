@@ -17,13 +17,23 @@ export const circuitLoadSchema = z
   .refine((l) => l.kind !== 'resistance' || l.value > 0, { message: 'a resistance above 0 ohm', path: ['value'] });
 
 /** A DC circuit. Node volts are relative to `ground`; a load draws positive current from plus to minus. */
-export const circuitSchema = z.object({
-  ground: node,
-  nodes: z.array(node),
-  resistors: z.array(resistorSchema),
-  sources: z.array(sourceSchema),
-  loads: z.array(circuitLoadSchema).default([]),
-});
+export const circuitSchema = z
+  .object({
+    ground: node,
+    nodes: z.array(node),
+    resistors: z.array(resistorSchema),
+    sources: z.array(sourceSchema),
+    loads: z.array(circuitLoadSchema).default([]),
+  })
+  .superRefine((c, context) => {
+    // Their amps are given by id: two of one name would hide one another.
+    const seen = new Set<string>();
+    for (const kind of ['resistors', 'sources'] as const)
+      for (const [i, { id }] of c[kind].entries()) {
+        if (seen.has(id)) context.addIssue({ code: 'custom', path: [kind, i, 'id'], message: 'an id that no other element has' });
+        seen.add(id);
+      }
+  });
 
 export type Circuit = z.infer<typeof circuitSchema>;
 export type Resistor = z.infer<typeof resistorSchema>;
@@ -38,6 +48,8 @@ export interface Solved {
   readonly iterations: number;
   /** Largest current that fails to balance at a node, A. */
   readonly residualA: number;
+  /** Largest over smallest pivot of the equations: how far apart the resistances are, and so how many digits are lost. */
+  readonly pivotRatio: number;
 }
 
 export type SolveError =

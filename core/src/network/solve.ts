@@ -64,5 +64,5 @@ function report(system: NodalSystem, volts: Float64Array, iterations: number): S
   circuit.resistors.forEach((r, i) => (branchAmp[r.id] = system.elementAmp(volts, i)));
   circuit.sources.forEach((s, i) => (branchAmp[s.id] = -system.elementAmp(volts, circuit.resistors.length + i)));
   const residualA = system.imbalance(volts, true, new Float64Array(system.size));
-  return { ok: true, nodeVolt, branchAmp, iterations, residualA };
+  return { ok: true, nodeVolt, branchAmp, iterations, residualA, pivotRatio: system.matrix.pivotRatio() };
 }

@@ -90,6 +90,16 @@ export class SparseSymmetric {
     return true;
   }
 
+  /** Largest over smallest pivot of the last factorisation: about as many digits of sixteen are lost. 1: none. */
+  pivotRatio(): number {
+    let [least, most] = [Infinity, 0];
+    for (let k = 0; k < this.size; k++) {
+      least = Math.min(least, this.value[k]!);
+      most = Math.max(most, this.value[k]!);
+    }
+    return this.size ? most / least : 1;
+  }
+
   /** Solves for the right-hand side by unknown, writing into `out` (may be the same array). */
   solve(rhs: Float64Array, out: Float64Array): void {
     const { size, start, row, value, work, order } = this;

@@ -22,7 +22,7 @@ function reckoned(design: Design, catalogue: Catalogue): Power {
   const bank = bankOf(design, catalogue);
   const array = arrayOf(design, catalogue);
   const trip = bank ? simulateJob(tripJob(design, catalogue, bank, array)) : null;
-  return { day, parkedDay, bank, array, trip, feeds: supplyFigures(design, catalogue, day, parkedDay.ahDay, bank, array) };
+  return { day, parkedDay, bank, array, trip, feeds: supplyFigures(design, catalogue, day, parkedDay, bank, array) };
 }
 
 /** Whoever asks for a place or a run on the power side gets none, so that what is kept cannot hang on it. */

@@ -1,5 +1,5 @@
 import { restV, type Catalogue } from '../catalogue/index.js';
-import { designCircuit, type Fitted, type InlinePart } from '../circuit/index.js';
+import { designCircuit, feederOf, type Fitted, type InlinePart } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
 import { BATTERY_ROW, proveRows, type ProveRow } from '../prove/index.js';
 import type { SizedRun } from '../routes/index.js';
@@ -22,7 +22,7 @@ export function provePlan(design: Design, catalogue: Catalogue, runs: readonly S
   const rest = sensible ? typed : usual;
   const house = fitted.filter((r) => r.spec.group === 'house' || r.spec.group === 'loads');
   const ids = new Set(house.map((r) => r.spec.id));
-  const joined = house.filter((r) => r.spec.from.gear !== 'block' || ids.has('bus-block'));
+  const joined = house.filter((r) => feederOf(r.spec.from.gear, r.spec.parent).every((f) => ids.has(f)));
   const strings = Array.from({ length: bank.strings }, (_, i) => i + 1);
   const circuit = designCircuit(joined, design, bank, inline, { extreme: 'typical', strings, startingBattery: false, alternatorV: null, isolatorClosed: false });
   const sources = circuit.sources.map((s) => ({ ...s, volt: rest }));

@@ -8,18 +8,20 @@ import { sizeOne, type RunChoice, type Upstream } from './size-one.js';
 
 /** Rounds of sizing and short-circuit checks before what is left becomes a finding. */
 const MOST_ROUNDS = 8;
-const NONE: Upstream = { dropPercent: 0, dropV: 0 };
+const NONE: Upstream = { dropPercent: 0, dropV: 0, guardA: null, guardType: null };
 
 /** The last result of each run with what it was reached from: a round sizes anew only what changed. */
 type Memory = Map<string, { readonly from: string; readonly run: SizedRun }>;
 
-const basisOf = (c: RunChoice, up: Upstream): string => `${c.kindIndex} ${c.lastKind} ${c.faultAreaMm2} ${up.dropPercent} ${up.dropV}`;
+const basisOf = (c: RunChoice, up: Upstream): string => `${c.kindIndex} ${c.lastKind} ${c.faultAreaMm2} ${up.dropPercent} ${up.dropV} ${up.guardA} ${up.guardType}`;
 
 function sizeAll(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>, memory: Memory): SizedRun[] {
   const done = new Map<string, SizedRun>();
   for (const spec of specs) {
     const parent = spec.parent ? done.get(spec.parent) : undefined;
-    const up = parent?.ok ? { dropPercent: parent.figures.pathDropPercent, dropV: parent.spec.sourceV - parent.figures.arrivesV } : NONE;
+    const guard = spec.guard ? done.get(spec.guard) : undefined;
+    const guarded = { guardA: guard?.ok ? guard.figures.fuseA : null, guardType: guard?.ok ? guard.figures.fuseType : null };
+    const up = parent?.ok ? { dropPercent: parent.figures.pathDropPercent, dropV: parent.spec.sourceV - parent.figures.arrivesV, ...guarded } : { ...NONE, ...guarded };
     const choice = choices.get(spec.id)!;
     const known = memory.get(spec.id);
     const run = known?.from === basisOf(choice, up) ? known.run : sizeOne(spec, design, choice, up);

@@ -18,6 +18,9 @@ export interface RunChoice {
 export interface Upstream {
   readonly dropPercent: number;
   readonly dropV: number;
+  /** Rating and kind of the fuse that protects a run without one of its own. */
+  readonly guardA: number | null;
+  readonly guardType: FuseType | null;
 }
 
 const LEAST_SHARE_PERCENT = 0.2;
@@ -55,6 +58,7 @@ function sizingInput(spec: RunSpec, design: Design, type: FuseType, choice: RunC
     minAreaMm2: Math.max(spec.minAreaMm2, choice.faultAreaMm2),
     connectorA: Number.isFinite(weakest) ? weakest : null,
     fuseAirC: spec.fuseAirC,
+    ...(up.guardA === null ? {} : { guardA: up.guardA }),
   };
   if ('powerW' in spec.demand) return Object.assign(path, { powerW: spec.demand.powerW, sourceV: spec.sourceV - up.dropV });
   return Object.assign(path, { currentA: spec.demand.currentA });
@@ -66,7 +70,7 @@ function asTyped(spec: RunSpec, input: SizingInput, areaMm2: number): SizingResu
   const named = series.find((s) => Math.abs(s.areaMm2 - areaMm2) < 0.005) ?? { size: `${areaMm2} mm²`, areaMm2 };
   const t = trySize(named, input);
   const lower = [...series].reverse().find((s) => s.areaMm2 < areaMm2 - 0.005);
-  const fuseA = spec.edit.fuseA ?? t.fuseA;
+  const fuseA = input.guardA ?? spec.edit.fuseA ?? t.fuseA;
   if (!t.point.ok) {
     // What would hold is part of the answer.
     const holds = series
@@ -91,7 +95,7 @@ function settle(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice
     input.contactsMilliohm = contactsMilliohm(spec, type, fuseA, areaMm2);
     result = spec.edit.areaMm2 ? asTyped(spec, input, spec.edit.areaMm2) : sized(input);
     if (!result.ok) return result;
-    const chosenA = spec.edit.fuseA ?? result.fuseA;
+    const chosenA = up.guardA ?? spec.edit.fuseA ?? result.fuseA;
     const settled = chosenA === fuseA && lugOhm(result.areaMm2) === lugOhm(areaMm2);
     fuseA = chosenA;
     areaMm2 = result.areaMm2;
@@ -102,7 +106,7 @@ function settle(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice
 
 function figuresOf(spec: RunSpec, type: FuseType, choice: RunChoice, up: Upstream, r: Extract<SizingResult, { ok: true }>, perPole: number): RunFigures {
   const size = /^\d+(\/0)?$/.test(r.size) ? `${r.size} B&S` : r.size;
-  const fuseA = spec.edit.fuseA ?? r.fuseA;
+  const fuseA = up.guardA ?? spec.edit.fuseA ?? r.fuseA;
   const parts = [{ what: 'cable', ratingA: r.ampacityA }, ...spec.weak];
   const byFault = choice.faultAreaMm2 > spec.minAreaMm2 && r.boundBy === 'minimum';
   return {
@@ -150,7 +154,7 @@ function shareOf(spec: RunSpec, perPole: number): RunSpec {
 function sizeWith(spec: RunSpec, design: Design, choice: RunChoice, up: Upstream, perPole: number): SizedRun {
   const one = perPole > 1 ? shareOf(spec, perPole) : spec;
   for (let kind = choice.kindIndex; ; kind++) {
-    const type = spec.fuseKinds[kind]!;
+    const type = up.guardType ?? spec.fuseKinds[kind]!;
     const result = settle(one, design, type, choice, up);
     if (result.ok) {
       choice.kindIndex = kind;

@@ -18,8 +18,9 @@ function together(loads: readonly DayLoad[], watts: (l: DayLoad) => number): Rea
 function running(plan: CircuitPlan, state: CircuitState): ReadonlySet<string> {
   if (state.loads === 'off') return new Set();
   if (typeof state.loads === 'object') return new Set(state.loads.only);
-  const { loads } = plan.day;
+  const { loads, onVehicle } = plan.day;
   return new Set([
+    ...together(onVehicle, (l) => l.runningW),
     ...together(
       loads.filter((l) => !l.mains),
       (l) => l.runningW,
@@ -44,10 +45,23 @@ function inverterDraw(plan: CircuitPlan, on: readonly DayLoad[], hardest: DayLoa
   return { id: 'inverter', name: part.name, plus: 'inverter+', minus: 'inverter-', kind: 'power', value: inverterInputW(acW, part.ratedW) };
 }
 
+/** What hung on a tapped wire before anything was added. */
+function thereBefore(plan: CircuitPlan, state: CircuitState): Drawn[] {
+  if (typeof state.loads === 'object' || state.loads === 'off') return [];
+  return plan.runs
+    .filter((r) => r.spec.existing)
+    .flatMap(({ spec }): Drawn[] => {
+      const amps = plan.design.brief.traces[spec.id.replace(/^wire-/, '')]?.presentA ?? 0;
+      return amps > 0
+        ? [{ id: `there:${spec.id}`, name: `what was on the ${spec.to.name.replace('joint on the ', '')} before`, plus: spec.to.plus, minus: spec.to.minus, kind: 'current', value: amps }]
+        : [];
+    });
+}
+
 /** Everything that draws in a state: loads with a run, the inverter with what hangs on it, and the running vehicle itself. */
 export function drawnIn(plan: CircuitPlan, state: CircuitState): Drawn[] {
   const ids = running(plan, state);
-  const on = plan.day.loads.filter((l) => ids.has(l.id));
+  const on = [...plan.day.loads, ...plan.day.onVehicle].filter((l) => ids.has(l.id));
   const hardest = state.loads === 'surge' ? starter(on) : null;
   const wired = new Set(plan.runs.map((r) => r.spec.to.gear));
   const dc = on
@@ -63,5 +77,5 @@ export function drawnIn(plan: CircuitPlan, state: CircuitState): Drawn[] {
     state.engine !== 'off' && plan.runs.some((r) => r.spec.from.gear === 'starting')
       ? [{ id: 'vehicle', name: 'the vehicle’s own', plus: 'starting+', minus: 'starting-', kind: 'current', value: vehicleTakesA(plan.design) }]
       : [];
-  return [...dc, ...(inverter ? [inverter] : []), ...vehicle];
+  return [...dc, ...thereBefore(plan, state), ...(inverter ? [inverter] : []), ...vehicle];
 }

@@ -43,11 +43,19 @@ export function circuitPlan(design: Design, catalogue: Catalogue, assessed: { re
 /** Runs that hang on another one: without it they would float. */
 const NEEDS: Readonly<Record<string, string>> = { 'start-charger': 'charger-bus', 'start-charger2': 'charger2-bus', 'start-isolator': 'isolator-bus' };
 
+/** Runs that a piece of gear between bus bars and loads is fed by: none of them, and what hangs on it floats. */
+export function feederOf(gear: string, parent: string | null): readonly string[] {
+  if (gear === 'block') return ['bus-block'];
+  // A group's own feed may start at the block in turn.
+  return /^(group|wire):/.test(gear) && parent ? [parent] : [];
+}
+
 /** Fitted runs whose way to the bus bars is fitted too: a gap would leave the rest floating. */
 export function reachable(runs: readonly SizedRun[]): Fitted[] {
   const fitted = runs.filter((r): r is Fitted => r.ok);
   const ids = new Set(fitted.map((r) => r.spec.id));
-  return fitted.filter(({ spec }) => (spec.from.gear !== 'block' || ids.has('bus-block')) && (!NEEDS[spec.id] || ids.has(NEEDS[spec.id]!)));
+  const reached = fitted.filter(({ spec }) => feederOf(spec.from.gear, spec.parent).every((f) => ids.has(f)) && (!NEEDS[spec.id] || ids.has(NEEDS[spec.id]!)));
+  return reached.length < fitted.length ? reachable(reached) : reached;
 }
 
 /** True where the house battery's own lead is fitted: without it there is no circuit to speak of. */

@@ -1,5 +1,6 @@
 import { discrimination, type Discrimination } from '../protection/index.js';
 import type { RunFuse, SizedRun } from '../routes/index.js';
+import { feederOf } from './plan.js';
 
 /** Two fuses in one path from battery to load: which should open first, and whether it does. */
 export interface SelectivePair {
@@ -16,7 +17,9 @@ type Fitted = Extract<SizedRun, { ok: true }>;
 /** The fuse before a run as seen from the house battery: of its feed, or the battery's own. */
 function before(run: Fitted, runs: readonly Fitted[]): Fitted | null {
   const byId = (id: string): Fitted | null => runs.find((r) => r.spec.id === id) ?? null;
-  if (run.spec.from.gear === 'block') return byId('bus-block');
+  if (run.spec.existing) return null;
+  const [feeder] = feederOf(run.spec.from.gear, run.spec.parent);
+  if (feeder) return byId(feeder);
   if (/^house\d*-bus$/.test(run.spec.id)) return null;
   return byId('house-bus') ?? byId('house1-bus');
 }
@@ -29,6 +32,7 @@ export function selectivePairs(sized: readonly SizedRun[]): SelectivePair[] {
   const runs = sized.filter((r): r is Fitted => r.ok);
   const strings = Math.max(1, runs.filter((r) => /^house\d+-bus$/.test(r.spec.id)).length);
   return runs.flatMap((run) => {
+    if (run.spec.guard) return [];
     const nearRun = before(run, runs);
     const near = nearRun?.figures.fuses.find((f) => f.end.at === 'from');
     if (!nearRun || !near) return [];

@@ -14,6 +14,9 @@ interface Judged {
   readonly end: FuseEnd;
 }
 
+/** Ends whose fuse a short on this run must open: its own, or that of the feed it is a tail of. */
+const endsOf = ({ spec }: Fitted): readonly FuseEnd[] => (spec.guard ? [{ at: 'from', source: spec.group === 'charging' ? 'starting battery' : 'house battery' }] : spec.ends);
+
 /** A short just behind the fuse, or at the far end of its run, as the network is asked about it. */
 function shortAt({ run, end }: Judged, far: boolean): Short {
   const { id, from, to } = run.spec;
@@ -40,7 +43,7 @@ interface Bench {
  * A load's run hangs on the rest by its start alone and nothing on it feeds a fault, so its shorts follow from what it
  * meets there: sixty of them cost no more of the network than one.
  */
-const isLeaf = (r: Fitted): boolean => r.spec.group === 'loads' && r.spec.ends.every((e) => e.at === 'from');
+const isLeaf = (r: Fitted): boolean => r.spec.group === 'loads' && r.spec.to.gear.startsWith('load:') && r.spec.ends.every((e) => e.at === 'from');
 
 /** The current through each fuse for a short just behind it, or at the far end of its run, A. */
 function currents(b: Bench, far: boolean, s: Sourcing): number[] {
@@ -76,7 +79,7 @@ function smallest(b: Bench, starting: boolean): number[] {
  * the equations from one round to the next.
  */
 export function judgeRuns(runs: readonly Fitted[], design: Design, bank: Bank, inline: readonly InlinePart[], shapes: Shapes): ReadonlyMap<string, readonly RunFuse[]> {
-  const fuses = runs.flatMap((run) => run.spec.ends.map((end): Judged => ({ run, end })));
+  const fuses = runs.flatMap((run) => endsOf(run).map((end): Judged => ({ run, end })));
   const bench: Bench = { design, bank, inline, shapes, trunk: runs.filter((r) => !isLeaf(r)), fuses: fuses.filter((f) => f.run.spec.id !== 'panel-regulator') };
   const starting = runs.some((r) => r.spec.from.gear === 'starting');
   const all: Sourcing = {
@@ -104,6 +107,7 @@ function judge({ run, end }: Judged, design: Design, mostA: number, leastA: numb
   const minA = maxA > 0 && leastA > NO_SOURCE_A ? Math.min(leastA / perPole, maxA) : 0;
   return {
     end,
+    of: run.spec.guard,
     type: fuseType,
     ratingA: fuseA,
     maxA,

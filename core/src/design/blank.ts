@@ -19,6 +19,7 @@ export function blankDesign(customer: string): Design {
       notes: '',
     },
     loads: {},
+    groups: {},
     supply: {
       houseV: 12,
       battery: { part: 'bat-lfp-100', count: 1 },
@@ -81,6 +82,7 @@ export function blankLoad(order: number): Load {
     dim: 1,
     neverWith: {},
     also: { mains: false, vehicle: false, gas: false },
+    feed: { by: 'own' },
     light: null,
   };
 }

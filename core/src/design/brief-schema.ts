@@ -50,6 +50,13 @@ export const traceSchema = z.object({
   lengthM: z.number().min(0).max(200).nullable(),
   fuseA: z.number().positive().max(1000).nullable(),
   verdict: z.enum(['keep', 'remove', 'undecided']),
+  /** Battery at its end, and what hangs on it already, A; null: not measured. */
+  fedFrom: z.enum(['house', 'vehicle']),
+  presentA: z.number().min(0).max(500).nullable(),
+  /** Where its fuse is: box and slot, and which blade is the fed side. */
+  slot: text(60),
+  /** Airbags, brakes, steering, stability: never to be tapped. */
+  safety: z.boolean(),
   /** Run of the plan that this wire serves; null: none. */
   run: z.string().max(60).nullable(),
 });

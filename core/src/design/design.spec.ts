@@ -65,14 +65,15 @@ describe('a design of version 1', () => {
 });
 
 describe('a design of version 2', () => {
-  const old = JSON.parse(readFileSync(new URL('./version-2.json', import.meta.url), 'utf8')) as { places: Record<string, string>; runs: object; loads: object };
+  const old = JSON.parse(readFileSync(new URL('./version-2.json', import.meta.url), 'utf8')) as { places: Record<string, string>; runs: object; loads: Record<string, object> };
   const read = readDesign(old);
   it('keeps its zones as places without a face, in the shipped vehicle, and all the rest', () => {
     if (!read.ok) throw new Error(read.message);
     const { places, vehicle, board, plugs, runs, loads, settings } = read.design;
     expect(places).toEqual({ charger: { zone: 'engine', on: null, when: 'now' }, inverter: { zone: 'canopy', on: null, when: 'now' } });
     expect([vehicle, board, plugs]).toEqual([null, null, {}]);
-    expect([runs, loads]).toEqual([old.runs, old.loads] as never);
+    expect(runs).toEqual(old.runs as never);
+    expect(Object.keys(loads)).toEqual(Object.keys(old.loads));
     expect([settings.bending, Object.keys(settings.plugColours)]).toEqual([{ thick: 6, thin: 4 }, ['house battery', 'panels', 'trailer feed', 'fridge socket']]);
   });
   it('is not changed by being read', () => expect(old.places['charger']).toBe('engine'));
@@ -86,6 +87,19 @@ describe('a design of version 3', () => {
     const { mainSwitch, shunt, disconnect, ...rest } = read.design.supply;
     expect([mainSwitch, shunt, disconnect]).toEqual([null, 'shunt-500', { part: null, pole: 'positive' }]);
     expect(rest).toEqual(old.supply as never);
+  });
+});
+
+describe('a design of version 4', () => {
+  const old = JSON.parse(readFileSync(new URL('./version-4.json', import.meta.url), 'utf8')) as { loads: Record<string, object>; brief: { traces: Record<string, object> }; runs: object };
+  it('has every load on a way of its own, and traced wires that nothing new hangs on', () => {
+    const read = readDesign(old);
+    if (!read.ok) throw new Error(read.message);
+    const { loads, brief, groups, runs } = read.design;
+    expect(groups).toEqual({});
+    expect(runs).toEqual(old.runs as never);
+    for (const [id, load] of Object.entries(loads)) expect(load).toEqual({ ...old.loads[id], feed: { by: 'own' } } as never);
+    for (const [id, wire] of Object.entries(brief.traces)) expect(wire).toEqual({ ...old.brief.traces[id], fedFrom: 'vehicle', presentA: null, slot: '', safety: false } as never);
   });
 });
 

@@ -22,6 +22,16 @@ export const whenSchema = z.discriminatedUnion('at', [
   z.object({ at: z.literal('hours'), spans: z.array(spanSchema).max(12) }),
 ]);
 
+/**
+ * What a load's own wire starts at: a way of the fuse block (or a fuse at the bus bars), a switch bank or joint strip
+ * that it shares, or a circuit that is there already and how that is tapped.
+ */
+export const feedSchema = z.discriminatedUnion('by', [
+  z.object({ by: z.literal('own') }),
+  z.object({ by: z.literal('group'), group: z.string().max(60) }),
+  z.object({ by: z.literal('wire'), wire: z.string().max(60), how: z.enum(['joint', 'fuse tap', 'piercing tap']) }),
+]);
+
 export const loadSchema = z.object({
   /** Place in the table. */
   order: z.number(),
@@ -42,5 +52,6 @@ export const loadSchema = z.object({
   neverWith: z.record(z.string(), z.literal(true)),
   /** What feeds it before the house battery does: mains when plugged in, the vehicle while driving, gas when parked. */
   also: z.object({ mains: z.boolean(), vehicle: z.boolean(), gas: z.boolean() }),
+  feed: feedSchema,
   light: z.object({ lumens: z.number().min(0).max(100000), colour: z.enum(['white', 'warm', 'amber', 'red']) }).nullable(),
 });

@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { briefSchema, type existingSchema, type traceSchema } from './brief-schema.js';
 import { text } from './common-schema.js';
-import { loadSchema, type PURPOSES } from './load-schema.js';
+import { loadSchema, type feedSchema, type PURPOSES } from './load-schema.js';
 import { boardSchema, placementSchema, plugEditSchema } from './places-schema.js';
 import { supplySchema } from './supply-schema.js';
 import { vehicleSchema } from './vehicle-schema.js';
 
-export const SCHEMA_VERSION = 4;
+export const SCHEMA_VERSION = 5;
 
 /** What a person has said of a run; everything else about it is drafted. */
 export const runEditSchema = z.object({
@@ -51,6 +51,15 @@ export const settingsSchema = z.object({
   bending: z.object({ thick: z.number().min(1).max(20), thin: z.number().min(1).max(20) }),
 });
 
+/** Loads that share one feed: behind a row of switches, or on a joint strip. */
+export const groupSchema = z.object({
+  order: z.number(),
+  name: text(80),
+  kind: z.enum(['switch bank', 'joint strip']),
+  /** One fuse for all of them, in the feed; or one in each tail as well. */
+  fuses: z.enum(['one for all', 'one each']),
+});
+
 export const acceptedSchema = z.object({ by: text(80), reason: text(500), at: text(40) });
 
 /** One job's design: the only document that is edited, always by patches. */
@@ -58,6 +67,7 @@ export const designSchema = z.object({
   schemaVersion: z.literal(SCHEMA_VERSION),
   brief: briefSchema,
   loads: z.record(z.string(), loadSchema),
+  groups: z.record(z.string().max(60), groupSchema),
   supply: supplySchema,
   /** The vehicle with the workshop's own dimensions; null: the shipped one of its kind. */
   vehicle: vehicleSchema.nullable(),
@@ -75,6 +85,8 @@ export type Trip = Brief['trip'];
 export type Existing = z.infer<typeof existingSchema>;
 export type Trace = z.infer<typeof traceSchema>;
 export type Load = z.infer<typeof loadSchema>;
+export type Feed = z.infer<typeof feedSchema>;
+export type LoadGroup = z.infer<typeof groupSchema>;
 export type Supply = z.infer<typeof supplySchema>;
 export type Settings = z.infer<typeof settingsSchema>;
 export type Placement = z.infer<typeof placementSchema>;

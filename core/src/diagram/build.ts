@@ -66,7 +66,7 @@ class Builder {
   run(r: SizedRun): void {
     const { spec } = r;
     const size = r.ok ? r.figures.cable : 'no size yet';
-    const label = `${spec.number} · ${size}\n${metres(spec.outM)}`;
+    const label = `${spec.number} · ${size}\n${spec.existing ? 'existing, ' : ''}${metres(spec.outM)}`;
     let at = this.end(spec.from.plus, 'east');
     const stops: string[] = [];
     const stop = (id: string, symbol: SymbolKind, title: string): void => {

@@ -30,6 +30,7 @@ type Given = Pick<RunSpec, 'id' | 'name' | 'group' | 'from' | 'to' | 'demand' | 
   readonly terminalV?: number;
   readonly inline?: RunSpec['inline'];
   readonly highestV?: number;
+  readonly guard?: string;
 };
 
 /** Smallest conductor in a vehicle, and for a feed drawn through from the battery, mm². */
@@ -127,6 +128,8 @@ export function makeRun(c: DraftContext, number: number, given: Given): RunSpec 
     ...given,
     number,
     parent: given.parent ?? null,
+    guard: given.guard ?? null,
+    existing: false,
     terminalV: given.terminalV ?? null,
     inline: given.inline ?? [],
     pathLimitPercent: given.limit.percent,

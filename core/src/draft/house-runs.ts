@@ -5,8 +5,10 @@ import { figure } from '../quantity/index.js';
 import type { RunSpec } from '../routes/index.js';
 import { allChargeA } from './charging-runs.js';
 import { loadsA, lowestVoltsA } from './demand.js';
+import { groupsUsed } from '../places/index.js';
 import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
-import { loadLimit, supplyLimit } from './limits.js';
+import { loadLimit, PATH_LIMIT, supplyLimit } from './limits.js';
+import { groupRuns, onGroup, type FeedPoint } from './shared-runs.js';
 
 /** Share of a way's rating that a load may take before it gets its own fuse at the bus bars. */
 const WAY_SHARE = 0.8;
@@ -14,7 +16,7 @@ const WAY_SHARE = 0.8;
 /** Loads wired at house volts, apart into those on the fuse block and those too big for one of its ways. */
 export function splitLoads(c: DraftContext): { readonly onBlock: readonly DayLoad[]; readonly direct: readonly DayLoad[] } {
   const block = c.catalogue.find('fuse-block', c.design.supply.fuseBlock);
-  const dc = c.day.loads.filter((l) => !l.mains);
+  const dc = c.day.loads.filter((l) => !l.mains && c.design.loads[l.id]!.feed.by === 'own');
   const openV = c.bank?.openV ?? c.design.supply.houseV;
   const fits = (l: DayLoad): boolean => block !== null && lowestVoltsA(l, openV) <= WAY_SHARE * block.wayA;
   return { onBlock: dc.filter(fits), direct: dc.filter((l) => !fits(l)) };
@@ -74,6 +76,23 @@ function loadRun(c: DraftContext, next: () => number, load: DayLoad, from: 'bloc
   });
 }
 
+/** Where the feeds of groups start: a way of the block while it bears them, else a fuse of their own at the bus bars. */
+function groupPoints(c: DraftContext): { readonly pointFor: (amps: number) => FeedPoint; readonly onBlockA: number; readonly directA: number } {
+  const block = c.gear.get('block');
+  const part = c.catalogue.find('fuse-block', c.design.supply.fuseBlock);
+  const fits = (amps: number): boolean => block !== undefined && part !== null && amps <= WAY_SHARE * part.wayA;
+  const amps = groupsUsed(c.design).map(([id]) => loadsA(c, onGroup(c, id)));
+  const sum = (of: readonly number[]): number => of.reduce((s, a) => s + a, 0);
+  return {
+    onBlockA: sum(amps.filter(fits)),
+    directA: sum(amps.filter((a) => !fits(a))),
+    pointFor: (a) =>
+      fits(a)
+        ? { from: endOf(block!), name: 'Fuse block', parent: 'bus-block', lostPercent: PATH_LIMIT.blockFeed, fuseKinds: ['blade'], weak: [{ what: 'way of the fuse block', ratingA: part!.wayA }] }
+        : { from: fedEnd(c), name: 'Bus bars', parent: c.bank!.strings > 1 ? 'house1-bus' : 'house-bus', lostPercent: PATH_LIMIT.houseMain, fuseKinds: BOLTED, ...passing(c.inline, ['disconnect']) },
+  };
+}
+
 /** Runs on the house side: main, distribution, inverter and each load wired at house volts. */
 export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
   const { bank, gear } = c;
@@ -82,8 +101,9 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
   const { onBlock, direct } = splitLoads(c);
   const inverterPart = c.catalogue.find('inverter', c.design.supply.inverter);
   const inverterW = inverterPart ? inverterInputW(inverterPart.ratedW, inverterPart.ratedW) : 0;
-  const blockA = loadsA(c, onBlock);
-  const drawnA = Math.max(1, blockA + loadsA(c, direct) + inverterW / bank.openV);
+  const groups = groupPoints(c);
+  const blockA = loadsA(c, onBlock) + groups.onBlockA;
+  const drawnA = Math.max(1, blockA + loadsA(c, direct) + groups.directA + inverterW / bank.openV);
   const chargeA = allChargeA(c);
   const why = chargeA > drawnA ? 'all chargers at once: more than everything behind it draws' : `everything behind it at the disconnect’s ${figure(bank.openV, 1)} V`;
   const main = bank.strings > 1 ? 'house1-bus' : 'house-bus';
@@ -112,7 +132,7 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
   const block = gear.get('block');
   const blockPart = c.catalogue.find('fuse-block', c.design.supply.fuseBlock);
   const feed = passing(c.inline, ['disconnect']);
-  if (block && blockPart && onBlock.length) {
+  if (block && blockPart && (onBlock.length || groups.onBlockA > 0)) {
     runs.push(
       makeRun(c, next(), {
         id: 'bus-block',
@@ -135,5 +155,5 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
       }),
     );
   }
-  return [...runs, ...direct.map((l) => loadRun(c, next, l, 'bus')), ...(block ? onBlock.map((l) => loadRun(c, next, l, 'block')) : [])];
+  return [...runs, ...direct.map((l) => loadRun(c, next, l, 'bus')), ...(block ? onBlock.map((l) => loadRun(c, next, l, 'block')) : []), ...groupRuns(c, next, groups.pointFor)];
 }

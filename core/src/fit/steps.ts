@@ -38,14 +38,16 @@ function lug(run: Fitted): string {
 
 function joinSteps(run: Fitted): FitStep[] {
   const { spec, figures: f } = run;
+  const join: FitStep = {
+    id: `join-${spec.id}`,
+    section: 'join and tighten',
+    text: `Run ${spec.number}: ${spec.name}, crimp and tighten`,
+    detail: `Heat-shrink on first; strip the barrel’s depth + 1 mm; ${lug(run)}`,
+  };
+  if (!spec.ends.length) return [join];
   const fuseAt = spec.ends.map((e) => (e.at === 'from' ? spec.from.name : spec.to.name)).join(' and at the ');
   return [
-    {
-      id: `join-${spec.id}`,
-      section: 'join and tighten',
-      text: `Run ${spec.number}: ${spec.name}, crimp and tighten`,
-      detail: `Heat-shrink on first; strip the barrel’s depth + 1 mm; ${lug(run)}`,
-    },
+    join,
     {
       id: `fuse-${spec.id}`,
       section: 'join and tighten',
@@ -78,6 +80,17 @@ function holeSteps(layout: LayoutFigures): FitStep[] {
       detail: `${s.hole!.fitting}${s.hole!.sealed ? ', neutral-cure sealant on both faces' : ''}; deburr and paint the edge first`,
       caution: `Check behind before drilling: ${s.hole!.behind}.`,
     }));
+}
+
+/** A circuit that is there is tapped as it was traced, and found again by its slot. */
+function tapStep({ spec, figures: f }: Fitted): FitStep {
+  return {
+    id: `tap-${spec.id}`,
+    section: 'join and tighten',
+    text: `Tap the ${spec.to.name.replace('joint on the ', '')} (run ${spec.number}): ${f.size} behind its ${rating(f.fuseA)} A`,
+    detail: `${spec.reason}; test that it is the traced wire, with a lamp as well as a meter, before it is opened`,
+    caution: 'Leave airbag, brake, steering and stability wiring alone.',
+  };
 }
 
 /** What is only provided for is made safe and found again later. */
@@ -117,7 +130,8 @@ function settingSteps(settings: readonly DeviceSetting[]): FitStep[] {
 
 /** The build in an order that works at the vehicle: safe, place, pull, join, power. */
 export function fitSteps(gear: readonly Gear[], runs: readonly SizedRun[], layout: LayoutFigures, settings: readonly DeviceSetting[], licensed: boolean, bond: Bond | null): FitStep[] {
-  const fitted = runs.filter((r): r is Fitted => r.ok);
+  const all = runs.filter((r): r is Fitted => r.ok);
+  const fitted = all.filter((r) => !r.spec.existing);
   const place = gear
     .filter((g) => g.role !== 'starting' && g.when === 'now')
     .map((g): FitStep => ({
@@ -136,6 +150,7 @@ export function fitSteps(gear: readonly Gear[], runs: readonly SizedRun[], layou
     ...place,
     ...holeSteps(layout),
     ...fitted.map(pullStep),
+    ...all.filter((r) => r.spec.existing).map(tapStep),
     ...fitted.flatMap((r) => (r.spec.provision ? [provisionStep(r)] : joinSteps(r))),
     ...(bond ? [bondStep(bond)] : []),
     ...settingSteps(settings),

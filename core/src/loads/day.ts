@@ -5,6 +5,8 @@ import { largestTogether, type Wanting } from './together.js';
 
 export interface DayFigures {
   readonly loads: readonly DayLoad[];
+  /** Loads on the vehicle's own circuits: drawn from its own battery, so no part of the sums below. */
+  readonly onVehicle: readonly DayLoad[];
   readonly whDay: number;
   readonly ahDay: number;
   /** Largest sum of loads that may run at once, with the hour in which it first happens and who takes part. */
@@ -43,13 +45,14 @@ function heaviest(loads: readonly DayLoad[], watts: (l: DayLoad) => number): Mom
 }
 
 /** A day of all loads: energy, shape and peak. Energy = Σ power · hours · duty; Ah at nominal volts. */
-export function dayFigures(loads: readonly DayLoad[], nominalV: number, inverterW: number | null = null): DayFigures {
+export function dayFigures(loads: readonly DayLoad[], nominalV: number, inverterW: number | null = null, onVehicle: readonly DayLoad[] = []): DayFigures {
   const hours = Array.from({ length: 24 }, (_, h) => h);
   const sum = (f: (l: DayLoad) => number): number => loads.reduce((s, l) => s + f(l), 0);
   const peak = heaviest(loads, (l) => l.runningW);
   const whDay = sum((l) => l.whDay);
   return {
     loads,
+    onVehicle,
     whDay,
     ahDay: whDay / nominalV,
     peakW: peak.watts,

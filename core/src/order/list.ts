@@ -7,6 +7,7 @@ import { rating } from '../quantity/index.js';
 import type { LayoutFigures, SizedRun } from '../routes/index.js';
 import { devicesOf, type SolarArray } from '../supply/index.js';
 import type { OrderLine } from './line.js';
+import { addShared } from './shared.js';
 import { addWays } from './ways.js';
 import { CUTTING, PLANNING_PRICES as PRICE } from './prices.js';
 
@@ -99,7 +100,7 @@ function addRun(basket: Basket, run: Fitted): void {
   for (const end of spec.ends) {
     const kind = FUSE_KINDS[f.fuseType];
     basket.add({ ...fuseWords(run), group: 'protection', quantity: f.perPole, unit: 'pc', priceEach: PRICE.fuse[f.fuseType], kg: 0.02 }, use);
-    const held = f.fuseType === 'breaker' || (spec.from.gear === 'block' && end.at === 'from');
+    const held = f.fuseType === 'breaker' || (/^(block$|group:|wire:)/.test(spec.from.gear) && end.at === 'from');
     if (!held)
       basket.add(
         { key: `holder-${f.fuseType}`, group: 'protection', what: `holder for ${kind.name} fuse, with cover`, quantity: f.perPole, unit: 'pc', priceEach: PRICE.holder[f.fuseType], kg: 0.1 },
@@ -172,10 +173,11 @@ function cutsOf(run: Fitted): Cut[] {
 
 /** The complete list of parts and cuts for the runs that have a size. */
 export function orderOf(design: Design, catalogue: Catalogue, runs: readonly SizedRun[], array: SolarArray | null, layout: LayoutFigures, bond: Bond | null): Order {
-  const fitted = runs.filter((r): r is Fitted => r.ok);
+  const fitted = runs.filter((r): r is Fitted => r.ok && !r.spec.existing);
   const basket = new Basket();
   addDevices(basket, design, catalogue);
   for (const run of fitted) addRun(basket, run);
+  addShared((line, use) => basket.add(line, use), design);
   addPanelFuses(basket, array);
   if (bond) addBond(basket, bond);
   addWays((line, use) => basket.add(line, use), design, layout);

@@ -1,7 +1,10 @@
 import type { Catalogue } from '../catalogue/index.js';
-import type { Design } from '../design/index.js';
-import { dayFigures, dayLoad, type DayFigures } from '../loads/index.js';
+import type { Design, Load } from '../design/index.js';
+import { dayFigures, dayLoad, type DayFigures, type DayLoad } from '../loads/index.js';
 import { climateOf, tripDays } from '../travel/index.js';
+
+/** True of a load that hangs on one of the vehicle's own circuits. */
+const onVehicle = ({ brief }: Design, { feed, supply }: Load): boolean => supply === 'dc' && feed.by === 'wire' && brief.traces[feed.wire]?.fedFrom === 'vehicle';
 
 /** The loads through one kind of day. */
 export function loadsOn(design: Design, catalogue: Catalogue, drivingH: number, mainsH: number): DayFigures {
@@ -11,8 +14,9 @@ export function loadsOn(design: Design, catalogue: Catalogue, drivingH: number, 
   const context = { nominalV: houseV, drivingH, mainsH, inverterW: inverter?.ratedW ?? null, ambientC };
   const loads = Object.entries(design.loads)
     .sort(([, a], [, b]) => a.order - b.order)
-    .map(([id, load]) => dayLoad(id, load, context));
-  return dayFigures(loads, houseV, inverter?.ratedW ?? null);
+    .map(([id, load]) => dayLoad(id, load, onVehicle(design, load) ? { ...context, nominalV: design.brief.vehicleV } : context));
+  const apart = (yes: boolean): readonly DayLoad[] => loads.filter((l) => onVehicle(design, design.loads[l.id]!) === yes);
+  return dayFigures(apart(false), houseV, inverter?.ratedW ?? null, apart(true));
 }
 
 /** Kinds of day in a trip, and which kind each day is. */

@@ -1,5 +1,5 @@
 import { chargerInputW, type Catalogue, type Part } from '../catalogue/index.js';
-import type { Design, GearRole } from '../design/index.js';
+import type { Design, GearRole, LoadGroup, Trace } from '../design/index.js';
 import { inverterInputW } from '../loads/index.js';
 import { bankOf } from '../supply/index.js';
 import { FIXING, LOAD_BODY, USUAL_BODY, type Body, type Fixing } from './bodies.js';
@@ -100,7 +100,33 @@ function loads(design: Design): Wanted[] {
     });
 }
 
+/** Traced wires that something new hangs on. */
+export function wiresTapped({ brief, loads }: Design): readonly (readonly [string, Trace])[] {
+  const used = new Set(Object.values(loads).flatMap((l) => (l.feed.by === 'wire' ? [l.feed.wire] : [])));
+  return Object.entries(brief.traces).filter(([id]) => used.has(id));
+}
+
+/** Groups that a load hangs on. */
+export function groupsUsed({ groups, loads }: Design): readonly (readonly [string, LoadGroup])[] {
+  const used = new Set(Object.values(loads).flatMap((l) => (l.feed.by === 'group' && l.supply === 'dc' ? [l.feed.group] : [])));
+  return Object.entries(groups)
+    .filter(([id]) => used.has(id))
+    .sort(([, a], [, b]) => a.order - b.order);
+}
+
+/** What loads share on their way: switch banks and joint strips, and where a wire that is there is tapped. */
+function shared(design: Design): Wanted[] {
+  const groups = groupsUsed(design).map(([id, g]): Wanted => {
+    const ways = Object.values(design.loads).filter((l) => l.feed.by === 'group' && l.feed.group === id).length;
+    const bank = g.kind === 'switch bank';
+    const body: Body = bank ? { mm: [40 + 30 * Math.max(2, ways), 70, 60], kg: 0.1 + 0.05 * ways } : { mm: [40 + 12 * Math.max(2, ways), 40, 30], kg: 0.1 };
+    return make(`group:${id}`, bank ? 'control' : 'block', g.name || g.kind, body);
+  });
+  const taps = wiresTapped(design).map(([id, w]): Wanted => make(`wire:${id}`, 'block', `joint on the ${w.colour || 'traced'} wire`, { mm: [60, 30, 25], kg: 0.05 }));
+  return [...groups, ...taps];
+}
+
 /** What a design calls for, in the order in which it is set down. */
 export function wantedGear(design: Design, catalogue: Catalogue): Wanted[] {
-  return [...sources(design, catalogue), ...devices(design, catalogue), ...controls(design, catalogue), ...loads(design)];
+  return [...sources(design, catalogue), ...devices(design, catalogue), ...controls(design, catalogue), ...shared(design), ...loads(design)];
 }

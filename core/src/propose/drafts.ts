@@ -72,7 +72,7 @@ const dullClearness = (design: Design): number => {
 
 function figuresOf(design: Design, catalogue: Catalogue): SupplyFigures {
   const trip = design.brief.trip;
-  return supplyFigures(design, catalogue, loadsOn(design, catalogue, trip.drivingH, 0), loadsOn(design, catalogue, 0, 0).ahDay, bankOf(design, catalogue), arrayOf(design, catalogue));
+  return supplyFigures(design, catalogue, loadsOn(design, catalogue, trip.drivingH, 0), loadsOn(design, catalogue, 0, 0), bankOf(design, catalogue), arrayOf(design, catalogue));
 }
 
 /** Electrical limits that no trip shows: they must hold in every tier. */

@@ -16,6 +16,8 @@ export type SizingInput = RunPath &
     readonly connectorA: number | null;
     /** Air at the fuse, °C; 25 where it is not said, for which ratings are given. */
     readonly fuseAirC?: number;
+    /** Rating of a fuse further up that protects it, in place of one of its own, A. */
+    readonly guardA?: number;
   };
 
 export type SizingError = 'no-cable-size' | 'window-closed' | 'no-operating-point' | 'too-hot';
@@ -48,7 +50,7 @@ export function trySize(size: CableSize, input: SizingInput): SizeTried {
   const point = operate(size.areaMm2, input, input);
   if (!point.ok) return { size, point, fuseA: null, dropPercent: null, meetsHeat: false, meetsDrop: false };
   const connector = input.connectorA === null ? [] : [{ what: 'connector', ratingA: input.connectorA }];
-  const fuseA = fuseWindow(input.fuseType, point.currentA, connector, input.fuseAirC).fitsA[0] ?? null;
+  const fuseA = input.guardA ?? fuseWindow(input.fuseType, point.currentA, connector, input.fuseAirC).fitsA[0] ?? null;
   const dropPercent = (100 * point.dropV) / input.nominalV;
   return {
     size,

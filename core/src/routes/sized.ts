@@ -4,6 +4,8 @@ import type { FuseEnd, RunSpec } from './spec.js';
 /** A fuse of a run with what a short does to it. */
 export interface RunFuse {
   readonly end: FuseEnd;
+  /** Run in which it stands, where that is not this one: this one is its tail. */
+  readonly of: string | null;
   readonly type: FuseType;
   readonly ratingA: number;
   /** Largest prospective current at the fuse and smallest at the far end, A, of its own branch; 0: nothing behind this end can blow it. */

@@ -52,6 +52,10 @@ export interface RunSpec {
   /** Highest volts that its fuses may have to break, V. */
   readonly highestV: number;
   readonly ends: readonly FuseEnd[];
+  /** Run whose fuse protects this one, which has none of its own; null: it has its own. */
+  readonly guard: string | null;
+  /** It was there before: tapped as it is, neither bought nor pulled. */
+  readonly existing: boolean;
   readonly weak: readonly WeakPart[];
   readonly minAreaMm2: number;
   readonly outM: number;

@@ -55,6 +55,11 @@ import { crankingThroughLink } from './cranking-through-link.js';
 import { fuseHot } from './fuse-hot.js';
 import { fuseVolts } from './fuse-volts.js';
 import { opensFirst } from './opens-first.js';
+import { feedMissing } from './feed-missing.js';
+import { tapUnknown } from './tap-unknown.js';
+import { tapUnsafe } from './tap-unsafe.js';
+import { tapPiercing } from './tap-piercing.js';
+import { tapNotLive } from './tap-not-live.js';
 import { unequalLeads } from './unequal-leads.js';
 import { usableAboveSchool } from './usable-above-school.js';
 import { voltageFixedByDealer } from './voltage-fixed-by-dealer.js';
@@ -115,6 +120,11 @@ export const RULES: readonly Rule[] = [
   panelFuse,
   perPole,
   unequalLeads,
+  feedMissing,
+  tapUnknown,
+  tapUnsafe,
+  tapPiercing,
+  tapNotLive,
   breakerOneWay,
   breakerResetsItself,
   crankingThroughLink,

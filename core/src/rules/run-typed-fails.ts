@@ -7,7 +7,7 @@ function wrong(run: SizedRun): Found[] {
   if (!run.ok) return [];
   const { figures: f, spec } = run;
   const at = { stage: 'runs' as const, about: spec.id };
-  const base = { run: spec.name, size: areaInWords(f.areaMm2) };
+  const base = { run: spec.name, size: areaInWords(f.areaMm2), there: spec.existing ? 1 : 0 };
   const out: Found[] = [];
   if (f.pathDropPercent > spec.pathLimitPercent + 1e-9)
     out.push({ at, severity: 'look', values: { ...base, what: 'drop', percent: figure(f.pathDropPercent, 1), limit: spec.pathLimitPercent, volts: figure(f.dropV, 2) } });
@@ -28,5 +28,11 @@ export const runTypedFails: Rule = {
     return `${v['run']}: a ${v['fuse']} A fuse does not protect the ${v['weak']} of ${v['limit']} A.`;
   },
   fix: (v) =>
-    v['what'] === 'drop' ? 'A thicker cable, a shorter run, or accept it with a reason.' : v['what'] === 'small' ? 'A bigger fuse, with the cable for it.' : 'A smaller fuse or a thicker cable.',
+    v['there']
+      ? 'It does not fit on that circuit: give what is added a way of its own. Never raise the fuse of a wire that is there.'
+      : v['what'] === 'drop'
+        ? 'A thicker cable, a shorter run, or accept it with a reason.'
+        : v['what'] === 'small'
+          ? 'A bigger fuse, with the cable for it.'
+          : 'A smaller fuse or a thicker cable.',
 };

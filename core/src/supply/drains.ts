@@ -1,5 +1,6 @@
 import { chargerInputW, type Catalogue, type PartOf } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
+import type { DayFigures } from '../loads/index.js';
 import type { Bank } from './bank.js';
 import { dcdcsOf } from './chargers.js';
 
@@ -47,14 +48,26 @@ function isolatorDrain(design: Design, isolator: PartOf<'isolator'> | null, bank
   return [{ path: `isolator closed until ${isolator.openV} V: its share of the house loads`, amps, days: Infinity, stopsBy: `opening at ${isolator.openV} V` }];
 }
 
-/** Every path by which the starting battery empties, the fastest first; `houseA` is what the house side draws on average when parked. */
-export function engineOffDrains(design: Design, catalogue: Catalogue, bank: Bank | null, houseA: number): readonly Drain[] {
+/** Loads that were hung on the vehicle's own circuits, where those stay live. */
+function tappedDrains(design: Design, parked: Pick<DayFigures, 'onVehicle'>): readonly Drain[] {
+  return parked.onVehicle.flatMap((l): Drain[] => {
+    const { feed } = design.loads[l.id]!;
+    const wire = feed.by === 'wire' ? design.brief.traces[feed.wire] : undefined;
+    const amps = l.whDay / 24 / design.brief.vehicleV;
+    if (!wire || amps <= 0 || wire.live === 'ignition on' || wire.live === 'accessory' || wire.live === 'never') return [];
+    return [{ path: `${l.name}, on the vehicle’s ${wire.colour || 'own'} wire to ${wire.to || 'an unnamed place'}`, amps, days: drainDays(design.supply.startingAh, amps), stopsBy: 'nothing' }];
+  });
+}
+
+/** Every path by which the starting battery empties, the fastest first; `parked` is a day without driving. */
+export function engineOffDrains(design: Design, catalogue: Catalogue, bank: Bank | null, parked: Pick<DayFigures, 'ahDay' | 'onVehicle'>): readonly Drain[] {
   const own = design.supply.parkedMa / 1000;
   const isolator = catalogue.find('isolator', design.supply.isolator);
   const list: Drain[] = [
     { path: 'the vehicle’s own clocks, alarms and sockets', amps: own, days: drainDays(design.supply.startingAh, own), stopsBy: 'nothing' },
     ...chargerDrain(design, catalogue, bank),
-    ...isolatorDrain(design, isolator, bank, houseA),
+    ...isolatorDrain(design, isolator, bank, parked.ahDay / 24),
+    ...tappedDrains(design, parked),
   ];
   return list.sort((a, b) => a.days - b.days);
 }

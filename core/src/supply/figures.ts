@@ -106,8 +106,9 @@ function chargeWays(design: Design, catalogue: Catalogue, bank: Bank, vehicleA: 
   return [...(vehicleA > 0 ? [way('driving', vehicleA)] : []), ...(mains ? [way('mains', mains.outputA)] : [])];
 }
 
-/** Everything about what feeds the loads; `parkedAhDay` is the draw of a day without driving. */
-export function supplyFigures(design: Design, catalogue: Catalogue, day: DayFigures, parkedAhDay: number, bank: Bank | null, array: SolarArray | null): SupplyFigures {
+/** Everything about what feeds the loads; `parked` is a day without driving. */
+export function supplyFigures(design: Design, catalogue: Catalogue, day: DayFigures, parked: DayFigures, bank: Bank | null, array: SolarArray | null): SupplyFigures {
+  const parkedAhDay = parked.ahDay;
   const trace = traceOf(design, catalogue);
   const vehicle = bank ? vehicleChargeA(design, catalogue, bank, trace.closedShare) : { outA: 0, inA: 0 };
   const { alternator } = design.brief;
@@ -115,7 +116,7 @@ export function supplyFigures(design: Design, catalogue: Catalogue, day: DayFigu
   const usableAh = (bank?.usableAh ?? 0) + (second?.usableAh ?? 0);
   const sunW = array ? offeredDayW(array, true) : [];
   const mostW = bank && array?.maxA ? array.maxA * bank.absorptionV : Infinity;
-  const drains = engineOffDrains(design, catalogue, bank, parkedAhDay / 24);
+  const drains = engineOffDrains(design, catalogue, bank, parked);
   const chargers = bank ? chargersOf(design, catalogue, bank, array) : [];
   return {
     bank,

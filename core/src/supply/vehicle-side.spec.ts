@@ -99,19 +99,21 @@ describe('several chargers', () => {
 });
 
 describe('what empties the starting battery', () => {
+  const PARKED_DAY = { ahDay: 24, onVehicle: [] };
+
   it('takes days at a clock’s draw and hours at an always-live trigger', () => {
     const d = demo('vet');
     const bank = bankOf(d, SHIPPED_CATALOGUE);
-    const wired = engineOffDrains(d, SHIPPED_CATALOGUE, bank, 1);
+    const wired = engineOffDrains(d, SHIPPED_CATALOGUE, bank, PARKED_DAY);
     expect(wired[0]!.days).toBeCloseTo(drainDays(90, 0.03), 9);
     d.supply.trigger = 'always-live wire';
-    const live = engineOffDrains(d, SHIPPED_CATALOGUE, bank, 1)[0]!;
+    const live = engineOffDrains(d, SHIPPED_CATALOGUE, bank, PARKED_DAY)[0]!;
     expect(live.path).toContain('always live');
     expect(24 * live.days).toBeLessThan(1);
   });
   it('adds the paths up, leaving out what stops by itself', () => {
     const d = demo('bees');
-    const drains = engineOffDrains(d, SHIPPED_CATALOGUE, bankOf(d, SHIPPED_CATALOGUE), 1);
+    const drains = engineOffDrains(d, SHIPPED_CATALOGUE, bankOf(d, SHIPPED_CATALOGUE), PARKED_DAY);
     expect(drains.at(-1)!.days).toBe(Infinity);
     expect(daysToNoCrank(d, drains)).toBeCloseTo(drainDays(80, 0.03), 9);
   });

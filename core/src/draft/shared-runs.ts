@@ -1,0 +1,161 @@
+import type { DayLoad } from '../loads/index.js';
+import { groupsUsed, wiresTapped } from '../places/index.js';
+import { figure } from '../quantity/index.js';
+import type { RunSpec } from '../routes/index.js';
+import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
+import { loadsA, lowestVoltsA } from './demand.js';
+import { loadLimit, type Limit } from './limits.js';
+
+/** What one switch, and all bars of a switch bank together, usually bear, A; a joint strip by its screws. */
+export const SHARED_RATING = { 'switch bank': { oneA: 20, allA: 45 }, 'joint strip': { oneA: 30, allA: 60 } } as const;
+/** Volts of a starting battery at rest that something on it can count on, for each 12 V. */
+const RESTED_V = 12;
+
+/** Where a group's feed or a tail starts: the node pair, and what stands in its way there. */
+export interface FeedPoint {
+  readonly from: RunSpec['from'];
+  readonly name: string;
+  readonly parent: string;
+  /** What may be lost up to here, per cent. */
+  readonly lostPercent: number;
+  readonly fuseKinds: RunSpec['fuseKinds'];
+  readonly inline?: RunSpec['inline'];
+  readonly weak?: RunSpec['weak'];
+}
+
+const demandOf = (l: DayLoad): RunSpec['demand'] => (l.kind === 'current' ? { currentA: l.runningA } : { powerW: l.runningW });
+
+/** Loads on a group, in their order. */
+export const onGroup = (c: DraftContext, id: string): readonly DayLoad[] =>
+  c.day.loads.filter((l) => {
+    const { feed } = c.design.loads[l.id]!;
+    return !l.mains && feed.by === 'group' && feed.group === id;
+  });
+
+/** The strictest limit of some loads. */
+function strictest(c: DraftContext, loads: readonly DayLoad[]): Limit {
+  return loads.map((l) => loadLimit(c.design, c.design.loads[l.id]!.purpose)).reduce((a, b) => (b.percent < a.percent ? b : a));
+}
+
+/** Share that a feed shared with others may take of what is left behind bus bars or block. */
+const FEED_SHARE = 0.6;
+
+/** Feeds and tails of switch banks and joint strips. */
+export function groupRuns(c: DraftContext, next: () => number, pointFor: (amps: number) => FeedPoint): RunSpec[] {
+  const bank = c.bank!;
+  return groupsUsed(c.design).flatMap(([id, group]): RunSpec[] => {
+    const loads = onGroup(c, id);
+    const gear = c.gear.get(`group:${id}`);
+    if (!loads.length || !gear) return [];
+    const amps = loadsA(c, loads);
+    const point = pointFor(amps);
+    const rating = SHARED_RATING[group.kind];
+    const limit = strictest(c, loads);
+    const feed = makeRun(c, next(), {
+      id: `group-${id}`,
+      parent: point.parent,
+      name: `${point.name} → ${gear.name}`,
+      group: 'loads',
+      from: point.from,
+      to: endOf(gear),
+      demand: { currentA: Math.max(0.1, amps) },
+      demandWhy: `${loads.length} loads behind it at once, at the lowest house volts`,
+      sourceV: bank.openV,
+      nominalV: bank.nominalV,
+      limit: {
+        percent: point.lostPercent + FEED_SHARE * Math.max(0, limit.percent - point.lostPercent),
+        why: `${Math.round(100 * FEED_SHARE)} % of what is left behind the ${point.name.toLowerCase()} for the strictest load: ${limit.why}`,
+      },
+      fuseKinds: point.fuseKinds,
+      ends: [{ at: 'from', source: 'house battery' }],
+      inline: point.inline ?? [],
+      weak: [...(point.weak ?? []), { what: group.kind, ratingA: rating.allA }],
+      reason: group.fuses === 'one for all' ? 'one fuse for all behind it: it suits the sum of them and the thinnest tail' : 'feeds the fuses of the tails; its own protects the feed',
+    });
+    return [
+      feed,
+      ...loads.map((l) => tail(c, next, l, { from: endOf(gear), name: gear.name, run: feed.id, ownFuse: group.fuses === 'one each', weakA: rating.oneA, kind: group.kind, sourceV: bank.openV })),
+    ];
+  });
+}
+
+interface TailPoint {
+  readonly from: RunSpec['from'];
+  readonly name: string;
+  readonly run: string;
+  readonly ownFuse: boolean;
+  readonly weakA: number;
+  readonly kind: string;
+  readonly sourceV: number;
+}
+
+/** A load's own piece of wire behind what it shares with others. */
+function tail(c: DraftContext, next: () => number, load: DayLoad, at: TailPoint): RunSpec {
+  const gear = c.gear.get(`load:${load.id}`)!;
+  const { purpose } = c.design.loads[load.id]!;
+  return makeRun(c, next(), {
+    id: `load-${load.id}`,
+    parent: at.run,
+    name: `${at.name} → ${gear.name}`,
+    group: 'loads',
+    from: at.from,
+    to: endOf(gear),
+    demand: demandOf(load),
+    demandWhy: load.kind === 'current' ? 'constant current, as entered' : `${figure(load.runningW, 0)} W of constant power: it draws more as volts fall`,
+    sourceV: at.sourceV,
+    nominalV: c.bank!.nominalV,
+    limit: loadLimit(c.design, purpose),
+    fuseKinds: ['blade'],
+    ends: at.ownFuse ? [{ at: 'from', source: 'house battery' }] : [],
+    weak: [{ what: at.kind, ratingA: at.weakA }],
+    ...(at.ownFuse ? {} : { guard: at.run }),
+    reason: at.ownFuse ? `a fuse of its own at the ${at.kind}` : `behind the fuse of its feed, which its wire must suit as well`,
+  });
+}
+
+/** Circuits that are there already, as they were traced, with what is hung on them. */
+export function wireRuns(c: DraftContext, next: () => number): RunSpec[] {
+  const { bank, design, gear } = c;
+  if (!bank) return [];
+  return wiresTapped(design).flatMap(([id, wire]): RunSpec[] => {
+    const all = wire.fedFrom === 'vehicle' ? c.day.onVehicle : c.day.loads;
+    const loads = all.filter((l) => {
+      const { feed } = design.loads[l.id]!;
+      return !l.mains && feed.by === 'wire' && feed.wire === id;
+    });
+    // Without any link to the vehicle its own battery is no part of the circuit.
+    if (wire.fedFrom === 'vehicle' && design.supply.isolation === 'none') return [];
+    const source = gear.get(wire.fedFrom === 'vehicle' ? 'starting' : 'bus');
+    const joint = gear.get(`wire:${id}`);
+    // What is not traced cannot be judged: the rules ask for it, and nothing is hung on it.
+    if (!loads.length || !source || !joint || wire.areaMm2 === null || wire.fuseA === null || wire.presentA === null) return [];
+    const nominalV = wire.fedFrom === 'vehicle' ? design.brief.vehicleV : bank.nominalV;
+    const sourceV = wire.fedFrom === 'vehicle' ? (RESTED_V * nominalV) / 12 : bank.openV;
+    const how = (l: DayLoad): string => (design.loads[l.id]!.feed as { how: string }).how;
+    const addedA = loads.filter((l) => how(l) !== 'fuse tap').reduce((sum, l) => sum + lowestVoltsA(l, sourceV), 0);
+    const typed = { ...design.runs[`wire-${id}`], areaMm2: wire.areaMm2, fuseA: wire.fuseA, ...(wire.lengthM === null ? {} : { outM: wire.lengthM }) };
+    const asTraced: DraftContext = { ...c, design: { ...design, runs: { ...design.runs, [`wire-${id}`]: typed } } };
+    const there = makeRun(asTraced, next(), {
+      id: `wire-${id}`,
+      ...(wire.fedFrom === 'house' ? { parent: bank.strings > 1 ? 'house1-bus' : 'house-bus' } : {}),
+      name: `Existing: ${wire.colour} wire, ${wire.from || source.name} → ${wire.to || 'unnamed'}`,
+      group: wire.fedFrom === 'vehicle' ? 'charging' : 'loads',
+      from: endOf(source),
+      to: endOf(joint),
+      demand: { currentA: Math.max(0.1, wire.presentA + addedA) },
+      demandWhy: `${figure(wire.presentA, 1)} A that hang on it already${addedA > 0 ? ` and ${figure(addedA, 1)} A added` : ''}`,
+      sourceV,
+      nominalV,
+      limit: strictest(c, loads),
+      fuseKinds: ['blade'],
+      ends: [{ at: 'from', source: wire.fedFrom === 'vehicle' ? 'starting battery' : 'house battery' }],
+      reason: `was there before: its wire and fuse stay as traced${wire.slot ? `, slot ${wire.slot}` : ''}, and what is added must fit them`,
+    });
+    const tails = loads.map((l) => tail(c, next, l, { from: endOf(joint), name: joint.name, run: there.id, ownFuse: how(l) === 'fuse tap', weakA: 15, kind: how(l), sourceV }));
+    const onVehicle = wire.fedFrom === 'vehicle';
+    return [
+      { ...there, existing: true, route: null, noWay: null },
+      ...(onVehicle ? tails.map((t): RunSpec => ({ ...t, group: 'charging', nominalV, ends: t.ends.map((e) => ({ ...e, source: 'starting battery' })) })) : tails),
+    ];
+  });
+}

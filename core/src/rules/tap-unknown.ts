@@ -1,0 +1,25 @@
+import { wiresTapped } from '../places/index.js';
+import type { Rule } from './rule.js';
+
+export const tapUnknown: Rule = {
+  id: 'tap-unknown',
+  severity: 'stop',
+  basis: 'size, fuse and present load of a wire before anything is added to it',
+  why: 'Nobody can say whether an unknown wire carries one thing more.',
+  test: ({ design }) =>
+    wiresTapped(design).flatMap(([id, w]) => {
+      const open = [
+        ...(w.areaMm2 === null ? ['its size'] : []),
+        ...(w.fuseA === null ? ['its fuse'] : []),
+        ...(w.presentA === null ? ['what it carries now, with a clamp meter and everything on'] : []),
+      ];
+      const apart = w.fedFrom === 'vehicle' && design.supply.isolation === 'none';
+      if (apart) return [{ at: { stage: 'brief' as const, about: `wire:${id}` }, values: { wire: w.colour || 'unnamed', to: w.to || 'an unnamed place', open: '', apart: 1 } }];
+      return open.length ? [{ at: { stage: 'brief' as const, about: `wire:${id}` }, values: { wire: w.colour || 'unnamed', to: w.to || 'an unnamed place', open: open.join('; '), apart: 0 } }] : [];
+    }),
+  say: (v) =>
+    v['apart']
+      ? `The ${v['wire']} wire to ${v['to']} hangs on the vehicle’s battery, which nothing in this plan joins to the house side.`
+      : `Something is to hang on the ${v['wire']} wire to ${v['to']}, but not known: ${v['open']}.`,
+  fix: (v) => (v['apart'] ? 'Give the load a way of its own on the house side, or plan the link to the vehicle.' : 'Trace and measure it under Brief, or give the load a way of its own.'),
+};

@@ -2,7 +2,22 @@ import type { Design, Trace } from '@meridex/core';
 import { onBench } from '../testing/bench';
 import { TracesTable } from './traces';
 
-const wire: Trace = { order: 1, colour: 'green', from: 'tow plug 4', to: 'lights', live: 'always', areaMm2: 2.5, lengthM: 3.4, fuseA: 10, verdict: 'undecided', run: null };
+const wire: Trace = {
+  order: 1,
+  colour: 'green',
+  from: 'tow plug 4',
+  to: 'lights',
+  live: 'always',
+  areaMm2: 2.5,
+  lengthM: 3.4,
+  fuseA: 10,
+  verdict: 'undecided',
+  run: null,
+  fedFrom: 'vehicle',
+  presentA: null,
+  slot: '',
+  safety: false,
+};
 const traced = (d: Design): void => void (d.brief.traces['t'] = { ...wire });
 interface Inside {
   serve(id: string, t: Trace, run: string | null): void;

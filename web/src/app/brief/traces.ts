@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import type { Trace } from '@meridex/core';
+import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { NamedSelect } from '../fields/named-select';
@@ -10,12 +11,26 @@ import { newId } from '../services/new-id';
 import { DesignService } from '../services/design.service';
 import { nextOrder } from './words';
 
-const NEW: Omit<Trace, 'order'> = { colour: '', from: '', to: '', live: 'not tested', areaMm2: null, lengthM: null, fuseA: null, verdict: 'undecided', run: null };
+const NEW: Omit<Trace, 'order'> = {
+  colour: '',
+  from: '',
+  to: '',
+  live: 'not tested',
+  areaMm2: null,
+  lengthM: null,
+  fuseA: null,
+  verdict: 'undecided',
+  run: null,
+  fedFrom: 'vehicle',
+  presentA: null,
+  slot: '',
+  safety: false,
+};
 
 /** The loom, wire by wire as it was traced; a kept one can serve a run of the plan, with its own length and size. */
 @Component({
   selector: 'mx-traces',
-  imports: [FormsModule, NzInputModule, NzSelectModule, NamedSelect, NumberField],
+  imports: [FormsModule, NzCheckboxModule, NzInputModule, NzSelectModule, NamedSelect, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './traces.html',
   styles: `
@@ -33,6 +48,25 @@ const NEW: Omit<Trace, 'order'> = { colour: '', from: '', to: '', live: 'not tes
     input {
       padding: 2px 6px;
     }
+    .more td {
+      border-top: 0;
+      padding-bottom: 10px !important;
+    }
+    .fields {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 10px 14px;
+      align-items: center;
+    }
+    .fields nz-select {
+      width: 150px;
+    }
+    .fields mx-number {
+      width: 84px;
+    }
+    .fields input.slot {
+      width: 150px;
+    }
     .n {
       width: 76px;
     }
@@ -46,6 +80,10 @@ export class TracesTable {
   private readonly assessments = inject(AssessmentService);
   protected readonly lives = ['not tested', 'always', 'ignition on', 'accessory', 'lights on', 'never'] as const;
   protected readonly verdicts = ['undecided', 'keep', 'remove'] as const;
+  protected readonly feeds = [
+    { id: 'vehicle', name: 'the vehicle’s battery' },
+    { id: 'house', name: 'the house battery' },
+  ] as const;
   protected readonly runs = computed(() => this.assessments.assessment()!.runs.map((r) => ({ id: r.spec.id, name: `${r.spec.number} ${r.spec.name}` })));
   protected readonly wires = computed(() =>
     Object.entries(this.designs.design()!.brief.traces)
@@ -73,6 +111,9 @@ export class TracesTable {
   }
 
   protected remove(id: string): void {
-    this.designs.edit('traced wire off the list', (d) => delete d.brief.traces[id]);
+    this.designs.edit('traced wire off the list', (d) => {
+      delete d.brief.traces[id];
+      for (const l of Object.values(d.loads)) if (l.feed.by === 'wire' && l.feed.wire === id) l.feed = { by: 'own' };
+    });
   }
 }

@@ -6,6 +6,7 @@ import { NzSelectModule } from 'ng-zorro-antd/select';
 import { Choice } from '../fields/choice';
 import { NamedSelect } from '../fields/named-select';
 import { NumberField } from '../fields/number-field';
+import { LoadFeed } from './load-feed';
 import { DesignService } from '../services/design.service';
 
 type Way = Load['draw']['by'];
@@ -14,7 +15,7 @@ type Light = NonNullable<Load['light']>;
 /** Everything about one load that the table has no room for. */
 @Component({
   selector: 'mx-load-detail',
-  imports: [FormsModule, NzCheckboxModule, NzSelectModule, NamedSelect, Choice, NumberField],
+  imports: [FormsModule, NzCheckboxModule, NzSelectModule, NamedSelect, Choice, NumberField, LoadFeed],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './load-detail.html',
   styleUrl: './load-detail.less',

@@ -19,9 +19,14 @@ function judged(fuse: RunFuse): { state: MarkKind; say: string } {
   return { state: 'holds', say: 'holds' };
 }
 
+/** The gear that a fuse sits at; of a tail, the run whose fuse it is. */
+function whereOf(a: Assessment, run: FuseRow['run'], fuse: RunFuse): string {
+  const feed = fuse.of && a.runs.find((r) => r.spec.id === fuse.of);
+  if (feed) return `fuse of run ${feed.spec.number}`;
+  return (fuse.end.at === 'from' ? run.spec.from.name : run.spec.to.name).replace(/ \d+ Ah$/, '');
+}
+
 /** Every fuse of every fitted run. */
 export function fuseRows(a: Assessment): FuseRow[] {
-  return a.runs.flatMap((run) =>
-    run.ok ? run.figures.fuses.map((fuse) => ({ run, fuse, where: (fuse.end.at === 'from' ? run.spec.from.name : run.spec.to.name).replace(/ \d+ Ah$/, ''), ...judged(fuse) })) : [],
-  );
+  return a.runs.flatMap((run) => (run.ok ? run.figures.fuses.map((fuse) => ({ run, fuse, where: whereOf(a, run, fuse), ...judged(fuse) })) : []));
 }

@@ -8,7 +8,7 @@ describe('the sheet of cables', () => {
   it('has a row for each run with its figures', async () => {
     const { element, bench } = await onBench(CablesSheet, 'vet');
     expect(element.querySelectorAll('tbody tr').length).toBe(bench.assessment()!.runs.length);
-    expect(cells(element, 'start-charger')).toEqual(jasmine.arrayContaining(['62.3', '80', '50 mm²', '0.51']));
+    expect(cells(element, 'start-charger')).toEqual(jasmine.arrayContaining(['62.3', '100', '50 mm²', '0.49']));
   });
 
   it('chooses the first run by itself and shows what decided it', async () => {
@@ -55,6 +55,20 @@ describe('the sheet of cables', () => {
     bench.edit('thin', (d) => (d.runs['start-charger'] = { outM: 6.4, areaMm2: 25 }));
     await settle();
     expect(row(element, 'start-charger').querySelector('mx-mark svg')!.getAttribute('aria-label')).toBe('look');
+  });
+
+  it('takes what protects a run, and lets a breaker be of one direction only where that is asked', async () => {
+    const { element, fixture, bench, settle } = await onBench(CablesSheet, 'vet');
+    const inside = fixture.componentInstance as unknown as { edit(run: unknown, change: object, label: string): void };
+    expect(element.querySelector('.poled')).toBeNull();
+    inside.edit(bench.assessment()!.runs[0], { protect: 'breaker, manual reset' }, 'protection');
+    await settle();
+    expect(bench.design()!.runs['start-charger']!.protect).toBe('breaker, manual reset');
+    expect(element.querySelector('.poled')!.textContent).toContain('made for one direction');
+    inside.edit(bench.assessment()!.runs[0], { protect: null }, 'protection');
+    await settle();
+    expect(bench.design()!.runs['start-charger']!.protect).toBeUndefined();
+    expect(element.querySelector('.poled')).toBeNull();
   });
 
   it('says why a run has no size', async () => {

@@ -52,6 +52,11 @@ export class CablesSheet {
     return f.pathDropPercent > run.spec.pathLimitPercent + 1e-9 ? 'look' : 'holds';
   }
 
+  /** Load and fuse are of one conductor where several share a pole. */
+  protected each(run: SizedRun): string {
+    return run.ok && run.figures.perPole > 1 ? `${run.figures.perPole} × ` : '';
+  }
+
   protected setLength(run: SizedRun, metres: number | null): void {
     if (metres === null) return;
     this.edit(run, { outM: metres }, `length of run ${run.spec.number} to ${figure(metres, 1)} m`);

@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model, output, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { amps, boundInWords, explainRun, figure, FUSE_KINDS, rating, readCableName, type RunEdit, type SizedRun } from '@meridex/core';
+import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzSelectModule } from 'ng-zorro-antd/select';
+import { Choice } from '../fields/choice';
 import { NamedSelect } from '../fields/named-select';
 import { NumberField } from '../fields/number-field';
 import { type Reader, ReadField } from '../fields/read-field';
@@ -10,6 +12,7 @@ import { VoltsLadder } from '../pictures/volts-ladder';
 import { WhyDrawer } from '../frame/why-drawer';
 import type { RunChange } from './run-change';
 import { RunWay } from './run-way';
+import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 
 const ERROR_WORDS = {
@@ -25,7 +28,7 @@ const FIELD_OF: Readonly<Partial<Record<keyof RunEdit, string>>> = { backM: 'Len
 /** The chosen run: what decided it, its fuse window and volts, what a person may fix, and every figure opened. */
 @Component({
   selector: 'mx-run-detail',
-  imports: [FormsModule, NzSelectModule, NamedSelect, NumberField, ReadField, FuseWindow, VoltsLadder, WhyDrawer, RunWay],
+  imports: [FormsModule, NzSelectModule, NamedSelect, Choice, NzCheckboxModule, NumberField, ReadField, FuseWindow, VoltsLadder, WhyDrawer, RunWay],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run-detail.html',
   styleUrl: './run-detail.less',
@@ -35,6 +38,7 @@ export class RunDetail {
   readonly whyOpen = model(false);
   readonly edited = output<RunChange>();
   private readonly designs = inject(DesignService);
+  private readonly assessments = inject(AssessmentService);
   protected readonly tabs = [
     { id: 'size', name: 'size and fuse' },
     { id: 'way', name: 'way' },
@@ -49,6 +53,14 @@ export class RunDetail {
   protected readonly error = computed(() => {
     const run = this.run();
     return run.ok ? null : ERROR_WORDS[run.error];
+  });
+  protected readonly protections = [null, 'fuse', 'breaker, manual reset', 'breaker, self-resetting'] as const;
+  protected readonly protectionWords = computed(() => (p: RunEdit['protect'] | null) => p ?? `as usual here: ${this.run().spec.reset ? 'breaker' : 'fuse'}`);
+  /** The fuse that protects a run without one of its own. */
+  protected readonly guard = computed(() => {
+    const { guard } = this.run().spec;
+    const feed = guard && this.assessments.assessment()?.runs.find((r) => r.spec.id === guard);
+    return feed ? { number: feed.spec.number, fuse: feed.ok ? `${rating(feed.figures.fuseA)} A` : 'fuse' } : null;
   });
   protected readonly readSize: Reader<number | null> = (text) => {
     if (/^(|auto|drafted)$/i.test(text.trim())) return { ok: true, value: null };

@@ -1,0 +1,72 @@
+import { DEMO_JOBS } from '@meridex/core';
+import { onBench } from '../testing/bench';
+import { LoadFeed } from './load-feed';
+
+interface Inside {
+  choose(choice: string): void;
+  setGroup(change: object): void;
+  setHow(how: string): void;
+  choices(): readonly string[];
+  words(): (c: string) => string;
+}
+async function feedOf(id: string): Promise<Awaited<ReturnType<typeof onBench<LoadFeed>>> & { inside: Inside; again: (id: string) => void }> {
+  const on = await onBench(
+    LoadFeed,
+    'vet',
+    (d) => {
+      d.brief.traces['w'] = {
+        order: 1,
+        colour: 'brown',
+        from: 'fuse box',
+        to: 'rear lamp',
+        live: 'always',
+        areaMm2: 2.5,
+        lengthM: 4,
+        fuseA: 10,
+        verdict: 'keep',
+        run: null,
+        fedFrom: 'house',
+        presentA: 2,
+        slot: '',
+        safety: false,
+      };
+    },
+    { id, load: DEMO_JOBS.find((j) => j.key === 'vet')!.design.loads[id]! },
+  );
+  const again = (other: string): void => {
+    on.fixture.componentRef.setInput('id', other);
+    on.fixture.componentRef.setInput('load', on.bench.design()!.loads[other]!);
+    on.fixture.detectChanges();
+  };
+  return { ...on, inside: on.fixture.componentInstance as unknown as Inside, again };
+}
+
+describe('what a load hangs on', () => {
+  it('is a new switch bank, which others can then share, and which goes with the last of them', async () => {
+    const { bench, inside, again, element } = await feedOf('l2');
+    inside.choose('new:switch bank');
+    const [id] = Object.keys(bench.design()!.groups);
+    expect(bench.design()!.loads['l2']!.feed).toEqual({ by: 'group', group: id! });
+    again('l3');
+    inside.choose(`group:${id}`);
+    again('l3');
+    expect(element.textContent).toContain(bench.design()!.loads['l2']!.name);
+    expect(bench.assessment()!.runs.find((r) => r.spec.id === `group-${id}`)!.ok).toBeTrue();
+    inside.setGroup({ fuses: 'one each' });
+    expect(bench.design()!.groups[id!]!.fuses).toBe('one each');
+    inside.choose('own');
+    again('l2');
+    inside.choose('own');
+    expect(bench.design()!.groups).toEqual({});
+  });
+
+  it('is a wire that is there, with how it is tapped', async () => {
+    const { bench, inside, again } = await feedOf('l3');
+    expect(inside.choices().map(inside.words())).toContain('existing brown wire to rear lamp');
+    inside.choose('wire:w');
+    again('l3');
+    inside.setHow('fuse tap');
+    expect(bench.design()!.loads['l3']!.feed).toEqual({ by: 'wire', wire: 'w', how: 'fuse tap' });
+    expect(bench.assessment()!.runs.some((r) => r.spec.existing)).toBeTrue();
+  });
+});

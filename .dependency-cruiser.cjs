@@ -11,7 +11,7 @@ const LAYERS = [
   ['outlook'],
   ['draft', 'order', 'fit', 'prove', 'explain', 'propose'],
   ['assess'],
-  ['diagram', 'handover', 'formats', 'answers', 'demo', 'search'],
+  ['diagram', 'handover', 'formats', 'answers', 'demo', 'search', 'redraft'],
 ];
 
 const folder = (name) => `^core/src/${name}/`;

@@ -24,5 +24,6 @@ export * from './supply/index.js';
 export * from './trip/index.js';
 export * from './vehicle/index.js';
 export * from './travel/index.js';
+export * from './redraft/index.js';
 export * from './search/index.js';
 export * from './diagram/index.js';

@@ -7,6 +7,8 @@ import { DCDC_PARTS } from './kinds/dcdc/parts.js';
 import { dcdcSchema } from './kinds/dcdc/schema.js';
 import { FUSE_BLOCK_PARTS } from './kinds/fuse-block/parts.js';
 import { fuseBlockSchema } from './kinds/fuse-block/schema.js';
+import { HUB_PARTS } from './kinds/hub/parts.js';
+import { hubSchema } from './kinds/hub/schema.js';
 import { INVERTER_PARTS } from './kinds/inverter/parts.js';
 import { inverterSchema } from './kinds/inverter/schema.js';
 import { ISOLATOR_PARTS } from './kinds/isolator/parts.js';
@@ -35,6 +37,7 @@ export const partSchema = z.discriminatedUnion('kind', [
   switchSchema,
   shuntSchema,
   disconnectSchema,
+  hubSchema,
 ]);
 export type Part = z.infer<typeof partSchema>;
 export type PartKind = Part['kind'];
@@ -72,4 +75,5 @@ export const SHIPPED_CATALOGUE = new Catalogue([
   ...SWITCH_PARTS,
   ...SHUNT_PARTS,
   ...DISCONNECT_PARTS,
+  ...HUB_PARTS,
 ]);

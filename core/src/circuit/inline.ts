@@ -1,6 +1,7 @@
 import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import type { RunSpec } from '../routes/index.js';
+import { distributionOf } from '../supply/index.js';
 
 /** What sits in a pole of the house side between its two studs: main switch, shunt, low-voltage disconnect. */
 export interface InlinePart {
@@ -12,6 +13,8 @@ export interface InlinePart {
   readonly b: string;
   readonly ohm: number;
   readonly ratedA: number;
+  /** It is part of the hub board, no piece of gear of its own. */
+  readonly onHub: boolean;
   /** Why it is there. */
   readonly reason: string;
 }
@@ -32,17 +35,47 @@ const REASON: Readonly<Record<InlinePart['id'], string>> = {
 };
 
 /** The parts in line that a design calls for, as they stand in the circuit. */
-export function inlineParts({ supply }: Design, catalogue: Catalogue): InlinePart[] {
-  const mainSwitch = catalogue.find('switch', supply.mainSwitch);
-  const shunt = catalogue.find('shunt', supply.shunt);
-  const disconnect = catalogue.find('disconnect', supply.disconnect.part);
-  const { pole } = supply.disconnect;
+export function inlineParts(design: Design, catalogue: Catalogue): InlinePart[] {
+  const { mainSwitch, shunt, disconnect } = distributionOf(design, catalogue);
   const out: InlinePart[] = [];
-  if (mainSwitch) out.push({ id: 'switch', name: 'main switch', pole: 'positive', a: 'main+', b: 'bus+', ohm: mainSwitch.milliohm / 1000, ratedA: mainSwitch.ratedA, reason: REASON.switch });
-  if (shunt) out.push({ id: 'shunt', name: 'shunt', pole: 'negative', a: 'main-', b: 'bus-', ohm: shunt.dropMv / 1000 / shunt.ratedA + SHUNT_JOINTS_OHM, ratedA: shunt.ratedA, reason: REASON.shunt });
+  if (mainSwitch)
+    out.push({
+      id: 'switch',
+      name: 'main switch',
+      pole: 'positive',
+      a: 'main+',
+      b: 'bus+',
+      ohm: mainSwitch.milliohm / 1000,
+      ratedA: mainSwitch.ratedA,
+      onHub: mainSwitch.onHub,
+      reason: REASON.switch,
+    });
+  if (shunt)
+    out.push({
+      id: 'shunt',
+      name: 'shunt',
+      pole: 'negative',
+      a: 'main-',
+      b: 'bus-',
+      ohm: shunt.dropMv / 1000 / shunt.ratedA + (shunt.onHub ? 0 : SHUNT_JOINTS_OHM),
+      ratedA: shunt.ratedA,
+      onHub: shunt.onHub,
+      reason: REASON.shunt,
+    });
   if (disconnect) {
+    const { pole } = disconnect;
     const sign = pole === 'positive' ? '+' : '-';
-    out.push({ id: 'disconnect', name: 'low-voltage disconnect', pole, a: `bus${sign}`, b: `fed${sign}`, ohm: disconnect.milliohm / 1000, ratedA: disconnect.ratedA, reason: REASON.disconnect });
+    out.push({
+      id: 'disconnect',
+      name: 'low-voltage disconnect',
+      pole,
+      a: `bus${sign}`,
+      b: `fed${sign}`,
+      ohm: disconnect.milliohm / 1000,
+      ratedA: disconnect.ratedA,
+      onHub: disconnect.onHub,
+      reason: REASON.disconnect,
+    });
   }
   return out;
 }

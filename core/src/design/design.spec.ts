@@ -84,7 +84,8 @@ describe('a design of version 3', () => {
   it('keeps the shunt that was always ordered, and gets no switch or disconnect that nobody chose', () => {
     const read = readDesign(old);
     if (!read.ok) throw new Error(read.message);
-    const { mainSwitch, shunt, disconnect, ...rest } = read.design.supply;
+    const { mainSwitch, shunt, disconnect, hub, ...rest } = read.design.supply;
+    expect(hub).toBeNull();
     expect([mainSwitch, shunt, disconnect]).toEqual([null, 'shunt-500', { part: null, pole: 'positive' }]);
     expect(rest).toEqual(old.supply as never);
   });

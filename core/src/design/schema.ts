@@ -42,6 +42,7 @@ export const settingsSchema = z.object({
   batterySchool: z.enum(['lithium', 'AGM']),
   sunSchool: z.enum(['through the charger', 'own controller']),
   regulatorSchool: z.enum(['MPPT', 'PWM']),
+  boardSchool: z.enum(['separate parts', 'hub board']),
   variableSchool: z.enum(['DC-DC charger', 'voltage fixed by the dealer']),
   /** Resting-volts chart of lead-acid: rested four hours, or lightly loaded (0.2 V lower). */
   voltsChart: z.enum(['rested', 'loaded']),

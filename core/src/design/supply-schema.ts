@@ -34,6 +34,8 @@ export const supplySchema = z.object({
   mains: z.object({ charger: partId }),
   inverter: partId,
   fuseBlock: partId,
+  /** Bars, ways, shunt and disconnect on one board, in place of the parts; null: separate parts. */
+  hub: partId,
   /** Between the battery's leads and the bus bars; null: none. */
   mainSwitch: partId,
   /** In the battery's negative. */

@@ -44,6 +44,8 @@ class Builder {
   putGear(id: string): string {
     const string = /^house\.(\d+)$/.exec(id);
     const g = this.gear.get(string ? 'house' : id);
+    const part = this.input.inline.find((p) => p.id === id && p.onHub);
+    if (part) this.put(id, { switch: 'switch', shunt: 'shunt', disconnect: 'contact' }[part.id] as SymbolKind, part.name, { gear: 'bus', detail: 'on the hub board' });
     if (!g) return id;
     const title = string ? `${g.name.replace(/ \d+ Ah$/, '')} ${string[1]}` : g.name;
     this.put(id, symbolOf(g, this.input.design), title, { gear: g.id, last: g.role === 'load', detail: g.when === 'now' ? '' : g.when });

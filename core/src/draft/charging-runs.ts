@@ -36,7 +36,7 @@ function dcdcRuns(c: DraftContext, next: () => number, id: 'charger' | 'charger2
       minAreaMm2: SMALLEST_MM2.batteryFeed,
       reason: 'brings the alternator’s current to the charger; fused at both ends, since a failed charger can pass the house battery back',
     }),
-    outputRun(c, next, endOf(charger, 'out'), part.outputA, `${charger.name.charAt(0).toUpperCase()}${charger.name.slice(1)} → bus bars`, `${id}-bus`, 'charger'),
+    outputRun(c, next, endOf(charger, 'out'), part.outputA, `${charger.name.charAt(0).toUpperCase()}${charger.name.slice(1)} → ${c.gear.get('bus')!.name}`, `${id}-bus`, 'charger'),
   ];
 }
 
@@ -117,7 +117,7 @@ function isolatorRuns(c: DraftContext, next: () => number): RunSpec[] {
     ...common,
     id: 'isolator-bus',
     parent: 'start-isolator',
-    name: 'Isolator → bus bars',
+    name: `Isolator → ${bus.name}`,
     from: endOf(isolator, 'out'),
     to: endOf(bus),
     ends: [{ at: 'to', source: 'house battery' }],
@@ -133,6 +133,7 @@ export function chargingRuns(c: DraftContext, next: () => number): RunSpec[] {
   const vehicle = c.design.supply.isolation === 'dcdc' ? [...dcdcRuns(c, next, 'charger'), ...dcdcRuns(c, next, 'charger2')] : c.design.supply.isolation === 'isolator' ? isolatorRuns(c, next) : [];
   const mainsPart = c.catalogue.find('mains-charger', c.design.supply.mains.charger);
   const mains = c.gear.get('mains');
-  const fromMains = mainsPart && mains && c.bank && c.gear.get('bus') ? [outputRun(c, next, endOf(mains, 'out'), mainsPart.outputA, 'Mains charger → bus bars', 'mains-bus', 'mains charger')] : [];
+  const fromMains =
+    mainsPart && mains && c.bank && c.gear.get('bus') ? [outputRun(c, next, endOf(mains, 'out'), mainsPart.outputA, `Mains charger → ${c.gear.get('bus')!.name}`, 'mains-bus', 'mains charger')] : [];
   return [...vehicle, ...fromMains];
 }

@@ -2,11 +2,12 @@ import { houseNodes, passing } from '../circuit/index.js';
 import type { DayLoad } from '../loads/index.js';
 import { inverterInputW } from '../loads/index.js';
 import { figure } from '../quantity/index.js';
-import type { RunSpec } from '../routes/index.js';
+import { WAY, type RunSpec } from '../routes/index.js';
 import { allChargeA } from './charging-runs.js';
 import { loadsA, lowestVoltsA } from './demand.js';
 import { groupsUsed } from '../places/index.js';
 import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
+import { distributionOf } from '../supply/index.js';
 import { loadLimit, PATH_LIMIT, supplyLimit } from './limits.js';
 import { groupRuns, onGroup, type FeedPoint } from './shared-runs.js';
 
@@ -15,26 +16,34 @@ const WAY_SHARE = 0.8;
 
 /** Loads wired at house volts, apart into those on the fuse block and those too big for one of its ways. */
 export function splitLoads(c: DraftContext): { readonly onBlock: readonly DayLoad[]; readonly direct: readonly DayLoad[] } {
-  const block = c.catalogue.find('fuse-block', c.design.supply.fuseBlock);
+  const { block } = distributionOf(c.design, c.catalogue);
   const dc = c.day.loads.filter((l) => !l.mains && c.design.loads[l.id]!.feed.by === 'own');
   const openV = c.bank?.openV ?? c.design.supply.houseV;
   const fits = (l: DayLoad): boolean => block !== null && lowestVoltsA(l, openV) <= WAY_SHARE * block.wayA;
   return { onBlock: dc.filter(fits), direct: dc.filter((l) => !fits(l)) };
 }
 
+/** What a main lead's share of the current passes: switch, shunt, and a hub board's own bars. */
+function mainWeak(c: DraftContext, share: number): Pick<RunSpec, 'inline' | 'weak'> {
+  const { inline, weak } = passing(c.inline, ['switch', 'shunt'], share);
+  const { hub } = distributionOf(c.design, c.catalogue);
+  return { inline, weak: hub ? [...weak, { what: 'hub board’s bars', ratingA: hub.barsA * share }] : weak };
+}
+
 function mainRuns(c: DraftContext, next: () => number, currentA: number, why: string): RunSpec[] {
   const bank = c.bank!;
   const house = c.gear.get('house')!;
+  const to = endOf(c.gear.get('bus')!);
   const { main } = houseNodes(c.inline);
   return Array.from({ length: bank.strings }, (_, i) => {
     const many = bank.strings > 1;
     const terminal = many ? String(i + 1) : '';
     return makeRun(c, next(), {
       id: many ? `house${i + 1}-bus` : 'house-bus',
-      name: many ? `House battery ${i + 1} → bus bars` : 'House battery → bus bars',
+      name: many ? `House battery ${i + 1} → ${to.name}` : `House battery → ${to.name}`,
       group: 'house',
       from: { ...endOf(house, terminal), minus: many ? `house.${terminal}-` : 'house-' },
-      to: { ...endOf(c.gear.get('bus')!), ...main },
+      to: { ...to, ...main },
       demand: { currentA: currentA * bank.stringShares[i]! },
       demandWhy: many ? `${why}, shared by ${bank.strings} ${bank.joined ? 'leads as their batteries conduct' : 'equal leads'}` : why,
       sourceV: bank.openV,
@@ -42,7 +51,7 @@ function mainRuns(c: DraftContext, next: () => number, currentA: number, why: st
       limit: supplyLimit(c.design, 'houseMain', 'short main run, counted in every path behind it'),
       fuseKinds: BOLTED,
       ends: [{ at: 'from', source: 'house battery' }],
-      ...passing(c.inline, ['switch', 'shunt'], bank.stringShares[i]!),
+      ...mainWeak(c, bank.stringShares[i]!),
       minAreaMm2: 4,
       reason: many ? 'its own fuse: the neighbouring batteries can feed a fault in this one' : 'the house battery’s own main fuse, within 200 mm of its post',
     });
@@ -55,14 +64,14 @@ const fedEnd = (c: DraftContext): RunSpec['from'] => ({ ...endOf(c.gear.get('bus
 function loadRun(c: DraftContext, next: () => number, load: DayLoad, from: 'block' | 'bus'): RunSpec {
   const bank = c.bank!;
   const { purpose } = c.design.loads[load.id]!;
-  const block = c.catalogue.find('fuse-block', c.design.supply.fuseBlock);
+  const ways = waysOf(c);
   const name = c.gear.get(`load:${load.id}`)!.name;
   return makeRun(c, next(), {
     id: `load-${load.id}`,
-    parent: from === 'block' ? 'bus-block' : bank.strings > 1 ? 'house1-bus' : 'house-bus',
-    name: `${from === 'block' ? 'Fuse block' : 'Bus bars'} → ${name}`,
+    parent: from === 'block' ? ways!.parent : mainId(c),
+    name: `${from === 'block' ? ways!.name : busName(c)} → ${name}`,
     group: 'loads',
-    from: from === 'block' ? endOf(c.gear.get('block')!) : fedEnd(c),
+    from: from === 'block' ? ways!.from : fedEnd(c),
     to: endOf(c.gear.get(`load:${load.id}`)!),
     demand: load.kind === 'current' ? { currentA: load.runningA } : { powerW: load.runningW },
     demandWhy: load.kind === 'current' ? 'constant current, as entered' : `${figure(load.runningW, 0)} W of constant power: it draws more as volts fall`,
@@ -71,25 +80,34 @@ function loadRun(c: DraftContext, next: () => number, load: DayLoad, from: 'bloc
     limit: loadLimit(c.design, purpose),
     fuseKinds: from === 'block' ? ['blade'] : BOLTED,
     ends: [{ at: 'from', source: 'house battery' }],
-    ...(from === 'block' ? { weak: [{ what: 'way of the fuse block', ratingA: block!.wayA }] } : passing(c.inline, ['disconnect'])),
-    reason: from === 'block' ? 'a way of its own on the fuse block' : 'too much for a way of the fuse block, so it has its own fuse at the bus bars',
+    ...(from === 'block' ? { weak: ways!.weak, inline: ways!.inline } : passing(c.inline, ['disconnect'])),
+    reason: from === 'block' ? `a way of its own on the ${ways!.name.toLowerCase()}` : `too much for a way of its own, so it has its own fuse at the ${busName(c).toLowerCase()}`,
   });
+}
+
+const mainId = (c: DraftContext): string => (c.bank!.strings > 1 ? 'house1-bus' : 'house-bus');
+const busName = (c: DraftContext): string => (distributionOf(c.design, c.catalogue).hub ? 'Hub board' : 'Bus bars');
+
+/** A way of the fuse block, or of the hub board; null where there are none. */
+function waysOf(c: DraftContext): (FeedPoint & { readonly weak: RunSpec['weak'] }) | null {
+  const { block, hub } = distributionOf(c.design, c.catalogue);
+  const gear = c.gear.get('block');
+  if (!block || (!hub && !gear)) return null;
+  const weak = [{ what: WAY[hub ? 'hub' : 'block'], ratingA: block.wayA }];
+  if (hub) return { from: fedEnd(c), name: 'Hub board', parent: mainId(c), lostPercent: PATH_LIMIT.houseMain, fuseKinds: ['blade'], weak, inline: passing(c.inline, ['disconnect']).inline };
+  return { from: endOf(gear!), name: 'Fuse block', parent: 'bus-block', lostPercent: PATH_LIMIT.blockFeed, fuseKinds: ['blade'], weak };
 }
 
 /** Where the feeds of groups start: a way of the block while it bears them, else a fuse of their own at the bus bars. */
 function groupPoints(c: DraftContext): { readonly pointFor: (amps: number) => FeedPoint; readonly onBlockA: number; readonly directA: number } {
-  const block = c.gear.get('block');
-  const part = c.catalogue.find('fuse-block', c.design.supply.fuseBlock);
-  const fits = (amps: number): boolean => block !== undefined && part !== null && amps <= WAY_SHARE * part.wayA;
+  const ways = waysOf(c);
+  const fits = (amps: number): boolean => ways !== null && amps <= WAY_SHARE * ways.weak[0]!.ratingA;
   const amps = groupsUsed(c.design).map(([id]) => loadsA(c, onGroup(c, id)));
   const sum = (of: readonly number[]): number => of.reduce((s, a) => s + a, 0);
   return {
     onBlockA: sum(amps.filter(fits)),
     directA: sum(amps.filter((a) => !fits(a))),
-    pointFor: (a) =>
-      fits(a)
-        ? { from: endOf(block!), name: 'Fuse block', parent: 'bus-block', lostPercent: PATH_LIMIT.blockFeed, fuseKinds: ['blade'], weak: [{ what: 'way of the fuse block', ratingA: part!.wayA }] }
-        : { from: fedEnd(c), name: 'Bus bars', parent: c.bank!.strings > 1 ? 'house1-bus' : 'house-bus', lostPercent: PATH_LIMIT.houseMain, fuseKinds: BOLTED, ...passing(c.inline, ['disconnect']) },
+    pointFor: (a) => (fits(a) ? ways! : { from: fedEnd(c), name: busName(c), parent: mainId(c), lostPercent: PATH_LIMIT.houseMain, fuseKinds: BOLTED, ...passing(c.inline, ['disconnect']) }),
   };
 }
 
@@ -114,7 +132,7 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
       makeRun(c, next(), {
         id: 'bus-inverter',
         parent: main,
-        name: 'Bus bars → inverter',
+        name: `${busName(c)} → inverter`,
         group: 'house',
         from: endOf(bus),
         to: endOf(inverter),
@@ -130,7 +148,7 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
     );
   }
   const block = gear.get('block');
-  const blockPart = c.catalogue.find('fuse-block', c.design.supply.fuseBlock);
+  const { block: blockPart } = distributionOf(c.design, c.catalogue);
   const feed = passing(c.inline, ['disconnect']);
   if (block && blockPart && (onBlock.length || groups.onBlockA > 0)) {
     runs.push(
@@ -155,5 +173,5 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
       }),
     );
   }
-  return [...runs, ...direct.map((l) => loadRun(c, next, l, 'bus')), ...(block ? onBlock.map((l) => loadRun(c, next, l, 'block')) : []), ...groupRuns(c, next, groups.pointFor)];
+  return [...runs, ...direct.map((l) => loadRun(c, next, l, 'bus')), ...(waysOf(c) ? onBlock.map((l) => loadRun(c, next, l, 'block')) : []), ...groupRuns(c, next, groups.pointFor)];
 }

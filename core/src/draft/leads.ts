@@ -102,7 +102,7 @@ export function draftLeads(c: DraftContext, firstNumber: number): Lead[] {
   let number = firstNumber;
   const stand = (id: string): Stand | null => {
     if (id === 'ignition') return ignition(c)?.stand ?? null;
-    const g: Gear | undefined = c.gear.get(id === 'starting battery' ? 'starting' : id);
+    const g: Gear | undefined = c.gear.get(id === 'starting battery' ? 'starting' : id) ?? (id === 'shunt' ? c.gear.get('bus') : undefined);
     return g ? standOf(g) : null;
   };
   return [...triggers(c), ...probes(c)].flatMap((given) => {

@@ -2,7 +2,7 @@ import type { DayLoad } from '../loads/index.js';
 import { groupsUsed, wiresTapped } from '../places/index.js';
 import { figure } from '../quantity/index.js';
 import type { RunSpec } from '../routes/index.js';
-import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
+import { endOf, makeRun, type DraftContext } from './context.js';
 import { loadsA, lowestVoltsA } from './demand.js';
 import { loadLimit, type Limit } from './limits.js';
 

@@ -36,7 +36,7 @@ export function sunRuns(c: DraftContext, next: () => number): RunSpec[] {
   runs.push(
     makeRun(c, next(), {
       id: 'controller-bus',
-      name: 'Solar controller → bus bars',
+      name: `Solar controller → ${bus.name}`,
       group: 'sun',
       from: endOf(regulator, 'out'),
       to: endOf(bus),

@@ -4,7 +4,7 @@ import type { Bond } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
 import { FUSE_KINDS, fuseWindow, RATED_DC_V } from '../protection/index.js';
 import { rating } from '../quantity/index.js';
-import type { LayoutFigures, SizedRun } from '../routes/index.js';
+import { WAY, type LayoutFigures, type SizedRun } from '../routes/index.js';
 import { devicesOf, type SolarArray } from '../supply/index.js';
 import type { OrderLine } from './line.js';
 import { addShared } from './shared.js';
@@ -74,7 +74,7 @@ function lugText(run: Fitted): string {
 
 /** Parts that are not bought now: their gear is a provision or for later. */
 function waiting({ supply, places }: Design): ReadonlySet<string> {
-  const parts = { inverter: supply.inverter, panel: supply.sun.panel, controller: supply.sun.controller, mains: supply.mains.charger, display: supply.shunt };
+  const parts = { inverter: supply.inverter, panel: supply.sun.panel, controller: supply.sun.controller, mains: supply.mains.charger, display: supply.hub ? null : supply.shunt };
   return new Set(Object.entries(parts).flatMap(([gear, part]) => (part && (places[gear]?.when ?? 'now') !== 'now' ? [part] : [])));
 }
 
@@ -82,7 +82,7 @@ function addDevices(basket: Basket, design: Design, catalogue: Catalogue): void 
   const wait = waiting(design);
   for (const { part, quantity } of devicesOf(design, catalogue).filter((d) => !wait.has(d.part.id)))
     basket.add({ key: part.id, group: 'devices', what: part.name, quantity, unit: 'pc', priceEach: part.price, kg: part.kg * quantity }, 'supply');
-  if (!catalogue.find('battery', design.supply.battery.part)) return;
+  if (!catalogue.find('battery', design.supply.battery.part) || catalogue.find('hub', design.supply.hub)) return;
   basket.add({ key: 'bus-bars', group: 'devices', what: 'bus bar pair with cover', quantity: 1, unit: 'pc', priceEach: PRICE.busBars, kg: PRICE.busBarsKg }, 'distribution');
 }
 
@@ -100,7 +100,7 @@ function addRun(basket: Basket, run: Fitted): void {
   for (const end of spec.ends) {
     const kind = FUSE_KINDS[f.fuseType];
     basket.add({ ...fuseWords(run), group: 'protection', quantity: f.perPole, unit: 'pc', priceEach: PRICE.fuse[f.fuseType], kg: 0.02 }, use);
-    const held = f.fuseType === 'breaker' || (/^(block$|group:|wire:)/.test(spec.from.gear) && end.at === 'from');
+    const held = f.fuseType === 'breaker' || (end.at === 'from' && (/^(block$|group:|wire:)/.test(spec.from.gear) || spec.weak.some((w) => w.what === WAY.hub)));
     if (!held)
       basket.add(
         { key: `holder-${f.fuseType}`, group: 'protection', what: `holder for ${kind.name} fuse, with cover`, quantity: f.perPole, unit: 'pc', priceEach: PRICE.holder[f.fuseType], kg: 0.1 },

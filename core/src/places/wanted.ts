@@ -1,7 +1,7 @@
 import { chargerInputW, type Catalogue, type Part } from '../catalogue/index.js';
 import type { Design, GearRole, LoadGroup, Trace } from '../design/index.js';
 import { inverterInputW } from '../loads/index.js';
-import { bankOf } from '../supply/index.js';
+import { bankOf, distributionOf } from '../supply/index.js';
 import { FIXING, LOAD_BODY, USUAL_BODY, type Body, type Fixing } from './bodies.js';
 
 /** A thing that a design calls for, before it has a place. */
@@ -37,10 +37,11 @@ function batteries(part: Part, count: number): Body {
 
 /** What sits in the battery's leads and in the feed of the loads: near to the bus bars. */
 function inline({ supply }: Design, catalogue: Catalogue): Wanted[] {
+  const hub = catalogue.find('hub', supply.hub);
   const parts = [
-    ['switch', 'main switch', catalogue.find('switch', supply.mainSwitch)],
-    ['shunt', 'shunt', catalogue.find('shunt', supply.shunt)],
-    ['disconnect', 'low-voltage disconnect', catalogue.find('disconnect', supply.disconnect.part)],
+    ['switch', 'main switch', hub?.mainSwitch ? null : catalogue.find('switch', supply.mainSwitch)],
+    ['shunt', 'shunt', hub ? null : catalogue.find('shunt', supply.shunt)],
+    ['disconnect', 'low-voltage disconnect', hub ? null : catalogue.find('disconnect', supply.disconnect.part)],
   ] as const;
   return parts.flatMap(([id, name, part]) => (part ? [make(id, 'bus', name, row(part, 1))] : []));
 }
@@ -48,11 +49,12 @@ function inline({ supply }: Design, catalogue: Catalogue): Wanted[] {
 function sources(design: Design, catalogue: Catalogue): Wanted[] {
   const { supply } = design;
   const bank = bankOf(design, catalogue);
+  const { hub } = distributionOf(design, catalogue);
   const out: Wanted[] = [];
   if (supply.isolation !== 'none') out.push(make('starting', 'starting', 'starting battery', USUAL_BODY.starting));
   if (bank) {
     out.push(make('house', 'house', `house battery ${bank.capacityAh} Ah`, batteries(bank.part, bank.strings * bank.inSeries)));
-    out.push(make('bus', 'bus', 'bus bars', USUAL_BODY.bus));
+    out.push(hub ? make('bus', 'bus', 'hub board', row(hub, 1)) : make('bus', 'bus', 'bus bars', USUAL_BODY.bus));
     out.push(...inline(design, catalogue));
   }
   const charger = supply.isolation === 'dcdc' ? catalogue.find('dcdc', supply.dcdc) : supply.isolation === 'isolator' ? catalogue.find('isolator', supply.isolator) : null;
@@ -71,7 +73,7 @@ function devices(design: Design, catalogue: Catalogue): Wanted[] {
   const out: Wanted[] = [];
   const inverter = catalogue.find('inverter', supply.inverter);
   if (inverter) out.push(make('inverter', 'inverter', `inverter ${inverter.ratedW} W`, row(inverter, 1), inverterInputW(inverter.ratedW, inverter.ratedW) - inverter.ratedW));
-  const block = catalogue.find('fuse-block', supply.fuseBlock);
+  const block = supply.hub ? null : catalogue.find('fuse-block', supply.fuseBlock);
   if (block) out.push(make('block', 'block', 'fuse block', row(block, 1)));
   const panel = catalogue.find('panel', supply.sun.panel);
   if (panel) out.push(make('panel', 'panel', `panels ${panel.ratedW * supply.sun.count} W`, row(panel, supply.sun.count)));
@@ -85,7 +87,7 @@ function devices(design: Design, catalogue: Catalogue): Wanted[] {
 /** What is looked at and pressed every day: the display of the battery's shunt, and the inverter's switch. */
 function controls(design: Design, catalogue: Catalogue): Wanted[] {
   const out: Wanted[] = [];
-  if (bankOf(design, catalogue) && catalogue.find('shunt', design.supply.shunt)) out.push(make('display', 'control', 'battery display', USUAL_BODY.display));
+  if (bankOf(design, catalogue) && distributionOf(design, catalogue).shunt) out.push(make('display', 'control', 'battery display', USUAL_BODY.display));
   if (catalogue.find('inverter', design.supply.inverter)) out.push(make('remote', 'control', 'inverter switch', USUAL_BODY.remote));
   return out;
 }

@@ -21,8 +21,8 @@ export function inverterFor(design: Design, catalogue: Catalogue): PartOf<'inver
 /** Room between what flows and what carries it all day: the fuse before it is at least so much larger. */
 const CARRIES_ROOM = 1.25;
 
-/** Main switch, shunt and disconnect that carry everything behind them. */
-function inlineFor(design: Design, catalogue: Catalogue): Pick<Design['supply'], 'mainSwitch' | 'shunt' | 'disconnect'> {
+/** What flows at once: to all loads on DC, and all that leaves the battery, A. */
+function flows(design: Design, catalogue: Catalogue): { readonly loadsA: number; readonly allA: number } {
   const { supply, brief } = design;
   const bank = bankOf(design, catalogue);
   const openV = bank?.openV ?? supply.houseV;
@@ -31,8 +31,17 @@ function inlineFor(design: Design, catalogue: Catalogue): Pick<Design['supply'],
     .reduce((sum, l) => sum + (l.kind === 'current' ? l.runningA : l.runningW / openV), 0);
   const inverter = catalogue.find('inverter', supply.inverter);
   const allA = loadsA + (inverter ? inverterInputW(inverter.ratedW, inverter.ratedW) / openV : 0);
+  return { loadsA, allA };
+}
+
+/** Main switch, shunt and disconnect that carry everything behind them; a hub board in their place where the workshop builds so and one carries it all. */
+function inlineFor(design: Design, catalogue: Catalogue, ways: number): Pick<Design['supply'], 'mainSwitch' | 'shunt' | 'disconnect' | 'hub'> {
+  const { supply, settings } = design;
+  const { loadsA, allA } = flows(design, catalogue);
+  const hubs = catalogue.ofKind('hub').filter((h) => h.ways >= ways && h.barsA >= CARRIES_ROOM * allA && h.disconnect.ratedA >= CARRIES_ROOM * loadsA);
+  const hub = settings.boardSchool === 'hub board' ? (smallest(hubs, (h) => h.price, 0)?.id ?? null) : null;
   const carries = (kind: 'switch' | 'shunt' | 'disconnect', amps: number): string | null => smallest(catalogue.ofKind(kind), (p) => p.ratedA, CARRIES_ROOM * amps)?.id ?? null;
-  return { mainSwitch: carries('switch', allA), shunt: carries('shunt', allA), disconnect: { part: carries('disconnect', loadsA), pole: supply.disconnect.pole } };
+  return { mainSwitch: carries('switch', allA), shunt: carries('shunt', allA), disconnect: { part: carries('disconnect', loadsA), pole: supply.disconnect.pole }, hub };
 }
 
 /** What the loads and the vehicle settle whatever the draft: inverter, fuse block, the way of isolation. */
@@ -43,7 +52,7 @@ export function withFixedParts(design: Design, catalogue: Catalogue): Design {
   const ways = Object.values(next.loads).filter((l) => l.supply === 'dc').length;
   supply.fuseBlock = smallest(catalogue.ofKind('fuse-block'), (p) => p.ways, ways + 2)?.id ?? supply.fuseBlock;
   supply.second = null;
-  Object.assign(supply, inlineFor(next, catalogue));
+  Object.assign(supply, inlineFor(next, catalogue, ways + 1));
   supply.dcdcSecond = null;
   supply.dcdcHalf = false;
   supply.trigger = 'ignition wire';

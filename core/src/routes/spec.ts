@@ -19,6 +19,9 @@ export interface RunEnd {
   readonly minus: string;
 }
 
+/** What a run passes that starts at a way of the fuse block or of a hub board, by name. */
+export const WAY = { block: 'way of the fuse block', hub: 'way of the hub board' } as const;
+
 /** A run before it is sized: what it joins, what it carries, and the ways it may be protected. */
 export interface RunSpec {
   readonly id: string;

@@ -1,6 +1,6 @@
 import { clearingTimes } from '../protection/index.js';
 import { figure, rating } from '../quantity/index.js';
-import { stringSource } from '../supply/index.js';
+import { distributionOf, stringSource } from '../supply/index.js';
 import type { Rule } from './rule.js';
 
 /** Volts of a 12 V starting battery while the engine is cranked: what a sound one still has after 15 s at half its cold-cranking amps (SAE J537). */
@@ -22,7 +22,7 @@ export const crankingThroughLink: Rule = {
     const amps = Math.max(0, (volt - (CRANKING_V * design.brief.vehicleV) / 12) / all);
     const weakest = link.reduce((a, b) => (b.figures.fuseA < a.figures.fuseA ? b : a));
     const opensS = clearingTimes(weakest.figures.fuseType, weakest.figures.fuseA, amps).fastS;
-    const part = catalogue.find('switch', design.supply.mainSwitch);
+    const part = distributionOf(design, catalogue).mainSwitch;
     const over = part !== null && amps > part.peakA;
     if (!over && opensS > START_S) return [];
     return [

@@ -1,4 +1,5 @@
 import { figure } from '../quantity/index.js';
+import { distributionOf } from '../supply/index.js';
 import type { Rule } from './rule.js';
 
 export const disconnectOver: Rule = {
@@ -7,7 +8,7 @@ export const disconnectOver: Rule = {
   basis: 'all runs that are fed through the disconnect, at once, against its rating',
   why: 'A contact that carries more than it is rated for welds shut or burns: then nothing cuts the loads off.',
   test: ({ runs, design, catalogue }) => {
-    const part = catalogue.find('disconnect', design.supply.disconnect.part);
+    const part = distributionOf(design, catalogue).disconnect;
     if (!part) return [];
     const fed = runs.filter((r) => r.spec.from.plus === 'fed+' || r.spec.from.minus === 'fed-');
     const amps = fed.reduce((sum, r) => sum + ('powerW' in r.spec.demand ? r.spec.demand.powerW / r.spec.sourceV : r.spec.demand.currentA), 0);

@@ -1,3 +1,4 @@
+import { distributionOf } from '../supply/index.js';
 import type { Rule } from './rule.js';
 
 export const noDistribution: Rule = {
@@ -7,7 +8,7 @@ export const noDistribution: Rule = {
   why: 'Every load then needs its own bolted fuse at the bus bars.',
   test: ({ runs, design, catalogue }) => {
     const loads = runs.filter((r) => r.spec.group === 'loads').length;
-    return loads > 1 && !catalogue.find('fuse-block', design.supply.fuseBlock) ? [{ at: { stage: 'supply', about: 'block' }, values: { loads } }] : [];
+    return loads > 1 && !distributionOf(design, catalogue).block ? [{ at: { stage: 'supply', about: 'block' }, values: { loads } }] : [];
   },
   say: (v) => `${v['loads']} loads and no fuse block.`,
   fix: () => 'Choose a fuse block.',

@@ -1,3 +1,4 @@
+import { distributionOf } from '../supply/index.js';
 import type { Rule } from './rule.js';
 
 export const noMainSwitch: Rule = {
@@ -5,7 +6,7 @@ export const noMainSwitch: Rule = {
   severity: 'look',
   basis: 'a house battery that can be parted from everything by hand, without tools',
   why: 'In a fire or a fault nobody looks for a spanner; and it is the first thing that is switched before work.',
-  test: ({ design, supply }) => (supply.bank && design.supply.mainSwitch === null ? [{ at: { stage: 'supply' as const, about: 'switch' }, values: {} }] : []),
+  test: ({ design, supply, catalogue }) => (supply.bank && !distributionOf(design, catalogue).mainSwitch ? [{ at: { stage: 'supply' as const, about: 'switch' }, values: {} }] : []),
   say: () => 'No switch parts the house battery from its bus bars.',
   fix: () => 'Choose a main switch under Supply, rated for the main fuse, within reach; or accept it with what takes its place.',
 };

@@ -1,3 +1,5 @@
+import { WAY } from '../routes/index.js';
+import { distributionOf } from '../supply/index.js';
 import type { Rule } from './rule.js';
 
 export const waysShort: Rule = {
@@ -6,10 +8,10 @@ export const waysShort: Rule = {
   basis: 'one fuse, one circuit',
   why: 'Two circuits on one fuse hide each other’s faults.',
   test: ({ runs, design, catalogue }) => {
-    const used = runs.filter((r) => r.spec.from.gear === 'block').length;
-    const block = catalogue.find('fuse-block', design.supply.fuseBlock);
-    return block && used > block.ways ? [{ at: { stage: 'supply', about: 'block' }, values: { used, ways: block.ways } }] : [];
+    const { block, hub } = distributionOf(design, catalogue);
+    const used = runs.filter((r) => r.spec.weak.some((w) => w.what === WAY[hub ? 'hub' : 'block'])).length;
+    return block && used > block.ways ? [{ at: { stage: 'supply', about: 'block' }, values: { used, ways: block.ways, name: hub ? 'hub board' : 'fuse block' } }] : [];
   },
-  say: (v) => `${v['used']} circuits want a way; the fuse block has ${v['ways']}.`,
-  fix: () => 'Choose a bigger fuse block.',
+  say: (v) => `${v['used']} circuits want a way; the ${v['name']} has ${v['ways']}.`,
+  fix: () => 'A bigger one, or loads that share a switch bank or strip.',
 };

@@ -10,6 +10,12 @@ export interface Device {
 function called(design: Design, catalogue: Catalogue): readonly (readonly [Part | null, number])[] {
   const { supply } = design;
   const panel = catalogue.find('panel', supply.sun.panel);
+  const hub = catalogue.find('hub', supply.hub);
+  const separate = [
+    [catalogue.find('fuse-block', supply.fuseBlock), 1],
+    [catalogue.find('shunt', supply.shunt), 1],
+    [catalogue.find('disconnect', supply.disconnect.part), 1],
+  ] as const;
   const dcdc = supply.isolation === 'dcdc' ? [supply.dcdc, supply.dcdcSecond] : [];
   return [
     [catalogue.find('battery', supply.battery.part), supply.battery.count],
@@ -21,10 +27,8 @@ function called(design: Design, catalogue: Catalogue): readonly (readonly [Part 
     [panel || supply.sun.portable ? catalogue.find('solar-controller', supply.sun.controller) : null, 1],
     [catalogue.find('mains-charger', supply.mains.charger), 1],
     [catalogue.find('inverter', supply.inverter), 1],
-    [catalogue.find('fuse-block', supply.fuseBlock), 1],
-    [catalogue.find('switch', supply.mainSwitch), 1],
-    [catalogue.find('shunt', supply.shunt), 1],
-    [catalogue.find('disconnect', supply.disconnect.part), 1],
+    ...(hub ? [[hub, 1] as const] : separate),
+    [hub?.mainSwitch ? null : catalogue.find('switch', supply.mainSwitch), 1],
   ];
 }
 

@@ -7,6 +7,7 @@ export * from './charger.js';
 export * from './charger-input.js';
 export * from './chargers.js';
 export * from './devices.js';
+export * from './distribution.js';
 export * from './drains.js';
 export * from './isolation.js';
 export * from './life.js';

@@ -3,6 +3,7 @@ import type { Design } from '../design/index.js';
 import type { SolarArray } from './array.js';
 import type { Bank } from './bank.js';
 import { dcdcsOf, mainsChargerOf } from './chargers.js';
+import { distributionOf } from './distribution.js';
 
 /** One thing to set on a device, and why so. */
 export interface DeviceSetting {
@@ -62,12 +63,13 @@ export function settingsSheet(design: Design, catalogue: Catalogue, bank: Bank |
       { setting: 'low-volt cut-out', value: `${(bank.openV - 0.5 * bank.inSeries).toFixed(1)} V`, why: 'below the disconnect’s: the disconnect is the first line' },
       { setting: 'standby search', value: 'on, where it has one', why: `left on it draws ${Math.round(0.012 * inverter.ratedW)} W all day` },
     ]);
-  if (supply.disconnect.part)
+  const { disconnect, shunt } = distributionOf(design, catalogue);
+  if (disconnect)
     add('low-voltage disconnect', [
       { setting: 'opens', value: `${bank.openV.toFixed(1)} V for 60 s`, why: 'the first line; the battery’s own board is the last' },
       { setting: 'closes', value: `${bank.closeV.toFixed(1)} V for 60 s, not within 10 min`, why: 'so that it does not chatter' },
     ]);
-  if (supply.shunt)
+  if (shunt)
     add('shunt', [
       { setting: 'capacity', value: `${bank.capacityAh} Ah`, why: 'counts from here' },
       {

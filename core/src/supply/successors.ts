@@ -2,6 +2,7 @@ import type { Catalogue } from '../catalogue/index.js';
 import { FUNCTIONS, type Design, type Existing, type GearFunction } from '../design/index.js';
 import { bankOf } from './bank.js';
 import { dcdcsOf, mainsChargerOf } from './chargers.js';
+import { distributionOf } from './distribution.js';
 
 /** A function of removed gear with what takes it over: a new part, kept gear, or a signed omission. */
 export interface LostFunction {
@@ -25,9 +26,9 @@ const SUCCESSOR: Readonly<Record<GearFunction, Finder>> = {
     name(c.find('solar-controller', d.supply.sun.controller)) ?? (d.supply.isolation === 'dcdc' && c.find('dcdc', d.supply.dcdc)?.sunInput ? name(c.find('dcdc', d.supply.dcdc)) : null),
   'charges from mains': (d, c) => name(mainsChargerOf(d, c)),
   'isolates the starting battery': (d, c) => SUCCESSOR['charges from the vehicle'](d, c),
-  fuses: (d, c) => name(c.find('fuse-block', d.supply.fuseBlock)),
-  'low-voltage cut-off': (d, c) => name(c.find('disconnect', d.supply.disconnect.part)),
-  measures: (d, c) => name(c.find('shunt', d.supply.shunt)),
+  fuses: (d, c) => name(distributionOf(d, c).block),
+  'low-voltage cut-off': (d, c) => name(distributionOf(d, c).disconnect),
+  measures: (d, c) => distributionOf(d, c).hub?.name ?? name(c.find('shunt', d.supply.shunt)),
   'makes 230 V': (d, c) => name(c.find('inverter', d.supply.inverter)),
 };
 

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { amps, rating, type RunFigures } from '@meridex/core';
+import { amps, figure, rating, type RunFigures } from '@meridex/core';
 
 const WIDTH = 300;
 const EDGE = 14;
@@ -94,7 +94,7 @@ export class FuseWindow {
     const [load, from, to, fuse] = [x(w.loadA), x(w.fromA), x(w.to.ratingA), x(fuseA)];
     const labels = [
       { text: `load ${amps(w.loadA)} A`, x: Math.max(0, Math.min(load, 200)), y: 62, anchor: load < 60 ? 'start' : 'middle' },
-      { text: `÷ 0.8 = ${amps(w.fromA)} A`, x: from, y: 75, anchor: from < 70 ? 'start' : from > 230 ? 'end' : 'middle' },
+      { text: `${w.airC > 25 ? `÷ 0.8, in ${figure(w.airC, 0)} °C` : '÷ 0.8'} = ${amps(w.fromA)} A`, x: from, y: 75, anchor: from < 70 ? 'start' : from > 230 ? 'end' : 'middle' },
       { text: `${w.to.what} ${amps(w.to.ratingA)} A`, x: Math.min(to + 8, WIDTH), y: 62, anchor: 'end' },
     ];
     return { load, from, to, fuse, labels, fuseText: rating(fuseA), open: w.to.ratingA >= w.fromA, holds: fuseA >= w.fromA - 1e-9 && fuseA <= w.to.ratingA + 1e-9 };

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
-import { faultCurrent, figure, FUSE_KINDS, rating, rerate, type CircuitState } from '@meridex/core';
+import { carriesA, faultCurrent, figure, FUSE_KINDS, rating, type CircuitState } from '@meridex/core';
 import { FusePlot } from '../pictures/fuse-plot';
 import { FuseWindow } from '../pictures/fuse-window';
 import { Mark } from '../pictures/mark';
@@ -113,10 +113,10 @@ export class FusesSheet {
     if (design === this.designs.design()) this.known.set(answer);
   }
 
-  /** What a fuse keeps of its rating in the air it stands in, when that is not 25 °C. */
+  /** What a fuse carries all day in the air it stands in. */
   protected rerated(row: FuseRow): string {
-    const share = rerate(row.fuse.type, row.run.spec.ambientC);
-    return `${figure(share * row.fuse.ratingA, 1)} A at ${figure(row.run.spec.ambientC, 0)} °C`;
+    const { fuseAirC } = row.run.spec;
+    return `${figure(carriesA(row.fuse.type, row.fuse.ratingA, fuseAirC), 1)} A in ${figure(fuseAirC, 0)} °C`;
   }
 
   protected stateWords(state: CircuitState): string {

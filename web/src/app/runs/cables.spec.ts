@@ -52,7 +52,7 @@ describe('the sheet of cables', () => {
 
   it('marks a typed size that loses too much, in word and colour', async () => {
     const { element, bench, settle } = await onBench(CablesSheet, 'vet');
-    bench.edit('thin', (d) => (d.runs['start-charger'] = { outM: 6.4, areaMm2: 25 }));
+    bench.edit('thin', (d) => (d.runs['start-charger'] = { outM: 6.4, areaMm2: 35 }));
     await settle();
     expect(row(element, 'start-charger').querySelector('mx-mark svg')!.getAttribute('aria-label')).toBe('look');
   });

@@ -9,6 +9,7 @@ import type { View } from '../pictures/vehicle-view';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { SelectionService } from '../services/selection.service';
+import { KeptEdits } from './kept';
 import { RunDetail } from './run-detail';
 
 type Show = 'all' | 'charging' | 'house' | 'loads' | 'sun';
@@ -16,7 +17,7 @@ type Show = 'all' | 'charging' | 'house' | 'loads' | 'sun';
 /** Each cable: current, fuse, size, length and what it loses, with the vehicle above and the chosen run beside. */
 @Component({
   selector: 'mx-cables',
-  imports: [FormsModule, NzSelectModule, NumberField, Mark, VehiclePicture, RunDetail],
+  imports: [FormsModule, NzSelectModule, NumberField, Mark, VehiclePicture, RunDetail, KeptEdits],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './cables.html',

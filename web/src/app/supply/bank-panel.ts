@@ -1,5 +1,5 @@
-import { ChangeDetectionStrategy, Component } from '@angular/core';
-import { figure, readsAt, type Supply } from '@meridex/core';
+import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import { figure, readsAt, SHIPPED_CATALOGUE, type Supply } from '@meridex/core';
 import { Choice } from '../fields/choice';
 import { NumberField } from '../fields/number-field';
 import { PartSelect } from '../fields/part-select';
@@ -22,6 +22,8 @@ export class BankPanel extends SupplyPanel {
   protected readonly poles = ['positive', 'negative'] as const;
   protected readonly joins = ['parallel', 'selector'] as const;
   protected readonly joinWords = (j: Second['joined']): string => (j === 'parallel' ? 'always joined' : 'by a selector');
+
+  protected readonly hub = computed(() => SHIPPED_CATALOGUE.find('hub', this.s().hub));
 
   /** Lithium is too flat for a voltmeter; lead-acid is read by the workshop's chart. */
   protected reserveReads(): string {

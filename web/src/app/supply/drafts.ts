@@ -29,6 +29,7 @@ import { SupplyPanel } from './panel';
       <mx-choice label="Sun school" name="Sun comes in" [of]="suns" [value]="settings().sunSchool" (valueChange)="school({ sunSchool: $event })" />
       <mx-choice label="Controller school" name="Controller" [of]="regulators" [value]="settings().regulatorSchool" (valueChange)="school({ regulatorSchool: $event })" />
       <mx-choice label="Variable alternator school" name="Variable alternator" [of]="variables" [value]="settings().variableSchool" (valueChange)="school({ variableSchool: $event })" />
+      <mx-choice label="Board school" name="Distribution" [of]="boards" [value]="settings().boardSchool" (valueChange)="school({ boardSchool: $event })" />
     </section>
     <p class="caution">Prices and cycles are planning figures of generic parts; the maker’s data and the quote decide.</p>
   `,
@@ -47,7 +48,7 @@ import { SupplyPanel } from './panel';
     .schools {
       margin: 12px 0;
       display: grid;
-      grid-template-columns: auto repeat(4, minmax(0, 1fr));
+      grid-template-columns: auto repeat(5, minmax(0, 1fr));
       gap: 12px;
       align-items: center;
     }
@@ -81,6 +82,7 @@ export class DraftsSheet extends SupplyPanel {
   protected readonly suns = ['through the charger', 'own controller'] as const;
   protected readonly regulators = ['MPPT', 'PWM'] as const;
   protected readonly variables = ['DC-DC charger', 'voltage fixed by the dealer'] as const;
+  protected readonly boards = ['separate parts', 'hub board'] as const;
   private asked = '';
 
   constructor() {

@@ -7,6 +7,8 @@ import {
   type DeadMap,
   type Design,
   type Failure,
+  type KeptEdit,
+  keptEdits,
   type NoState,
   type Helps,
   type PlaceOffer,
@@ -40,6 +42,7 @@ export type OutlookAsk =
   | { readonly what: 'places'; readonly design: Design; readonly gear: string }
   | { readonly what: 'state'; readonly design: Design; readonly state: CircuitState }
   | { readonly what: 'protection'; readonly design: Design }
+  | { readonly what: 'kept'; readonly design: Design }
   | { readonly what: 'what if'; readonly design: Design; readonly change: WhatIf };
 
 /** What is known of a circuit beyond its runs: which fuse opens first, what stays live, each run's worst state. */
@@ -58,6 +61,7 @@ export interface OutlookAnswers {
   readonly places: readonly PlaceOffer[];
   readonly state: StateFigures | NoState | null;
   readonly protection: ProtectionAnswer | null;
+  readonly kept: readonly KeptEdit[];
   readonly 'what if': TripResult | null;
 }
 
@@ -91,6 +95,8 @@ export function answerOutlook(ask: OutlookAsk): OutlookAnswers[OutlookAsk['what'
       return stateOf(ask.design, ask.state);
     case 'protection':
       return protectionOf(ask.design);
+    case 'kept':
+      return keptEdits(ask.design, SHIPPED_CATALOGUE);
     case 'what if':
       return simulateWhatIf(ask.design, SHIPPED_CATALOGUE, ask.change);
   }

@@ -1,0 +1,89 @@
+import { assess } from '../assess/index.js';
+import { areaInWords } from '../cable/index.js';
+import type { Catalogue } from '../catalogue/index.js';
+import type { Design, RunEdit } from '../design/index.js';
+import { draftGear, type Gear } from '../places/index.js';
+import { FUSE_KINDS } from '../protection/index.js';
+import { figure, rating } from '../quantity/index.js';
+import type { SizedRun } from '../routes/index.js';
+
+/** Something that a person said, with what the draft would have done without it. */
+export interface KeptEdit {
+  /** Where it is kept: a run's id and field, or a gear's place. */
+  readonly of: { readonly run: string; readonly field: keyof RunEdit } | { readonly gear: string };
+  readonly name: string;
+  readonly what: string;
+  readonly kept: string;
+  readonly drafted: string;
+}
+
+type Words = (run: SizedRun) => string;
+
+const metres = (m: number): string => `${figure(m, 1)} m`;
+const sized = (run: SizedRun, say: (f: Extract<SizedRun, { ok: true }>['figures']) => string): string => (run.ok ? say(run.figures) : 'no size fits');
+const wayOf: Words = ({ spec }) => (spec.route ? `${spec.route.ways.map((w) => w.along).join(', ') || 'straight'} (${metres(spec.outM)})` : 'no way');
+
+/** How each field of an edit reads, on a run that has it or on one that was left to the draft. */
+const FIELDS: Readonly<Record<keyof RunEdit, { readonly what: string; readonly words: Words }>> = {
+  outM: { what: 'length', words: (r) => metres(r.spec.outM) },
+  backM: { what: 'length back', words: (r) => metres(r.spec.backM) },
+  areaMm2: { what: 'size', words: (r) => (r.spec.edit.areaMm2 === undefined ? sized(r, (f) => f.cable) : areaInWords(r.spec.edit.areaMm2)) },
+  fuseA: { what: 'fuse', words: (r) => (r.spec.edit.fuseA === undefined ? sized(r, (f) => `${rating(f.fuseA)} A`) : `${rating(r.spec.edit.fuseA)} A`) },
+  laid: { what: 'laid', words: (r) => `in ${r.spec.laid}` },
+  grouped: { what: 'bunched', words: (r) => `${r.spec.grouped} together` },
+  ambientC: { what: 'air on the way', words: (r) => `${figure(r.spec.ambientC, 0)} °C` },
+  via: { what: 'must pass', words: wayOf },
+  avoid: { what: 'must not pass', words: wayOf },
+  back: { what: 'return', words: (r) => (r.spec.back === 'chassis' ? 'through the body' : 'by its own cable') },
+  spares: { what: 'spare cores', words: (r) => String(r.spec.edit.spares ?? 0) },
+  protect: {
+    what: 'protected by',
+    words: (r) => (r.spec.reset ? `a breaker, ${r.spec.reset === 'self' ? 'self-resetting' : 'manual reset'}` : sized(r, (f) => `a ${FUSE_KINDS[f.fuseType].name} fuse`)),
+  },
+  poled: { what: 'breaker made for', words: (r) => (r.spec.edit.poled ? 'one direction' : 'both directions') },
+};
+
+function runEdits(design: Design, catalogue: Catalogue): KeptEdit[] {
+  const edited = Object.entries(design.runs).filter(([, e]) => Object.values(e).some((v) => v !== undefined));
+  if (!edited.length) return [];
+  const kept = new Map(assess(design, catalogue).runs.map((r) => [r.spec.id, r]));
+  const drafted = new Map(assess({ ...design, runs: {} }, catalogue).runs.map((r) => [r.spec.id, r]));
+  return edited.flatMap(([id, edit]) => {
+    const [mine, theirs] = [kept.get(id), drafted.get(id)];
+    return (Object.keys(edit) as (keyof RunEdit)[])
+      .filter((field) => edit[field] !== undefined)
+      .map((field): KeptEdit => {
+        const { what, words } = FIELDS[field];
+        const gone = 'a run that the plan has no longer';
+        return {
+          of: { run: id, field },
+          name: mine ? `${mine.spec.number} · ${mine.spec.name}` : id,
+          what,
+          kept: mine ? words(mine) : gone,
+          drafted: theirs ? words(theirs) : 'nothing: it is not drafted',
+        };
+      });
+  });
+}
+
+const standsIn = (g: Gear | undefined): string => (g ? `${g.zoneName}, ${g.faceName}` : 'nowhere');
+
+function placeEdits(design: Design, catalogue: Catalogue): KeptEdit[] {
+  const placed = Object.keys(design.places);
+  if (!placed.length) return [];
+  const kept = new Map(draftGear(design, catalogue).map((g) => [g.id, g]));
+  const drafted = new Map(draftGear({ ...design, places: {} }, catalogue).map((g) => [g.id, g]));
+  return placed.flatMap((id): KeptEdit[] => {
+    const mine = kept.get(id);
+    return mine ? [{ of: { gear: id }, name: mine.name, what: 'place', kept: `${standsIn(mine)}${mine.when === 'now' ? '' : `, ${mine.when}`}`, drafted: standsIn(drafted.get(id)) }] : [];
+  });
+}
+
+/**
+ * Everything that a person said of runs and places, with what a draft without any of it would do: drafts come and go,
+ * these stay.
+ * @example keptEdits(design, catalogue)[0] // { of: { run: 'bus-block', field: 'outM' }, what: 'length', kept: '1.1 m', drafted: '0.8 m', … }
+ */
+export function keptEdits(design: Design, catalogue: Catalogue): KeptEdit[] {
+  return [...runEdits(design, catalogue), ...placeEdits(design, catalogue)];
+}

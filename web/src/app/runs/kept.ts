@@ -1,0 +1,74 @@
+import { ChangeDetectionStrategy, Component, effect, inject, signal, untracked } from '@angular/core';
+import type { Design, KeptEdit } from '@meridex/core';
+import { DesignService } from '../services/design.service';
+import { OutlookService } from '../services/outlook.service';
+
+/** What was set by hand, beside what the draft would do: a draft changes none of it, a person takes it back. */
+@Component({
+  selector: 'mx-kept',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (kept().length) {
+      <h2 class="inset">Set by hand, and kept by every draft</h2>
+      <div class="scroll">
+        <table class="sheet">
+          <thead>
+            <tr>
+              <th>what</th>
+              <th></th>
+              <th>kept</th>
+              <th>the draft would</th>
+              <th><span class="unseen">take the draft’s</span></th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (k of kept(); track k.name + k.what) {
+              <tr>
+                <td>{{ k.name }}</td>
+                <td class="narrow muted">{{ k.what }}</td>
+                <td>
+                  <b>{{ k.kept }}</b>
+                </td>
+                <td>{{ k.drafted === k.kept ? 'do the same' : k.drafted }}</td>
+                <td><button type="button" class="btn plain" [attr.aria-label]="'Take the draft’s ' + k.what + ' of ' + k.name" (click)="takeBack(k)">↺</button></td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      </div>
+    }
+  `,
+  styles: `
+    td {
+      vertical-align: middle;
+    }
+  `,
+})
+export class KeptEdits {
+  private readonly designs = inject(DesignService);
+  private readonly outlook = inject(OutlookService);
+  protected readonly kept = signal<readonly KeptEdit[]>([]);
+
+  constructor() {
+    effect(() => {
+      const design = this.designs.design();
+      untracked(() => void this.ask(design));
+    });
+  }
+
+  private async ask(design: Design | null): Promise<void> {
+    const answer = design ? await this.outlook.ask({ what: 'kept', design }) : [];
+    // A later edit has its own answer on the way.
+    if (design === this.designs.design()) this.kept.set(answer ?? []);
+  }
+
+  protected takeBack({ of, name, what }: KeptEdit): void {
+    this.designs.edit(`${what} of ${name}, as drafted`, (d) => {
+      if ('gear' in of) return void delete d.places[of.gear];
+      const edit = d.runs[of.run];
+      if (!edit) return;
+      delete edit[of.field];
+      if (!Object.keys(edit).length) delete d.runs[of.run];
+    });
+  }
+}

@@ -5,6 +5,7 @@ import { rating } from '../quantity/index.js';
 import type { Lead, RunGroup, SizedRun } from '../routes/index.js';
 import type { Diagram, DiagramEnd, DiagramLine, DiagramNode, LineKind, Pole, SymbolKind } from './element.js';
 import { symbolOf } from './symbol-of.js';
+import { keptGear, standingApart } from './there-before.js';
 
 /** What a diagram is drawn from. */
 export interface DiagramInput {
@@ -31,9 +32,11 @@ class Builder {
   readonly nodes = new Map<string, DiagramNode>();
   readonly lines: DiagramLine[] = [];
   private readonly gear: ReadonlyMap<string, Gear>;
+  private readonly kept: ReadonlySet<string>;
 
   constructor(private readonly input: DiagramInput) {
     this.gear = new Map(input.gear.map((g) => [g.id, g]));
+    this.kept = keptGear(input.design);
   }
 
   put(id: string, symbol: SymbolKind, title: string, more: Partial<DiagramNode> = {}): void {
@@ -48,7 +51,11 @@ class Builder {
     if (part) this.put(id, { switch: 'switch', shunt: 'shunt', disconnect: 'contact' }[part.id] as SymbolKind, part.name, { gear: 'bus', detail: 'on the hub board' });
     if (!g) return id;
     const title = string ? `${g.name.replace(/ \d+ Ah$/, '')} ${string[1]}` : g.name;
-    this.put(id, symbolOf(g, this.input.design), title, { gear: g.id, last: g.role === 'load', detail: g.when === 'now' ? '' : g.when });
+    this.put(id, symbolOf(g, this.input.design), title, {
+      gear: g.id,
+      last: g.role === 'load',
+      detail: [g.when === 'now' ? '' : g.when, this.kept.has(string ? 'house' : id) ? 'existing' : ''].filter(Boolean).join(', '),
+    });
     return id;
   }
 
@@ -179,5 +186,6 @@ export function buildDiagram(input: DiagramInput, filter: DiagramFilter = WHOLE)
   }
   if (whole || filter.groups?.some((g) => g === 'house' || g === 'charging')) b.mains();
   if (whole) for (const g of input.gear) if (!(g.id === 'house' && b.nodes.has('house.1'))) b.putGear(g.id);
+  if (whole) for (const e of standingApart(input.design)) b.put(e.id, e.symbol, e.name, { detail: `existing, kept${e.does ? `: ${e.does}` : ''}; not joined by this plan` });
   return { nodes: [...b.nodes.values()], lines: b.lines };
 }

@@ -58,6 +58,8 @@ describe('the line diagram', () => {
       }
       for (const l of a.layout.leads) expect(diagram.lines.filter((x) => x.id === l.id).length).toBe(1);
       expect(new Set(diagram.nodes.map((n) => n.id)).size).toBe(diagram.nodes.length);
+      const stays = Object.values(design.brief.existing).filter((e) => e.verdict !== 'remove');
+      expect(diagram.nodes.filter((n) => n.detail.includes('existing')).length).toBeGreaterThanOrEqual(stays.length);
     });
 
     it(`${key}: joins each feed from its start to its end, without a gap`, () => {
@@ -76,6 +78,26 @@ describe('the line diagram', () => {
       for (const [i, a] of symbols.entries()) for (const b of symbols.slice(i + 1)) expect(meet(a, b)).withContext(`${a.what} / ${b.what}`).toBeFalse();
     });
   }
+
+  it('marks what is in the vehicle already: a part of the plan where it stands, the rest apart', () => {
+    const d = structuredClone(DEMO_JOBS.find((j) => j.key === 'vet')!.design);
+    const old = {
+      order: 1,
+      name: 'old inverter',
+      part: d.supply.inverter,
+      verdict: 'keep' as const,
+      does: ['makes 230 V' as const],
+      omitted: {},
+      own: { capacityAh: null, outputA: null, watts: null },
+      ageYears: 4,
+      kg: null,
+      notes: '',
+    };
+    d.brief.existing = { a: old, b: { ...old, order: 2, name: 'reversing relay', part: null, does: [] }, c: { ...old, order: 3, name: 'old lamp', part: null, verdict: 'remove' } };
+    const nodes = diagramOf(d).nodes.filter((n) => n.detail.includes('existing'));
+    expect(nodes.map((n) => n.id).sort()).toEqual(['existing:b', 'inverter', 'starting']);
+    expect(nodes.find((n) => n.id === 'existing:b')!.detail).toContain('not joined by this plan');
+  });
 
   it('is the same for the same design', async () => {
     const d = diagramOf(DEMO_JOBS[0]!.design);

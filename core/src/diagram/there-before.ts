@@ -1,0 +1,44 @@
+import type { Design, Existing } from '../design/index.js';
+import type { SymbolKind } from './element.js';
+
+/** Gear of the plan that is in the vehicle already: its own battery always, the rest by the parts that stay. */
+export function keptGear({ brief, supply }: Design): ReadonlySet<string> {
+  const parts: Readonly<Record<string, string | null>> = {
+    house: supply.battery.part,
+    charger: supply.isolation === 'isolator' ? supply.isolator : supply.dcdc,
+    charger2: supply.dcdcSecond,
+    panel: supply.sun.panel,
+    controller: supply.sun.controller,
+    mains: supply.mains.charger,
+    inverter: supply.inverter,
+    block: supply.fuseBlock,
+    bus: supply.hub,
+    switch: supply.mainSwitch,
+    shunt: supply.shunt,
+    disconnect: supply.disconnect.part,
+  };
+  const kept = new Set(Object.values(brief.existing).flatMap((e) => (e.verdict !== 'remove' && e.part ? [e.part] : [])));
+  return new Set(['starting', ...Object.entries(parts).flatMap(([gear, part]) => (part && kept.has(part) ? [gear] : []))]);
+}
+
+const SYMBOL: readonly (readonly [Existing['does'][number], SymbolKind])[] = [
+  ['stores charge', 'battery'],
+  ['charges from the vehicle', 'converter'],
+  ['charges from the sun', 'regulator'],
+  ['charges from mains', 'rectifier'],
+  ['makes 230 V', 'inverter'],
+  ['isolates the starting battery', 'contact'],
+  ['low-voltage cut-off', 'contact'],
+  ['measures', 'meter'],
+  ['fuses', 'bars'],
+];
+
+/** What stays in the vehicle and has no part in the plan: shown, so that nobody takes it for forgotten. */
+export function standingApart(design: Design): readonly { readonly id: string; readonly name: string; readonly symbol: SymbolKind; readonly does: string }[] {
+  const { brief, supply } = design;
+  const planned = JSON.stringify(supply);
+  return Object.entries(brief.existing)
+    .filter(([, e]) => e.verdict !== 'remove' && !(e.part && planned.includes(JSON.stringify(e.part))) && !/^starting battery$/i.test(e.name.trim()))
+    .sort(([, a], [, b]) => a.order - b.order)
+    .map(([id, e]) => ({ id: `existing:${id}`, name: e.name || 'unnamed gear', symbol: SYMBOL.find(([f]) => e.does.includes(f))?.[1] ?? 'load', does: e.does.join(', ') }));
+}

@@ -5,6 +5,7 @@ export * from './inline.js';
 export * from './plan.js';
 export * from './selectivity.js';
 export * from './settle.js';
+export type { GiverMode } from './settling.js';
 export * from './shorts.js';
 export * from './state.js';
 export * from './sweep.js';

@@ -1,4 +1,5 @@
 import type { Circuit } from './circuit.js';
+import { Groups } from './groups.js';
 
 /** Names used by an element that the circuit does not list as nodes. */
 export function unknownNodes(circuit: Circuit): string[] {
@@ -19,16 +20,9 @@ export function unknownNodes(circuit: Circuit): string[] {
  * volts of what hangs on it.
  */
 export function floatingNodes(circuit: Circuit): string[] {
-  const parent = new Map<string, string>([...circuit.nodes, circuit.ground].map((n) => [n, n]));
-  const root = (n: string): string => {
-    let r = n;
-    while (parent.get(r) !== r) r = parent.get(r)!;
-    parent.set(n, r);
-    return r;
-  };
-  const join = (a: string, b: string): void => void parent.set(root(a), root(b));
-  for (const r of circuit.resistors) join(r.a, r.b);
-  for (const s of circuit.sources) join(s.plus, s.minus);
-  for (const l of circuit.loads) if (l.kind === 'resistance') join(l.plus, l.minus);
-  return circuit.nodes.filter((n) => root(n) !== root(circuit.ground));
+  const groups = new Groups();
+  for (const r of circuit.resistors) groups.join(r.a, r.b);
+  for (const s of circuit.sources) groups.join(s.plus, s.minus);
+  for (const l of circuit.loads) if (l.kind === 'resistance') groups.join(l.plus, l.minus);
+  return circuit.nodes.filter((n) => !groups.joined(n, circuit.ground));
 }

@@ -1,5 +1,6 @@
 import type { Circuit, SolveResult, Source } from './circuit.js';
 import { floatingNodes } from './connectivity.js';
+import { Groups } from './groups.js';
 
 /** What is odd about a circuit, named by its own elements and nodes. */
 export interface CircuitRemark {
@@ -20,20 +21,18 @@ const SAID_A = 1e-6;
 const MOST_LOOPS = 20;
 
 /** Groups of nodes that metal joins, and the conductors that join what was joined already. */
-class Metal {
-  private readonly parent = new Map<string, string>();
+class Metal extends Groups {
   readonly closing: { readonly id: string; readonly a: string; readonly b: string }[] = [];
   private readonly near = new Map<string, { readonly id: string; readonly to: string }[]>();
 
   constructor(circuit: Circuit) {
+    super();
     for (const r of circuit.resistors) {
       if (r.ohm > METAL_OHM) continue;
-      const [p, q] = [this.root(r.a), this.root(r.b)];
-      if (p === q) {
+      if (!this.join(r.a, r.b)) {
         this.closing.push(r);
         continue;
       }
-      this.parent.set(p, q);
       this.list(r.a).push({ id: r.id, to: r.b });
       this.list(r.b).push({ id: r.id, to: r.a });
     }
@@ -41,17 +40,6 @@ class Metal {
 
   private list(n: string): { readonly id: string; readonly to: string }[] {
     return this.near.get(n) ?? this.near.set(n, []).get(n)!;
-  }
-
-  root(n: string): string {
-    let r = n;
-    for (let up = this.parent.get(r); up !== undefined; up = this.parent.get(r)) r = up;
-    if (r !== n) this.parent.set(n, r);
-    return r;
-  }
-
-  joined(a: string, b: string): boolean {
-    return this.root(a) === this.root(b);
   }
 
   /** Conductors from one node to another, in their order; empty where metal does not join them. */

@@ -1,0 +1,127 @@
+import { solveCircuit, type Circuit, type Solved } from '../network/index.js';
+import type { GiverMode, Settling } from './settling.js';
+import { stringIn, type Giver } from './units.js';
+
+/**
+ * Where nothing settles, it may be a charger that asks more of its feed than the feed can give: its input would fall
+ * below its cut-out first. True when one was cut out for that.
+ */
+export function cutOut(s: Settling, circuit: Circuit): boolean {
+  const asking = s.givers.filter((g) => g.input && (s.u.inW.get(g.id) ?? 0) > 0);
+  const inputs = new Set(asking.map((g) => `${g.id}.in`));
+  const without = circuit.loads.filter((l) => !inputs.has(l.id));
+  if (!asking.length || !solveCircuit({ ...circuit, loads: without }).ok) return false;
+  const alone = (g: Giver): boolean => solveCircuit({ ...circuit, loads: [...without, ...circuit.loads.filter((l) => l.id === `${g.id}.in`)] }).ok;
+  const weak = asking.filter((g) => !alone(g));
+  for (const g of weak.length ? weak : asking.slice(-1)) {
+    s.u.modes.set(g.id, 'cut out');
+    s.u.inW.set(g.id, 0);
+  }
+  return true;
+}
+
+/** Strings that charge do so behind another resistance, and take no more than they can. */
+function learnBank(s: Settling, solved: Solved): boolean {
+  const { u } = s;
+  let changed = false;
+  if (s.state.postsV !== null) return false;
+  for (let k = 1; k <= s.bank.strings; k++) {
+    if (u.limited.has(k)) continue;
+    const string = stringIn(s.bank, k, s.state);
+    const amp = solved.branchAmp[`battery${k}`] ?? 0;
+    const charging = amp < -1e-9;
+    if (charging !== u.charging.has(k)) {
+      if (charging) u.charging.add(k);
+      else u.charging.delete(k);
+      changed = true;
+    } else if (-amp > string.takesA + 1e-6 && s.givers.length) {
+      u.limited.add(k);
+      for (const g of s.givers) if (g.id !== 'alternator' && u.modes.get(g.id) !== 'cut out') u.modes.set(g.id, 'holding');
+      changed = true;
+    }
+  }
+  return changed;
+}
+
+/** Volts must come from somewhere: when nothing on the house side holds them any more, the bank does again. */
+function freeBank(s: Settling): void {
+  const holds = s.givers.some((g) => g.id !== 'alternator' && s.u.modes.get(g.id) === 'holding') || (s.isolator !== null && s.u.isolatorClosed);
+  if (!holds) s.u.limited.clear();
+}
+
+/** A giver holds its volts, or gives all it has, or is pressed off by others. */
+function learnGivers(s: Settling, solved: Solved): boolean {
+  const { u } = s;
+  let changed = false;
+  for (const g of s.givers) {
+    const mode = u.modes.get(g.id)!;
+    if (mode === 'cut out') continue;
+    const volt = s.across(solved, g.plus, g.minus);
+    const holding = solved.branchAmp[g.id] ?? 0;
+    const most = g.sunOnly ? Math.min(g.limitA, g.sunW / Math.max(volt, 1)) : g.limitA;
+    let next: GiverMode = mode;
+    if (mode === 'holding') next = holding < -1e-9 ? 'off' : holding > most + 1e-6 ? (g.sunOnly && most < g.limitA ? 'all its sun' : 'all its amps') : mode;
+    else if (mode === 'off') next = volt < g.setV - 1e-6 ? 'holding' : mode;
+    else if (volt > g.setV + 1e-9) next = 'holding';
+    else if (mode === 'all its sun' && g.sunW / volt > g.limitA + 1e-9) next = 'all its amps';
+    if (next !== mode) {
+      u.modes.set(g.id, next);
+      changed = true;
+    }
+  }
+  freeBank(s);
+  return changed;
+}
+
+/** A converter takes what it gives over its efficiency, and cuts out when its feed falls too low. */
+function learnInputs(s: Settling, solved: Solved): boolean {
+  let changed = false;
+  for (const g of s.givers) {
+    if (!g.input) continue;
+    const was = s.u.inW.get(g.id) ?? 0;
+    const inV = s.across(solved, g.input.plus, g.input.minus);
+    const out = s.outA(solved, g) * s.across(solved, g.plus, g.minus);
+    if (was > 0 && inV < g.input.cutOutV && s.u.modes.get(g.id) !== 'cut out') {
+      s.u.modes.set(g.id, 'cut out');
+      s.u.inW.set(g.id, 0);
+      changed = true;
+      continue;
+    }
+    const now = Math.max(0, out - g.sunW) / g.input.efficiency;
+    if (Math.abs(now - was) > 1e-9 * Math.max(1, was)) changed = true;
+    s.u.inW.set(g.id, now);
+  }
+  return changed;
+}
+
+/** A sensing isolator opens by the volts that it sees. */
+function learnIsolator(s: Settling, solved: Solved): boolean {
+  if (!s.isolator || s.state.isolator !== 'by itself') return false;
+  const volt = s.across(solved, 'starting+', 'starting-');
+  const { u } = s;
+  const next = u.isolatorClosed ? volt >= s.isolator.openV : volt >= s.isolator.closeV;
+  const changed = next !== u.isolatorClosed;
+  // Once open it stays so while the state settles: its delays, not this moment, decide about closing again.
+  if (changed && u.isolatorClosed) u.isolatorClosed = false;
+  return changed && !next;
+}
+
+/** Cables are as warm as their own current makes them. */
+function learnHeat(s: Settling, solved: Solved): boolean {
+  let most = 0;
+  const { insulationC } = s.plan.design.settings;
+  for (const { spec, figures } of s.plan.runs) {
+    const amp = Math.abs(solved.branchAmp[`${spec.id}.feed`] ?? 0) / figures.perPole;
+    const share = figures.ampacityA > 0 ? Math.min(1, amp / figures.ampacityA) : 1;
+    const next = spec.ambientC + (insulationC - spec.ambientC) * share * share;
+    most = Math.max(most, Math.abs(next - s.u.conductorC.get(spec.id)!));
+    s.u.conductorC.set(spec.id, next);
+  }
+  return most > 0.01;
+}
+
+/** Takes over what a solution shows; true when something changed. */
+export function learn(s: Settling, solved: Solved): boolean {
+  const changes = [learnBank(s, solved), learnGivers(s, solved), learnInputs(s, solved), learnIsolator(s, solved), learnHeat(s, solved)];
+  return changes.some(Boolean);
+}

@@ -1,0 +1,143 @@
+import { resistanceOhmPerM } from '../cable/index.js';
+import { batterySource } from '../catalogue/index.js';
+import { type Circuit, type CircuitLoad, type Resistor, type Solved, type Source } from '../network/index.js';
+import { drawnIn, type Drawn } from './drawn.js';
+import { joinedTo, OPEN_OHM } from './live.js';
+import type { CircuitPlan } from './plan.js';
+import type { CircuitState } from './state.js';
+import { bankInUse, giversIn, litPanels, stringIn, type Giver } from './units.js';
+import { houseNode, ISOLATOR_OHM, wireAt } from './wires.js';
+
+/** How a giver stands: off, giving all its current, all its sun, or holding its volts. */
+export type GiverMode = 'off' | 'cut out' | 'all its amps' | 'all its sun' | 'holding';
+/** A giver's own resistance while it holds its volts, and a regulator's towards its panels, ohm. */
+const HOLD_OHM = 1e-3;
+/** A battery whose volts at the posts are given has none of its own, ohm. */
+const POSTS_OHM = 1e-6;
+
+/** Everything that may still change while the state settles. */
+interface Underway {
+  readonly modes: Map<string, GiverMode>;
+  /** Strings that take all they can, instead of what the volts press into them. */
+  readonly limited: Set<number>;
+  readonly charging: Set<number>;
+  /** Power that each charger takes from the vehicle's side, W. */
+  readonly inW: Map<string, number>;
+  readonly conductorC: Map<string, number>;
+  isolatorClosed: boolean;
+}
+
+/** A circuit in one state while it settles: what stands fixed, what may still change, and the circuit that follows. */
+export class Settling {
+  readonly bank;
+  readonly lit;
+  readonly givers: Giver[];
+  readonly drawn: Drawn[];
+  readonly starting: boolean;
+  readonly isolator;
+  readonly u: Underway;
+
+  constructor(
+    readonly plan: CircuitPlan,
+    readonly state: CircuitState,
+  ) {
+    this.bank = bankInUse(plan, state);
+    this.starting = plan.runs.some((r) => r.spec.from.gear === 'starting');
+    const lit = litPanels(plan.array, state, this.bank.nominalV * 1.1);
+    this.lit = lit && plan.runs.some((r) => r.spec.id === 'panel-regulator') ? lit : null;
+    const nodes = new Set(plan.runs.flatMap((r) => [r.spec.from.plus, r.spec.to.plus]));
+    this.givers = giversIn(plan, state, this.lit).filter((g) => nodes.has(g.plus) && (!g.input || nodes.has(g.input.plus)));
+    this.drawn = drawnIn(plan, state);
+    const part = plan.catalogue.find('isolator', plan.design.supply.isolator);
+    this.isolator = plan.runs.some((r) => r.spec.id === 'isolator-bus') ? part : null;
+    const closed = state.isolator === 'closed' || (state.isolator === 'by itself' && state.engine !== 'off');
+    this.u = {
+      modes: new Map(this.givers.map((g) => [g.id, g.sunOnly ? 'all its sun' : 'holding'])),
+      limited: new Set(),
+      charging: new Set(),
+      inW: new Map(),
+      conductorC: new Map(plan.runs.map((r) => [r.spec.id, r.spec.ambientC])),
+      isolatorClosed: this.isolator !== null && closed,
+    };
+  }
+
+  private resistors(): Resistor[] {
+    const { plan, state, u } = this;
+    const out: Resistor[] = [];
+    for (const run of plan.runs) {
+      const { spec } = run;
+      if (spec.id === 'panel-regulator' && !this.lit) continue;
+      const perM = resistanceOhmPerM(run.figures.areaMm2, plan.design.settings.tinned, u.conductorC.get(spec.id)!);
+      const w = wireAt(run, perM);
+      out.push(
+        { id: `${spec.id}.feed`, a: spec.from.plus, b: spec.to.plus, ohm: w.fromEndOhm + w.feedOhm + w.toEndOhm },
+        { id: `${spec.id}.back`, a: spec.to.minus, b: spec.from.minus, ohm: w.backOhm },
+      );
+    }
+    const open = { switch: state.mainSwitch === 'open', disconnect: state.disconnect === 'open', shunt: false };
+    for (const p of plan.inline) out.push({ id: p.id, a: p.a, b: p.b, ohm: open[p.id] ? OPEN_OHM : p.ohm });
+    if (this.isolator) out.push({ id: 'isolator', a: 'charger.in+', b: 'charger.out+', ohm: u.isolatorClosed ? ISOLATOR_OHM : OPEN_OHM });
+    return out;
+  }
+
+  private sources(): { sources: Source[]; loads: CircuitLoad[] } {
+    const { plan, state, u, bank } = this;
+    const sources: Source[] = [];
+    const loads: CircuitLoad[] = [];
+    for (let k = 1; k <= bank.strings; k++) {
+      const node = houseNode(plan.bank, k);
+      const s = stringIn(bank, k, state);
+      if (state.postsV !== null) sources.push({ id: `battery${k}`, plus: `${node}+`, minus: `${node}-`, volt: state.postsV, ohm: POSTS_OHM });
+      else if (u.limited.has(k)) loads.push({ id: `battery${k}`, plus: `${node}+`, minus: `${node}-`, kind: 'current', value: s.takesA });
+      else sources.push({ id: `battery${k}`, plus: `${node}+`, minus: `${node}-`, volt: s.volt, ohm: u.charging.has(k) ? s.chargeOhm : s.ohm });
+    }
+    if (this.starting) {
+      const one = batterySource('flooded', plan.design.supply.startingAh, 'typical');
+      const inSeries = plan.design.brief.vehicleV / 12;
+      // Nearly full all its life: it takes little, behind a charging resistance.
+      sources.push({ id: 'starting', plus: 'starting+', minus: 'starting-', volt: one.volt * inSeries, ohm: one.ohm * inSeries * (state.engine === 'off' ? 1 : 8) });
+    }
+    for (const g of this.givers) {
+      const mode = u.modes.get(g.id)!;
+      if (mode === 'holding') sources.push({ id: g.id, plus: g.plus, minus: g.minus, volt: g.setV, ohm: HOLD_OHM });
+      else if (mode === 'all its amps') loads.push({ id: g.id, plus: g.plus, minus: g.minus, kind: 'current', value: -g.limitA });
+      else if (mode === 'all its sun') loads.push({ id: g.id, plus: g.plus, minus: g.minus, kind: 'power', value: -g.sunW });
+      const watts = u.inW.get(g.id) ?? 0;
+      if (g.input && watts > 0) loads.push({ id: `${g.id}.in`, plus: g.input.plus, minus: g.input.minus, kind: 'power', value: watts });
+    }
+    if (this.lit) {
+      const { regulator, holdV, currentA } = this.lit;
+      sources.push({ id: 'regulator', plus: regulator.plus, minus: regulator.minus, volt: holdV, ohm: HOLD_OHM });
+      loads.push({ id: 'panels', plus: 'panel+', minus: 'panel-', kind: 'current', value: -currentA });
+    }
+    return { sources, loads };
+  }
+
+  /** The circuit as things stand; loads that nothing reaches are left out. */
+  circuit(): Circuit {
+    const resistors = this.resistors();
+    const { sources, loads } = this.sources();
+    const giving = loads.filter((l) => l.value < 0 && l.id !== 'panels');
+    const live = joinedTo(
+      { resistors },
+      [...sources, ...giving].map((s) => s.plus),
+    );
+    const nodes = new Set<string>(['bus-']);
+    for (const r of resistors) nodes.add(r.a).add(r.b);
+    for (const s of [...sources, ...loads]) nodes.add(s.plus).add(s.minus);
+    const fed = this.drawn.filter((d) => live.has(d.plus)).map(({ name: _, ...load }): CircuitLoad => load);
+    return { ground: 'bus-', nodes: [...nodes], resistors, sources, loads: [...loads, ...fed] };
+  }
+
+  across(solved: Solved, plus: string, minus: string): number {
+    return (solved.nodeVolt[plus] ?? 0) - (solved.nodeVolt[minus] ?? 0);
+  }
+
+  /** What a giver gives as things stand, A. */
+  outA(solved: Solved, g: Giver): number {
+    const mode = this.u.modes.get(g.id)!;
+    if (mode === 'holding') return Math.max(0, solved.branchAmp[g.id] ?? 0);
+    if (mode === 'all its amps') return g.limitA;
+    return mode === 'all its sun' ? g.sunW / this.across(solved, g.plus, g.minus) : 0;
+  }
+}

@@ -2,6 +2,7 @@ import { cableSeries } from '../cable/index.js';
 import { hasMain, judgeRuns, reachable, type Fitted, type InlinePart } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
 import type { Shapes } from '../network/index.js';
+import { breakingCapacityA } from '../protection/index.js';
 import type { RunSpec, SizedRun } from '../routes/index.js';
 import type { Bank } from '../supply/index.js';
 import { sizeOne, type RunChoice, type Upstream } from './size-one.js';
@@ -41,16 +42,29 @@ function keepSized(specs: readonly RunSpec[], design: Design, choices: ReadonlyM
   const lost = sized.filter((r) => !r.ok && before.get(r.spec.id)! > 0);
   for (const { spec } of lost) {
     const choice = choices.get(spec.id)!;
-    choice.kindIndex = choice.lastKind = before.get(spec.id)! - 1;
+    choice.kindIndex = choice.lastKind = Math.min(choice.before, before.get(spec.id)! - 1);
   }
   return lost.length ? keepSized(specs, design, choices, memory) : sized;
+}
+
+/** The first kind further down the list that breaks what the chosen one does not, or at least more; null: it breaks it, or none does better. */
+function strongerKind(run: Fitted, choice: RunChoice): number | null {
+  const { fuses } = run.figures;
+  const mostA = Math.max(0, ...fuses.map((f) => f.maxA));
+  if (!fuses.some((f) => f.maxA > f.breakingA)) return null;
+  const { fuseKinds, highestV } = run.spec;
+  const breaks = (i: number): number => breakingCapacityA(fuseKinds[i]!, highestV);
+  const later = fuseKinds.map((_, i) => i).filter((i) => i > choice.kindIndex && i <= choice.lastKind && breaks(i) > breaks(choice.kindIndex));
+  return later.find((i) => breaks(i) >= mostA) ?? later[0] ?? null;
 }
 
 /** Changes what a short proved wrong: a stronger kind of fuse, or a thicker cable. True when something changed. */
 function learn(run: Fitted, design: Design, choice: RunChoice): boolean {
   const { fuses, areaMm2 } = run.figures;
-  if (fuses.some((f) => f.maxA > f.breakingA) && choice.kindIndex < choice.lastKind) {
-    choice.kindIndex++;
+  const stronger = strongerKind(run, choice);
+  if (stronger !== null) {
+    choice.before = choice.kindIndex;
+    choice.kindIndex = stronger;
     return true;
   }
   const weak = fuses.some((f) => f.fault && (!f.fault.cableSurvives || !f.fault.clearsIn5s));
@@ -65,7 +79,7 @@ function learn(run: Fitted, design: Design, choice: RunChoice): boolean {
  * it wanting; what stays wanting is left for the rules to find.
  */
 export function sizeRuns(specs: readonly RunSpec[], design: Design, bank: Bank | null, inline: readonly InlinePart[]): SizedRun[] {
-  const choices = new Map(specs.map((s): [string, RunChoice] => [s.id, { kindIndex: 0, lastKind: s.fuseKinds.length - 1, faultAreaMm2: 0 }]));
+  const choices = new Map(specs.map((s): [string, RunChoice] => [s.id, { kindIndex: 0, lastKind: s.fuseKinds.length - 1, before: 0, faultAreaMm2: 0 }]));
   const memory: Memory = new Map();
   const shapes: Shapes = { system: null };
   for (let round = 1; ; round++) {

@@ -1,6 +1,6 @@
 import { cableSeries, lugOhm } from '../cable/index.js';
 import type { Design } from '../design/index.js';
-import { FUSE_KINDS, fuseOhm, fuseWindow, RATED_AIR_C, sizeRun, trySize, type FuseType, type SizingInput, type SizingResult } from '../protection/index.js';
+import { FUSE_KINDS, fuseOhm, fuseWindow, RATED_AIR_C, sizeRun, trySize, type FuseType, type SizeTried, type SizingError, type SizingInput, type SizingResult } from '../protection/index.js';
 import { kept } from '../quantity/index.js';
 import type { RunFigures, RunSpec, SizedRun } from '../routes/index.js';
 
@@ -10,6 +10,8 @@ export interface RunChoice {
   kindIndex: number;
   /** Last place in the list that still opens a window. */
   lastKind: number;
+  /** Place that it had before a short asked for another. */
+  before: number;
   /** Smallest area after a short proved the smaller ones too thin, mm²; 0: nothing found. */
   faultAreaMm2: number;
 }
@@ -84,13 +86,13 @@ function asTyped(spec: RunSpec, input: SizingInput, areaMm2: number): SizingResu
 }
 
 /** Sizes with the contacts of the fuse that comes out, until fuse and contacts agree. */
-function settle(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice, up: Upstream): SizingResult {
+function settle(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice, up: Upstream, leastFuseA = 0): SizingResult {
   const roughA = 'powerW' in spec.demand ? spec.demand.powerW / spec.sourceV : spec.demand.currentA;
   const kind = FUSE_KINDS[type];
-  let fuseA = spec.edit.fuseA ?? kind.sizesA.find((a) => roughA <= kind.continuous * a) ?? kind.sizesA[kind.sizesA.length - 1]!;
+  let fuseA = spec.edit.fuseA ?? kind.sizesA.find((a) => roughA <= kind.continuous * a && a >= leastFuseA) ?? kind.sizesA[kind.sizesA.length - 1]!;
   let areaMm2 = spec.edit.areaMm2 ?? 16;
   let result: SizingResult | undefined;
-  const input = sizingInput(spec, design, type, choice, up);
+  const input: SettlingInput = { ...sizingInput(spec, design, type, choice, up), ...(leastFuseA ? { leastFuseA } : {}) };
   for (let round = 0; round < 4; round++) {
     input.contactsMilliohm = contactsMilliohm(spec, type, fuseA, areaMm2);
     result = spec.edit.areaMm2 ? asTyped(spec, input, spec.edit.areaMm2) : sized(input);
@@ -102,6 +104,21 @@ function settle(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice
     if (settled) break;
   }
   return result!;
+}
+
+/** Ratings above the smallest that are tried where no cable loses little enough with it. */
+const LARGER_RATINGS = 4;
+
+/** With the smallest rating that fits; where the fuse itself takes too much of the drop, with the next ones of its kind. */
+function settleLarger(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice, up: Upstream): SizingResult {
+  const smallest = settle(spec, design, type, choice, up);
+  if (smallest.ok || smallest.error !== 'no-cable-size' || spec.edit.fuseA || spec.edit.areaMm2 || up.guardA !== null) return smallest;
+  const triedA = Math.max(0, ...smallest.tried.map((t) => t.fuseA ?? 0));
+  for (const leastFuseA of FUSE_KINDS[type].sizesA.filter((a) => a > triedA).slice(0, LARGER_RATINGS)) {
+    const larger = settle(spec, design, type, choice, up, leastFuseA);
+    if (larger.ok) return larger;
+  }
+  return smallest;
 }
 
 function figuresOf(spec: RunSpec, type: FuseType, choice: RunChoice, up: Upstream, r: Extract<SizingResult, { ok: true }>, perPole: number): RunFigures {
@@ -153,14 +170,17 @@ function shareOf(spec: RunSpec, perPole: number): RunSpec {
 /** One run with the plainest fuse kind that opens a window for it, alone or as one of several equal conductors. */
 function sizeWith(spec: RunSpec, design: Design, choice: RunChoice, up: Upstream, perPole: number): SizedRun {
   const one = perPole > 1 ? shareOf(spec, perPole) : spec;
+  // Where no kind will do, what kept a kind with ratings out says more than that another has none so small.
+  let first: { readonly error: SizingError; readonly tried: readonly SizeTried[] } | null = null;
   for (let kind = choice.kindIndex; ; kind++) {
     const type = up.guardType ?? spec.fuseKinds[kind]!;
-    const result = settle(one, design, type, choice, up);
+    const result = settleLarger(one, design, type, choice, up);
     if (result.ok) {
       choice.kindIndex = kind;
       return { spec, ok: true, figures: figuresOf(one, type, choice, up, result, perPole) };
     }
-    if (kind >= choice.lastKind) return { spec, ok: false, error: result.error, tried: result.tried };
+    if (!first || (first.error === 'window-closed' && result.error !== 'window-closed')) first = { error: result.error, tried: result.tried };
+    if (kind >= choice.lastKind) return { spec, ok: false, ...first };
   }
 }
 

@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue/index.js';
 import type { Board, Box, Design, Face, GearRole, Placement, Point, Vehicle, Zone } from '../design/index.js';
 import { boxMiddle, faceBox, facePoint, vehicleOf } from '../vehicle/index.js';
-import type { Fixing } from './bodies.js';
+import { WEATHER_ORDER, type Fixing } from './bodies.js';
 import { corridor } from './corridor.js';
 import { EXIT_MM, freeSpot, keptClear, outlineOn, Shades, type Near, type Outline, type Taken, type Turn } from './spot.js';
 import { wantedGear, type Wanted } from './wanted.js';
@@ -182,6 +182,30 @@ function draftOne(s: Setting, t: Wanted, zone: string, d: Underway, more: Pick<G
   return faces[0] ? make(s, t, faces[0], { u: 0, v: 0, turn: 0 }, { ...more, crowded: true }) : null;
 }
 
+/** Hottest air that anything but the vehicle's own gear is drafted into, °C. */
+const HOT_C = 60;
+
+/** Zones where a draft tries: the usual one of the role, and the others that keep the same weather out, on the same carrier first. */
+function zonesFor(s: Setting, t: Wanted): string[] {
+  const usual = s.zones.get(s.faces.find((f) => f.id === s.vehicle.usual[t.role])?.zone ?? '') ?? s.vehicle.zones[0]!;
+  const bears = (z: Zone): boolean => WEATHER_ORDER.indexOf(z.weather) <= WEATHER_ORDER.indexOf(t.fixing.weather);
+  if (t.role === 'starting' || t.role === 'panel') return [usual.id];
+  const others = s.vehicle.zones.filter((z) => z !== usual && bears(z) && z.ambientC <= HOT_C && !(z.people && t.role === 'house'));
+  const near = (z: Zone): number => (z.carrier === usual.carrier ? 0 : 2) + (z.people === usual.people ? 0 : 1);
+  return [...(bears(usual) ? [usual] : []), ...others.sort((a, b) => near(a) - near(b)), usual].map((z) => z.id);
+}
+
+/** In its usual zone where that keeps its weather out and has room, else in the next that does; else in its usual one all the same, for the rules to find. */
+function draftSomewhere(s: Setting, t: Wanted, d: Underway, more: Pick<Gear, 'placed' | 'when'>): Gear | null {
+  const zones = zonesFor(s, t);
+  let last: Gear | null = null;
+  for (const zone of zones) {
+    last = draftOne(s, t, zone, d, more);
+    if (last && !last.crowded) return last;
+  }
+  return last;
+}
+
 /**
  * What is fitted and where: what a person placed stays where it was put, the rest goes to a free place on its usual
  * face. The same design gives the same places.
@@ -203,9 +227,8 @@ export function draftGear(design: Design, catalogue: Catalogue): Gear[] {
   for (const t of things) {
     if (d.done.has(t.id)) continue;
     const chosen = design.places[t.id];
-    const usual = faces.get(vehicle.usual[t.role] ?? '')?.zone ?? vehicle.zones[0]!.id;
-    const zone = chosen && s.zones.has(chosen.zone) ? chosen.zone : usual;
-    const gear = draftOne(s, t, zone, d, { placed: chosen !== undefined, when: chosen?.when ?? 'now' });
+    const more = { placed: chosen !== undefined, when: chosen?.when ?? 'now' };
+    const gear = chosen && s.zones.has(chosen.zone) ? draftOne(s, t, chosen.zone, d, more) : draftSomewhere(s, t, d, more);
     if (gear) setDown(s, d, gear);
   }
   return things.flatMap((t) => d.done.get(t.id) ?? []);

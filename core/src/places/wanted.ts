@@ -2,6 +2,7 @@ import { chargerInputW, type Catalogue, type Part } from '../catalogue/index.js'
 import type { Design, GearRole, LoadGroup, Trace } from '../design/index.js';
 import { inverterInputW } from '../loads/index.js';
 import { bankOf, distributionOf } from '../supply/index.js';
+import { vehicleOf } from '../vehicle/index.js';
 import { FIXING, LOAD_BODY, USUAL_BODY, type Body, type Fixing } from './bodies.js';
 
 /** A thing that a design calls for, before it has a place. */
@@ -26,6 +27,20 @@ function row(part: Part, count: number): Body {
 
 function make(id: string, role: GearRole, name: string, body: Body, heatW = 0): Wanted {
   return { id, role, name, body, fixing: FIXING[role], heatW, wall: null };
+}
+
+/** Panels in as few rows as their usual face has room for, turned or not; where no way fits, in the squarest. */
+function panels(design: Design, part: Part, count: number): Body {
+  const [w, h, d] = part.mm;
+  const { faces, usual } = vehicleOf(design);
+  const face = faces.find((f) => f.id === usual.panel);
+  const grids = Array.from({ length: count }, (_, i): Body => {
+    const across = Math.ceil(count / (i + 1));
+    return { mm: [w * across + GAP_MM * (across - 1), (h + GAP_MM) * Math.ceil(count / across) - GAP_MM, d], kg: part.kg * count };
+  });
+  const fits = ({ mm: [a, b] }: Body): boolean => !face || (Math.min(a, b) <= Math.min(face.w, face.h) && Math.max(a, b) <= Math.max(face.w, face.h));
+  const uneven = ({ mm: [a, b] }: Body): number => Math.max(a, b) / Math.min(a, b);
+  return grids.find(fits) ?? grids.reduce((best, g) => (uneven(g) < uneven(best) ? g : best));
 }
 
 /** Batteries side by side, in two rows from four on. */
@@ -76,7 +91,7 @@ function devices(design: Design, catalogue: Catalogue): Wanted[] {
   const block = supply.hub ? null : catalogue.find('fuse-block', supply.fuseBlock);
   if (block) out.push(make('block', 'block', 'fuse block', row(block, 1)));
   const panel = catalogue.find('panel', supply.sun.panel);
-  if (panel) out.push(make('panel', 'panel', `panels ${panel.ratedW * supply.sun.count} W`, row(panel, supply.sun.count)));
+  if (panel) out.push(make('panel', 'panel', `panels ${panel.ratedW * supply.sun.count} W`, panels(design, panel, supply.sun.count)));
   const controller = panel && catalogue.find('solar-controller', supply.sun.controller);
   if (controller) out.push(make('controller', 'controller', 'solar controller', row(controller, 1), 0.03 * Math.min(panel.ratedW * supply.sun.count, controller.maxA * supply.houseV)));
   const mains = catalogue.find('mains-charger', supply.mains.charger);

@@ -18,6 +18,8 @@ export type SizingInput = RunPath &
     readonly fuseAirC?: number;
     /** Rating of a fuse further up that protects it, in place of one of its own, A. */
     readonly guardA?: number;
+    /** Smallest rating to be tried, A: a bigger fuse loses less of its own. */
+    readonly leastFuseA?: number;
   };
 
 export type SizingError = 'no-cable-size' | 'window-closed' | 'no-operating-point' | 'too-hot';
@@ -50,7 +52,7 @@ export function trySize(size: CableSize, input: SizingInput): SizeTried {
   const point = operate(size.areaMm2, input, input);
   if (!point.ok) return { size, point, fuseA: null, dropPercent: null, meetsHeat: false, meetsDrop: false };
   const connector = input.connectorA === null ? [] : [{ what: 'connector', ratingA: input.connectorA }];
-  const fuseA = input.guardA ?? fuseWindow(input.fuseType, point.currentA, connector, input.fuseAirC).fitsA[0] ?? null;
+  const fuseA = input.guardA ?? fuseWindow(input.fuseType, point.currentA, connector, input.fuseAirC).fitsA.find((a) => a >= (input.leastFuseA ?? 0)) ?? null;
   const dropPercent = (100 * point.dropV) / input.nominalV;
   return {
     size,

@@ -4,14 +4,14 @@ import { TOW, TOW_GLASS, TOW_PLAN, TOW_PLAN_GLASS } from './tow.js';
 
 const boot = zone('tow', 'vehicle', 'vehicle', ZONE_C.engine, [130, 450, 720, 800, 1000, 220], { weather: 'spray', reach: 'behind a lid' });
 const power = zone('box', 'box', 'box', ZONE_C.canopy, [2100, 300, 60, 760, 480, 420], { weather: 'dust', reach: 'behind a lid', surface: 'ply 9 mm', nameInside: true });
-const lid = zone('lid', 'on and around the box', 'box', ZONE_C.caravan, [2100, 850, 60, 760, 500, 420], { weather: 'dust', surface: 'lid of the box' });
+const lid = zone('lid', 'on and around the box', 'box', ZONE_C.caravan, [2100, 850, 60, 2400, 1500, 620], { weather: 'dust', surface: 'lid of the box' });
 
 /** A box that moves between vehicles: everything in it, one plug to whatever carries it. */
 export const PORTABLE_BOX: Vehicle = {
   format: VEHICLE_FORMAT,
   name: 'portable box',
-  lengthMm: 3100,
-  widthMm: 1900,
+  lengthMm: 4560,
+  widthMm: 2400,
   heightMm: 1500,
   side: {
     body: ['M2060 1460 L2060 1060 Q2060 1030 2090 1030 L2870 1030 Q2900 1030 2900 1060 L2900 1460 Z', shifted(TOW, 0, -680)],
@@ -21,7 +21,7 @@ export const PORTABLE_BOX: Vehicle = {
   plan: {
     body: ['M2060 270 L2900 270 L2900 820 L2060 820 Z', shifted(TOW_PLAN, 0, 25)],
     glass: [shifted(TOW_PLAN_GLASS, 0, 25)],
-    lines: ['M2060 300 L2900 300', 'M2100 850 L2860 850 L2860 1350 L2100 1350 Z'],
+    lines: ['M2060 300 L2900 300', 'M2100 850 L4500 850 L4500 2350 L2100 2350 Z'],
   },
   wheels: [{ x: 620, r: 330, trackMm: 1560 }],
   carriers: [

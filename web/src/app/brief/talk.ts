@@ -107,16 +107,16 @@ export class TalkSheet {
     this.set({ never: must ? [...this.talk().never, id] : this.talk().never.filter((n) => n !== id) });
   }
 
-  /** Puts brief, loads and the sound draft's supply into the job, and goes to the three drafts. */
-  protected async take(): Promise<void> {
+  /** Puts brief, loads and the sound draft's supply into the job, and goes to the three drafts or to the circuit that stands. */
+  protected async take(next: string): Promise<void> {
     const [design, talk] = [this.designs.design()!, this.talk()];
     // What was typed a moment ago is not in the drafts that are shown: then they are worked out first.
     const drafts = this.draftsOf === talk ? this.drafts() : await this.outlook.ask({ what: 'talk', design, talk });
     const sound = drafts?.find((d) => d.tier === 'sound');
     this.designs.edit('ten answers', (d) => {
-      const next = applyTalk(d, talk);
-      Object.assign(d, { brief: next.brief, loads: next.loads, places: next.places, supply: sound ? structuredClone(sound.design.supply) : next.supply });
+      const job = applyTalk(d, talk);
+      Object.assign(d, { brief: job.brief, loads: job.loads, places: job.places, supply: sound ? structuredClone(sound.design.supply) : job.supply });
     });
-    void this.router.navigate(['../../supply/drafts'], { relativeTo: this.route });
+    void this.router.navigate([next], { relativeTo: this.route });
   }
 }

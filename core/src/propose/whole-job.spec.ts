@@ -1,0 +1,71 @@
+import { assess, type Assessment } from '../assess/index.js';
+import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
+import { circuitPlan, NAMED_STATES, stateFigures } from '../circuit/index.js';
+import { DEMO_JOBS } from '../demo/index.js';
+import { blankDesign, USES, type Design } from '../design/index.js';
+import { buildDiagram } from '../diagram/index.js';
+import { threeDrafts } from './drafts.js';
+import { applyTalk, talkOf, type Talk } from './talk.js';
+
+/** A new job after ten answers, with the sound draft's supply: what one click gives. */
+function afterTalk(talk: Talk): Design {
+  const job = applyTalk(blankDesign('a new customer'), talk);
+  const sound = threeDrafts(job, SHIPPED_CATALOGUE).find((d) => d.tier === 'sound')!;
+  return { ...job, supply: sound.design.supply };
+}
+
+describe('ten answers', () => {
+  for (const { key, design } of DEMO_JOBS) {
+    describe(`as ${design.brief.customer} would give them`, () => {
+      const job = afterTalk(talkOf(design));
+      const a: Assessment = assess(job, SHIPPED_CATALOGUE);
+
+      it('give a circuit in which every run has its size and every fuse does its work, with nothing to stop it', () => {
+        expect(a.runs.length).withContext(key).toBeGreaterThan(5);
+        expect(a.runs.filter((r) => !r.ok).map((r) => r.spec.name)).toEqual([]);
+        expect(a.open.filter((f) => f.severity === 'stop').map((f) => f.key)).toEqual([]);
+        for (const r of a.runs)
+          for (const f of r.ok ? r.figures.fuses : [])
+            expect(f.maxA <= f.breakingA && (!f.fault || (f.fault.cableSurvives && f.fault.clearsIn5s)))
+              .withContext(r.spec.name)
+              .toBeTrue();
+      });
+
+      it('give every load a run or the inverter, and every run a reason', () => {
+        for (const [id, load] of Object.entries(job.loads))
+          expect(load.supply === 'mains' ? job.supply.inverter !== null : a.runs.some((r) => r.spec.id === `load-${id}`))
+            .withContext(load.name)
+            .toBeTrue();
+        expect(a.runs.every((r) => r.spec.reason.length > 10)).toBeTrue();
+        expect(a.inline.map((p) => p.id)).toEqual(['switch', 'shunt', 'disconnect']);
+      });
+
+      it('give a circuit that can be drawn and that stands in every named state', () => {
+        const diagram = buildDiagram({ design: job, gear: a.gear, runs: a.runs, inline: a.inline, leads: a.layout.leads, bond: a.bond });
+        const ids = new Set(diagram.nodes.map((n) => n.id));
+        expect(diagram.lines.every((l) => ids.has(l.from.node) && ids.has(l.to.node))).toBeTrue();
+        const plan = circuitPlan(job, SHIPPED_CATALOGUE, a)!;
+        for (const [name, state] of Object.entries(NAMED_STATES)) {
+          const r = stateFigures(plan, state);
+          expect(r.ok || name === 'main switch open')
+            .withContext(`${name}: ${r.ok ? '' : r.say}`)
+            .toBeTrue();
+        }
+      });
+
+      it('give the same circuit again', () => expect(assess(afterTalk(talkOf(design)), SHIPPED_CATALOGUE).runs).toEqual(a.runs));
+    });
+  }
+
+  it('give a fuse that breaks its short, whatever the vehicle and the use', () => {
+    for (const vehicleKind of ['tray-back', 'wagon', 'van', 'caravan', 'light-truck', 'slide-on'] as const)
+      for (const use of USES) {
+        const blank = blankDesign('anyone');
+        blank.brief.use = use;
+        const a = assess(afterTalk({ ...talkOf(blank), vehicleKind }), SHIPPED_CATALOGUE);
+        expect(a.open.filter((f) => f.rule === 'fuse-cannot-break' || f.rule === 'fault-not-cleared').map((f) => f.key))
+          .withContext(`${vehicleKind} ${use}`)
+          .toEqual([]);
+      }
+  });
+});

@@ -14,7 +14,7 @@ const NONE: Upstream = { dropPercent: 0, dropV: 0, guardA: null, guardType: null
 /** The last result of each run with what it was reached from: a round sizes anew only what changed. */
 type Memory = Map<string, { readonly from: string; readonly run: SizedRun }>;
 
-const basisOf = (c: RunChoice, up: Upstream): string => `${c.kindIndex} ${c.lastKind} ${c.faultAreaMm2} ${up.dropPercent} ${up.dropV} ${up.guardA} ${up.guardType}`;
+const basisOf = (c: RunChoice, up: Upstream): string => `${c.kindIndex} ${c.lastKind} ${c.plainFuse} ${c.faultAreaMm2} ${up.dropPercent} ${up.dropV} ${up.guardA} ${up.guardType}`;
 
 function sizeAll(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>, memory: Memory): SizedRun[] {
   const done = new Map<string, SizedRun>();
@@ -67,6 +67,11 @@ function learn(run: Fitted, design: Design, choice: RunChoice): boolean {
     choice.kindIndex = stronger;
     return true;
   }
+  const least = run.figures.window.fitsA[0];
+  if (!choice.plainFuse && least !== undefined && run.figures.fuseA > least && fuses.some((f) => f.maxA > f.breakingA)) {
+    choice.plainFuse = true;
+    return true;
+  }
   const weak = fuses.some((f) => f.fault && (!f.fault.cableSurvives || !f.fault.clearsIn5s));
   const next = cableSeries(design.settings.series).find((s) => s.areaMm2 > areaMm2 + 1e-9);
   if (!weak || run.spec.edit.areaMm2 || !next) return false;
@@ -79,7 +84,7 @@ function learn(run: Fitted, design: Design, choice: RunChoice): boolean {
  * it wanting; what stays wanting is left for the rules to find.
  */
 export function sizeRuns(specs: readonly RunSpec[], design: Design, bank: Bank | null, inline: readonly InlinePart[]): SizedRun[] {
-  const choices = new Map(specs.map((s): [string, RunChoice] => [s.id, { kindIndex: 0, lastKind: s.fuseKinds.length - 1, before: 0, faultAreaMm2: 0 }]));
+  const choices = new Map(specs.map((s): [string, RunChoice] => [s.id, { kindIndex: 0, lastKind: s.fuseKinds.length - 1, before: 0, plainFuse: false, faultAreaMm2: 0 }]));
   const memory: Memory = new Map();
   const shapes: Shapes = { system: null };
   for (let round = 1; ; round++) {

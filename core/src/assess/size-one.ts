@@ -12,6 +12,8 @@ export interface RunChoice {
   lastKind: number;
   /** Place that it had before a short asked for another. */
   before: number;
+  /** A larger rating passes more of a short than its kind breaks: the smallest that fits, whatever its drop. */
+  plainFuse: boolean;
   /** Smallest area after a short proved the smaller ones too thin, mm²; 0: nothing found. */
   faultAreaMm2: number;
 }
@@ -106,19 +108,28 @@ function settle(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice
   return result!;
 }
 
-/** Ratings above the smallest that are tried where no cable loses little enough with it. */
-const LARGER_RATINGS = 4;
+/** Ratings above the smallest that are tried where a fuse's own drop decides the cable. */
+const LARGER_RATINGS = 3;
+/** From this size on it is worth a larger fuse to come down to the next, mm². */
+const THICK_MM2 = 10;
 
-/** With the smallest rating that fits; where the fuse itself takes too much of the drop, with the next ones of its kind. */
-function settleLarger(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice, up: Upstream): SizingResult {
+/**
+ * With the smallest rating that fits, as the rule has it. A fuse at its load takes a tenth of a volt, though: where that
+ * leaves the cable so little that it gets thick, or none will do, the next ratings of the kind are tried, and one that
+ * comes down in copper is taken. The cable still carries the larger rating.
+ */
+function settleFuse(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice, up: Upstream): SizingResult {
   const smallest = settle(spec, design, type, choice, up);
-  if (smallest.ok || smallest.error !== 'no-cable-size' || spec.edit.fuseA || spec.edit.areaMm2 || up.guardA !== null) return smallest;
-  const triedA = Math.max(0, ...smallest.tried.map((t) => t.fuseA ?? 0));
-  for (const leastFuseA of FUSE_KINDS[type].sizesA.filter((a) => a > triedA).slice(0, LARGER_RATINGS)) {
+  const fixed = choice.plainFuse || spec.edit.fuseA !== undefined || spec.edit.areaMm2 !== undefined || up.guardA !== null || !spec.ends.length;
+  const thick = smallest.ok ? smallest.boundBy === 'drop' && smallest.areaMm2 >= THICK_MM2 : smallest.error === 'no-cable-size';
+  if (fixed || !thick) return smallest;
+  const fromA = smallest.ok ? smallest.fuseA : Math.max(0, ...smallest.tried.map((t) => t.fuseA ?? 0));
+  let best = smallest;
+  for (const leastFuseA of FUSE_KINDS[type].sizesA.filter((a) => a > fromA).slice(0, LARGER_RATINGS)) {
     const larger = settle(spec, design, type, choice, up, leastFuseA);
-    if (larger.ok) return larger;
+    if (larger.ok && (!best.ok || larger.areaMm2 < best.areaMm2 - 0.01)) best = larger;
   }
-  return smallest;
+  return best;
 }
 
 function figuresOf(spec: RunSpec, type: FuseType, choice: RunChoice, up: Upstream, r: Extract<SizingResult, { ok: true }>, perPole: number): RunFigures {
@@ -174,7 +185,7 @@ function sizeWith(spec: RunSpec, design: Design, choice: RunChoice, up: Upstream
   let first: { readonly error: SizingError; readonly tried: readonly SizeTried[] } | null = null;
   for (let kind = choice.kindIndex; ; kind++) {
     const type = up.guardType ?? spec.fuseKinds[kind]!;
-    const result = settleLarger(one, design, type, choice, up);
+    const result = settleFuse(one, design, type, choice, up);
     if (result.ok) {
       choice.kindIndex = kind;
       return { spec, ok: true, figures: figuresOf(one, type, choice, up, result, perPole) };

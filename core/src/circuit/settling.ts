@@ -11,7 +11,7 @@ import { houseNode, ISOLATOR_OHM, wireAt } from './wires.js';
 /** How a giver stands: off, giving all its current, all its sun, or holding its volts. */
 export type GiverMode = 'off' | 'cut out' | 'all its amps' | 'all its sun' | 'holding';
 /** A giver's own resistance while it holds its volts, and a regulator's towards its panels, ohm. */
-const HOLD_OHM = 1e-3;
+export const HOLD_OHM = 1e-3;
 /** A battery whose volts at the posts are given has none of its own, ohm. */
 const POSTS_OHM = 1e-6;
 

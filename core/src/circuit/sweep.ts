@@ -1,6 +1,8 @@
 import { LinearCircuit } from '../network/index.js';
+import { dcdcsOf } from '../supply/index.js';
 import type { CircuitPlan } from './plan.js';
 import { settle, type SettledState } from './settle.js';
+import { HOLD_OHM } from './settling.js';
 import { NAMED_STATES, PARKED, type CircuitState } from './state.js';
 
 /** The state in which a run carries most. */
@@ -82,6 +84,16 @@ function corner(lowest: CircuitState, of: ReadonlyMap<string, number>, sign: 1 |
 }
 
 /**
+ * Volts at the posts at which a charger just still gives all its amps at its set volts: there it puts out, and so takes
+ * in, the most it ever can.
+ */
+function fullOutputV({ runs, bank, design, catalogue }: CircuitPlan): number[] {
+  const ohm = (id: string): number => runs.find((r) => r.spec.id === id)?.figures.ohm ?? 0;
+  const main = (ohm('house-bus') || ohm('house1-bus')) / bank.strings;
+  return dcdcsOf(design, catalogue).map(({ part, share }, i) => bank.absorptionV - part.outputA * share * (ohm(i ? 'charger2-bus' : 'charger-bus') + main + HOLD_OHM));
+}
+
+/**
  * The worst state of every run and load, without trying all states. A run's current is a sum of what each load and
  * charger adds to it, each with a sign that the wires alone decide; so it is largest at the corner where everything of
  * one sign is on and everything of the other is off. Few runs differ in their signs, so few corners are left to solve.
@@ -100,6 +112,7 @@ export function sweep(plan: CircuitPlan): Sweep {
   for (const engine of ['idle', 'cruise'] as const) for (const loads of ['on', 'off'] as const) ask({ ...lowest, engine, loads, postsV: null });
   // A charger takes most where its own output stands highest: pressed up by all others, at the alternator's lowest volts.
   for (const sun of ['none', 'full'] as const) for (const mains of [false, true]) ask({ ...lowest, engine: 'idle', sun, mains, loads: 'off', postsV: null });
+  for (const postsV of fullOutputV(plan)) ask({ ...lowest, engine: 'idle', loads: 'off', postsV });
   const { run, raises } = base.ok ? influences(base) : { run: new Map<string, Map<string, number>>(), raises: true };
   for (const of of run.values()) for (const sign of [1, -1] as const) corner(lowest, of, sign, mainsLoads).forEach(ask);
   const worst = new Map<string, WorstRun>();

@@ -53,11 +53,20 @@ function whyAmpacity(design: Design, spec: RunSpec, f: RunFigures): Why {
   };
 }
 
+/** Why this rating of those that fit. */
+function whichFuse(spec: RunSpec, { fuseA, window }: RunFigures): string {
+  const least = window.fitsA[0];
+  if (spec.guard) return 'the fuse of its feed, which protects it too';
+  if (spec.edit.fuseA !== undefined) return 'typed';
+  if (least === undefined || fuseA <= least) return 'the smallest standard rating in between';
+  return `${rating(least)} A would do, but at its load it loses so much of its own that the cable would be thicker`;
+}
+
 function whyFuse(spec: RunSpec, f: RunFigures): Why {
   return {
     figure: 'fuse',
     value: `${rating(f.fuseA)} A ${FUSE_KINDS[f.fuseType].name}`,
-    formula: 'load ≤ 0.8 · fuse, and fuse ≤ the weakest part of the stretch it protects; the smallest standard rating in between',
+    formula: `load ≤ 0.8 · fuse, less in hot air, and fuse ≤ the weakest part of the stretch it protects; ${whichFuse(spec, f)}`,
     inputs: [
       { name: 'load ÷ 0.8', value: `${amps(f.window.fromA)} A`, origin: 'computed' },
       { name: `weakest part: ${f.window.to.what}`, value: `${figure(f.window.to.ratingA, 0)} A`, origin: f.window.to.what === 'cable' ? 'computed' : 'part’s data' },

@@ -14,7 +14,7 @@ function afterTalk(talk: Talk): Design {
   return { ...job, supply: sound.design.supply };
 }
 
-describe('ten answers', () => {
+describe('a whole job from ten answers', () => {
   for (const { key, design } of DEMO_JOBS) {
     describe(`as ${design.brief.customer} would give them`, () => {
       const job = afterTalk(talkOf(design));

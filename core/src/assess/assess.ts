@@ -58,7 +58,7 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
   const vehicle = vehicleOf(design);
   const context = { design, catalogue, vehicle, gear: new Map(gear.map((g) => [g.id, g])), bank, array, day, inline: inlineParts(design, catalogue) };
   const specs = draftRuns(context);
-  const runs = sizeRuns(specs, design, bank, context.inline);
+  const runs = sizeRuns(specs, design, bank, feeds.second, context.inline);
   const layout = layoutFigures(design, vehicle, gear, runs, draftLeads(context, specs.length + 1));
   const bond = bondOf(design, vehicle, gear, runs);
   const order = orderOf(design, catalogue, runs, array, layout, bond);

@@ -1,5 +1,5 @@
 import { restV, type Catalogue } from '../catalogue/index.js';
-import { designCircuit, feederOf, type Fitted, type InlinePart } from '../circuit/index.js';
+import { designCircuit, feederOf, isSecondLead, type Fitted, type InlinePart } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
 import { BATTERY_ROW, proveRows, type ProveRow } from '../prove/index.js';
 import type { SizedRun } from '../routes/index.js';
@@ -20,7 +20,7 @@ export function provePlan(design: Design, catalogue: Catalogue, runs: readonly S
   const usual = restV(bank.part.chemistry, TAKEN_SOC) * bank.inSeries;
   const sensible = typed !== undefined && typed > 0.8 * usual && typed < 1.25 * usual;
   const rest = sensible ? typed : usual;
-  const house = fitted.filter((r) => r.spec.group === 'house' || r.spec.group === 'loads');
+  const house = fitted.filter((r) => (r.spec.group === 'house' || r.spec.group === 'loads') && !isSecondLead(r));
   const ids = new Set(house.map((r) => r.spec.id));
   const joined = house.filter((r) => feederOf(r.spec.from.gear, r.spec.parent).every((f) => ids.has(f)));
   const strings = Array.from({ length: bank.strings }, (_, i) => i + 1);

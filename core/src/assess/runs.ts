@@ -1,5 +1,5 @@
 import { cableSeries } from '../cable/index.js';
-import { hasMain, judgeRuns, reachable, type Fitted, type InlinePart } from '../circuit/index.js';
+import { hasMain, judgeBanks, type Fitted, type InlinePart } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
 import type { Shapes } from '../network/index.js';
 import { breakingCapacityA } from '../protection/index.js';
@@ -83,14 +83,14 @@ function learn(run: Fitted, design: Design, choice: RunChoice): boolean {
  * Sizes every run, shorts every run, and goes round again with a stronger fuse or thicker cable where the short showed
  * it wanting; what stays wanting is left for the rules to find.
  */
-export function sizeRuns(specs: readonly RunSpec[], design: Design, bank: Bank | null, inline: readonly InlinePart[]): SizedRun[] {
+export function sizeRuns(specs: readonly RunSpec[], design: Design, bank: Bank | null, second: Bank | null, inline: readonly InlinePart[]): SizedRun[] {
   const choices = new Map(specs.map((s): [string, RunChoice] => [s.id, { kindIndex: 0, lastKind: s.fuseKinds.length - 1, before: 0, plainFuse: false, faultAreaMm2: 0 }]));
   const memory: Memory = new Map();
   const shapes: Shapes = { system: null };
   for (let round = 1; ; round++) {
     const sized = keepSized(specs, design, choices, memory);
     if (!bank || !hasMain(sized)) return sized;
-    const judged = judgeRuns(reachable(sized), design, bank, inline, shapes);
+    const judged = judgeBanks(sized, design, bank, second, inline, shapes);
     const withFuses = sized.map((r) => (r.ok ? { ...r, figures: { ...r.figures, fuses: judged.get(r.spec.id) ?? [] } } : r));
     if (round === MOST_ROUNDS) return withFuses;
     const changed = withFuses.filter((r) => r.ok && learn(r, design, choices.get(r.spec.id)!)).length;

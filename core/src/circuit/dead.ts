@@ -42,6 +42,7 @@ function feeders(plan: CircuitPlan, opened: ReadonlySet<Opened>): Feeder[] {
     const node = houseNode(plan.bank, k);
     out.push({ name: plan.bank.strings > 1 ? `house battery ${k}` : 'house battery', plus: `${node}+`, minus: `${node}-`, from: null });
   }
+  for (const { spec } of plan.secondLeads) out.push({ name: spec.name.replace(/ → .*/, '').toLowerCase(), plus: spec.from.plus, minus: spec.from.minus, from: null });
   if (nodes.has('starting+')) out.push({ name: 'starting battery', plus: 'starting+', minus: 'starting-', from: null });
   if (nodes.has('panel+')) out.push({ name: 'panels', plus: 'panel+', minus: 'panel-', from: null });
   for (const [gear, name] of [
@@ -58,7 +59,7 @@ function feeders(plan: CircuitPlan, opened: ReadonlySet<Opened>): Feeder[] {
 
 function wires(plan: CircuitPlan, opened: ReadonlySet<Opened>): Resistor[] {
   const out: Resistor[] = [];
-  for (const { spec } of plan.runs) {
+  for (const { spec } of [...plan.runs, ...plan.secondLeads]) {
     const cut = (spec.id === 'panel-regulator' && opened.has('panel breaker')) || (spec.from.gear === 'starting' && opened.has('starting battery’s fuse'));
     if (!cut) out.push({ id: spec.id, a: spec.from.plus, b: spec.to.plus, ohm: 1 });
     out.push({ id: `${spec.id}.back`, a: spec.from.minus, b: spec.to.minus, ohm: 1 });

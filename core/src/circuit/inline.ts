@@ -41,7 +41,7 @@ export function inlineParts(design: Design, catalogue: Catalogue): InlinePart[] 
   if (mainSwitch)
     out.push({
       id: 'switch',
-      name: 'main switch',
+      name: design.supply.second?.joined === 'selector' ? 'selector' : 'main switch',
       pole: 'positive',
       a: 'main+',
       b: 'bus+',

@@ -16,6 +16,8 @@ export interface CircuitPlan {
   readonly array: SolarArray | null;
   readonly day: DayFigures;
   readonly runs: readonly Fitted[];
+  /** Fitted leads of the bank behind the selector; no part of `runs`. */
+  readonly secondLeads: readonly Fitted[];
   /** Names of runs that are left out, since they or what feeds them have no size. */
   readonly leftOut: readonly string[];
   readonly inline: readonly InlinePart[];
@@ -26,7 +28,8 @@ export function circuitPlan(design: Design, catalogue: Catalogue, assessed: { re
   const bank = bankOf(design, catalogue);
   if (!bank || !hasMain(assessed.runs)) return null;
   const runs = reachable(assessed.runs);
-  const there = new Set(runs.map((r) => r.spec.id));
+  const secondLeads = assessed.runs.filter((r): r is Fitted => r.ok && SECOND_LEAD.test(r.spec.id));
+  const there = new Set([...runs, ...secondLeads].map((r) => r.spec.id));
   return {
     design,
     catalogue,
@@ -35,10 +38,14 @@ export function circuitPlan(design: Design, catalogue: Catalogue, assessed: { re
     array: arrayOf(design, catalogue),
     day: assessed.day,
     runs,
+    secondLeads,
     leftOut: assessed.runs.filter((r) => !there.has(r.spec.id)).map((r) => r.spec.name),
     inline: inlineParts(design, catalogue),
   };
 }
+
+/** Leads of the bank behind the selector. */
+const SECOND_LEAD = /^second\d*-bus$/;
 
 /** Runs that hang on another one: without it they would float. */
 const NEEDS: Readonly<Record<string, string>> = { 'start-charger': 'charger-bus', 'start-charger2': 'charger2-bus', 'start-isolator': 'isolator-bus' };
@@ -52,7 +59,7 @@ export function feederOf(gear: string, parent: string | null): readonly string[]
 
 /** Fitted runs whose way to the bus bars is fitted too: a gap would leave the rest floating. */
 export function reachable(runs: readonly SizedRun[]): Fitted[] {
-  const fitted = runs.filter((r): r is Fitted => r.ok);
+  const fitted = runs.filter((r): r is Fitted => r.ok && !SECOND_LEAD.test(r.spec.id));
   const ids = new Set(fitted.map((r) => r.spec.id));
   const reached = fitted.filter(({ spec }) => feederOf(spec.from.gear, spec.parent).every((f) => ids.has(f)) && (!NEEDS[spec.id] || ids.has(NEEDS[spec.id]!)));
   return reached.length < fitted.length ? reachable(reached) : reached;

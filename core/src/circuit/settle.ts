@@ -1,6 +1,7 @@
 import { solveCircuit, type Circuit, type Solved } from '../network/index.js';
 import { cutOut, learn } from './learn.js';
 import type { CircuitPlan } from './plan.js';
+import { planOnSecond, secondName } from './second.js';
 import { Settling, type GiverMode } from './settling.js';
 import type { CircuitState } from './state.js';
 import { stringIn } from './units.js';
@@ -83,6 +84,16 @@ function report(s: Settling, circuit: Circuit, solved: Solved, rounds: number, s
  * warm as their own current makes them, loads that nothing feeds are dark.
  */
 export function settle(plan: CircuitPlan, state: CircuitState): StateResult {
+  const turned = state.bank === 'second' ? planOnSecond(plan) : null;
+  if (!turned) return settleOn(plan, state);
+  const r = settleOn(turned, { ...state, bank: 'first' });
+  if (!r.ok) return { ...r, state };
+  // On the second bank its leads carry what the first one's would.
+  const runs = new Map([...r.runs].map(([id, run]): [string, RunResult] => [secondName(id), { ...run, id: secondName(id) }]));
+  return { ...r, state, runs };
+}
+
+function settleOn(plan: CircuitPlan, state: CircuitState): StateResult {
   const s = new Settling(plan, state);
   for (let round = 1; ; round++) {
     const circuit = s.circuit();

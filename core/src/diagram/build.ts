@@ -45,16 +45,16 @@ class Builder {
 
   /** The element that a piece of gear is; batteries of a bank are several. */
   putGear(id: string): string {
-    const string = /^house\.(\d+)$/.exec(id);
-    const g = this.gear.get(string ? 'house' : id);
+    const string = /^(house|second)\.(\d+)$/.exec(id);
+    const g = this.gear.get(string ? string[1]! : id);
     const part = this.input.inline.find((p) => p.id === id && p.onHub);
     if (part) this.put(id, { switch: 'switch', shunt: 'shunt', disconnect: 'contact' }[part.id] as SymbolKind, part.name, { gear: 'bus', detail: 'on the hub board' });
     if (!g) return id;
-    const title = string ? `${g.name.replace(/ \d+ Ah$/, '')} ${string[1]}` : g.name;
+    const title = string ? `${g.name.replace(/ \d+ Ah$/, '')} ${string[2]}` : g.name;
     this.put(id, symbolOf(g, this.input.design), title, {
       gear: g.id,
       last: g.role === 'load',
-      detail: [g.when === 'now' ? '' : g.when, this.kept.has(string ? 'house' : id) ? 'existing' : ''].filter(Boolean).join(', '),
+      detail: [g.when === 'now' ? '' : g.when, this.kept.has(string ? string[1]! : id) ? 'existing' : ''].filter(Boolean).join(', '),
     });
     return id;
   }
@@ -65,7 +65,7 @@ class Builder {
     const base = name.slice(0, -1);
     if (base === 'main') return { node: this.putGear(pole === 'plus' ? 'switch' : 'shunt'), side: 'west', pole };
     if (base === 'fed') return { node: this.putGear('disconnect'), side: 'east', pole };
-    return { node: this.putGear(/^house\.\d+$/.test(base) ? base : base.replace(/\.(in|out|sun)$/, '')), side, pole };
+    return { node: this.putGear(/^(house|second)\.\d+$/.test(base) ? base : base.replace(/\.(in|out|sun)$/, '')), side, pole };
   }
 
   line(id: string, kind: LineKind, run: string | null, from: DiagramEnd, to: DiagramEnd, label = ''): void {
@@ -185,7 +185,7 @@ export function buildDiagram(input: DiagramInput, filter: DiagramFilter = WHOLE)
     b.bond();
   }
   if (whole || filter.groups?.some((g) => g === 'house' || g === 'charging')) b.mains();
-  if (whole) for (const g of input.gear) if (!(g.id === 'house' && b.nodes.has('house.1'))) b.putGear(g.id);
+  if (whole) for (const g of input.gear) if (!b.nodes.has(`${g.id}.1`)) b.putGear(g.id);
   if (whole) for (const e of standingApart(input.design)) b.put(e.id, e.symbol, e.name, { detail: `existing, kept${e.does ? `: ${e.does}` : ''}; not joined by this plan` });
   return { nodes: [...b.nodes.values()], lines: b.lines };
 }

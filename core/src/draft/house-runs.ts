@@ -7,7 +7,7 @@ import { allChargeA } from './charging-runs.js';
 import { loadsA, lowestVoltsA } from './demand.js';
 import { groupsUsed } from '../places/index.js';
 import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
-import { distributionOf } from '../supply/index.js';
+import { distributionOf, selectedBankOf, type Bank } from '../supply/index.js';
 import { loadLimit, PATH_LIMIT, supplyLimit } from './limits.js';
 import { groupRuns, onGroup, type FeedPoint } from './shared-runs.js';
 
@@ -30,19 +30,21 @@ function mainWeak(c: DraftContext, share: number): Pick<RunSpec, 'inline' | 'wea
   return { inline, weak: hub ? [...weak, { what: 'hub board’s bars', ratingA: hub.barsA * share }] : weak };
 }
 
-function mainRuns(c: DraftContext, next: () => number, currentA: number, why: string): RunSpec[] {
-  const bank = c.bank!;
-  const house = c.gear.get('house')!;
+/** The leads of a bank, each with its own fuse. */
+function mainRuns(c: DraftContext, next: () => number, currentA: number, why: string, bank: Bank, id: 'house' | 'second'): RunSpec[] {
+  const house = c.gear.get(id);
+  if (!house) return [];
+  const title = id === 'house' ? 'House battery' : 'Second battery';
   const to = endOf(c.gear.get('bus')!);
   const { main } = houseNodes(c.inline);
   return Array.from({ length: bank.strings }, (_, i) => {
     const many = bank.strings > 1;
     const terminal = many ? String(i + 1) : '';
     return makeRun(c, next(), {
-      id: many ? `house${i + 1}-bus` : 'house-bus',
-      name: many ? `House battery ${i + 1} → ${to.name}` : `House battery → ${to.name}`,
+      id: many ? `${id}${i + 1}-bus` : `${id}-bus`,
+      name: many ? `${title} ${i + 1} → ${to.name}` : `${title} → ${to.name}`,
       group: 'house',
-      from: { ...endOf(house, terminal), minus: many ? `house.${terminal}-` : 'house-' },
+      from: { ...endOf(house, terminal), minus: many ? `${id}.${terminal}-` : `${id}-` },
       to: { ...to, ...main },
       demand: { currentA: currentA * bank.stringShares[i]! },
       demandWhy: many ? `${why}, shared by ${bank.strings} ${bank.joined ? 'leads as their batteries conduct' : 'equal leads'}` : why,
@@ -53,7 +55,9 @@ function mainRuns(c: DraftContext, next: () => number, currentA: number, why: st
       ends: [{ at: 'from', source: 'house battery' }],
       ...mainWeak(c, bank.stringShares[i]!),
       minAreaMm2: 4,
-      reason: many ? 'its own fuse: the neighbouring batteries can feed a fault in this one' : 'the house battery’s own main fuse, within 200 mm of its post',
+      reason: many
+        ? 'its own fuse: the neighbouring batteries can feed a fault in this one'
+        : `the ${title.toLowerCase()}’s own main fuse, within 200 mm of its post${id === 'second' ? '; the selector puts it in the first one’s place' : ''}`,
     });
   });
 }
@@ -125,7 +129,8 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
   const chargeA = allChargeA(c);
   const why = chargeA > drawnA ? 'all chargers at once: more than everything behind it draws' : `everything behind it at the disconnect’s ${figure(bank.openV, 1)} V`;
   const main = bank.strings > 1 ? 'house1-bus' : 'house-bus';
-  const runs = mainRuns(c, next, Math.max(drawnA, chargeA), why);
+  const second = selectedBankOf(c.design, c.catalogue);
+  const runs = [...mainRuns(c, next, Math.max(drawnA, chargeA), why, bank, 'house'), ...(second ? mainRuns(c, next, Math.max(drawnA, chargeA), why, second, 'second') : [])];
   const inverter = gear.get('inverter');
   if (inverterPart && inverter) {
     runs.push(

@@ -1,7 +1,7 @@
 import { chargerInputW, type Catalogue, type Part } from '../catalogue/index.js';
 import type { Design, GearRole, LoadGroup, Trace } from '../design/index.js';
 import { inverterInputW } from '../loads/index.js';
-import { bankOf, distributionOf } from '../supply/index.js';
+import { bankOf, distributionOf, selectedBankOf } from '../supply/index.js';
 import { vehicleOf } from '../vehicle/index.js';
 import { FIXING, LOAD_BODY, USUAL_BODY, type Body, type Fixing } from './bodies.js';
 
@@ -54,7 +54,7 @@ function batteries(part: Part, count: number): Body {
 function inline({ supply }: Design, catalogue: Catalogue): Wanted[] {
   const hub = catalogue.find('hub', supply.hub);
   const parts = [
-    ['switch', 'main switch', hub?.mainSwitch ? null : catalogue.find('switch', supply.mainSwitch)],
+    ['switch', supply.second?.joined === 'selector' ? 'selector' : 'main switch', hub?.mainSwitch ? null : catalogue.find('switch', supply.mainSwitch)],
     ['shunt', 'shunt', hub ? null : catalogue.find('shunt', supply.shunt)],
     ['disconnect', 'low-voltage disconnect', hub ? null : catalogue.find('disconnect', supply.disconnect.part)],
   ] as const;
@@ -69,6 +69,8 @@ function sources(design: Design, catalogue: Catalogue): Wanted[] {
   if (supply.isolation !== 'none') out.push(make('starting', 'starting', 'starting battery', USUAL_BODY.starting));
   if (bank) {
     out.push(make('house', 'house', `house battery ${bank.capacityAh} Ah`, batteries(bank.part, bank.strings * bank.inSeries)));
+    const second = selectedBankOf(design, catalogue);
+    if (second) out.push(make('second', 'house', `second battery ${second.capacityAh} Ah`, batteries(second.part, second.strings * second.inSeries)));
     out.push(hub ? make('bus', 'bus', 'hub board', row(hub, 1)) : make('bus', 'bus', 'bus bars', USUAL_BODY.bus));
     out.push(...inline(design, catalogue));
   }

@@ -43,7 +43,7 @@ import { overLimits } from './over-limits.js';
 import { panelsDrag } from './panels-drag.js';
 import { profileMissing } from './profile-missing.js';
 import { regulatorBeforeRegulator } from './regulator-before-regulator.js';
-import { selectorNotDrawn } from './selector-not-drawn.js';
+import { selectorMissing } from './selector-missing.js';
 import { sourceNeverFills } from './source-never-fills.js';
 import { startingBatteryDrains } from './starting-battery-drains.js';
 import { swapGrows } from './swap-grows.js';
@@ -149,7 +149,7 @@ export const RULES: readonly Rule[] = [
   panelsDrag,
   profileMissing,
   regulatorBeforeRegulator,
-  selectorNotDrawn,
+  selectorMissing,
   sourceNeverFills,
   startingBatteryDrains,
   swapGrows,

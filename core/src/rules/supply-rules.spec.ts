@@ -70,11 +70,14 @@ const CASES: readonly Case[] = [
   { rule: 'trigger-by-volts', job: 'vet', severity: 'look', says: /never starts on this alternator/, breakIt: (d) => (d.supply.trigger = 'volts') },
   { rule: 'profile-missing', job: 'vet', severity: 'stop', says: /has no profile for lithium iron phosphate; it has flooded/, breakIt: (d) => (d.supply.dcdc = 'dcdc-30-one') },
   {
-    rule: 'selector-not-drawn',
+    rule: 'selector-missing',
     job: 'vet',
-    severity: 'look',
-    says: /second bank of 120 Ah behind a selector/,
-    breakIt: (d) => (d.supply.second = { part: 'bat-agm-120', count: 1, joined: 'selector' }),
+    severity: 'stop',
+    says: /second bank of 120 Ah is to stand behind a selector/,
+    breakIt: (d) => {
+      d.supply.second = { part: 'bat-agm-120', count: 1, joined: 'selector' };
+      d.supply.mainSwitch = null;
+    },
   },
   { rule: 'one-source-at-a-time', job: 'vet', severity: 'look', says: /brings nothing in the 3 h of driving/, breakIt: (d) => (d.supply.dcdc = 'dcdc-30-one') },
   { rule: 'usable-above-school', job: 'bees', severity: 'look', says: /90 % of the bank .* default is 50 %/, breakIt: (d) => (d.settings.usableShare = 0.9) },

@@ -1,0 +1,13 @@
+import { distributionOf } from '../supply/index.js';
+import type { Rule } from './rule.js';
+
+export const selectorMissing: Rule = {
+  id: 'selector-missing',
+  severity: 'stop',
+  basis: 'two banks that are used by turns need a switch that never joins them by accident',
+  why: 'Without it both banks are tied together: the fuller one pours into the emptier, of whatever kind they are.',
+  test: ({ supply: { second }, design, catalogue }) =>
+    second && !distributionOf(design, catalogue).mainSwitch ? [{ at: { stage: 'supply' as const, about: 'switch' }, values: { ah: second.capacityAh } }] : [],
+  say: (v) => `The second bank of ${v['ah']} Ah is to stand behind a selector, but no main switch is chosen that could be it.`,
+  fix: () => 'Choose a main switch rated for the inverter’s surge, as a selector (first – off – second), or join the banks in parallel.',
+};

@@ -62,3 +62,59 @@ test('no words of any demo diagram lie on one another, measured in the browser',
     expect(met, job).toEqual([]);
   }
 });
+
+test('one click from ten answers to a drawn circuit, then loads behind switches, a hub board, and what was set by hand', async ({ page }) => {
+  test.setTimeout(120_000);
+  const troubles: string[] = [];
+  page.on('pageerror', (error) => troubles.push(String(error)));
+  await signIn(page);
+  await page.keyboard.press('n');
+  await page.getByLabel('Customer (organisation)').fill('Saltbush Sketchers');
+  await page.getByRole('button', { name: 'Open the job' }).click();
+
+  await test.step('the whole job stands, drawn and without a stop', async () => {
+    await expect(page.locator('.answers')).toContainText(/lean.*sound.*roomy/s, { timeout: 20_000 });
+    await page.getByRole('button', { name: 'Draft the whole job' }).click();
+    await expect(page.locator('mx-line-diagram svg')).toBeVisible({ timeout: 20_000 });
+    await expect(page.locator('mx-line-diagram')).toContainText('fuse block');
+    await expect(page.locator('mx-tell-tales')).toContainText('0 to stop');
+  });
+
+  await test.step('two loads share a switch bank: one fuse in its feed, none in their tails', async () => {
+    await stage(page, 'Loads');
+    await page.getByRole('textbox', { name: 'Name of load' }).first().click();
+    await choose(page, 'Wire starts at', 'a new switch bank');
+    await page.getByRole('textbox', { name: 'Name of the switch bank' }).fill('bench switches');
+    await page.getByRole('textbox', { name: 'Name of load' }).nth(1).click();
+    await choose(page, 'Wire starts at', 'bench switches, switch bank');
+    await expect(page.locator('mx-load-feed')).toContainText('With it: compressor fridge 50 L');
+    await stage(page, 'Protection');
+    await expect(page.locator('mx-fuses tbody tr').filter({ hasText: 'fuse of run' })).toHaveCount(2);
+    await page.getByRole('link', { name: 'Line diagram' }).click();
+    await expect(page.locator('mx-line-diagram')).toContainText('bench switches');
+  });
+
+  await test.step('a hub board takes the place of block, shunt and disconnect', async () => {
+    await stage(page, 'Supply');
+    await page.getByRole('link', { name: 'What feeds it' }).click();
+    await choose(page, 'Hub board', 'hub board 14 ways');
+    await stage(page, 'Order');
+    await expect(page.getByText('hub board 14 ways, 300 A, with main switch').first()).toBeVisible();
+    await expect(page.getByText(/^fuse block \d+ ways/)).toHaveCount(0);
+  });
+
+  await test.step('a breaker for one direction is refused where both ends feed; what was set by hand can go back', async () => {
+    await stage(page, 'Runs');
+    await page.locator('tr[data-run="charger-bus"] button.name').click();
+    await choose(page, 'Protected by', 'breaker, manual reset');
+    await page.getByText('made for one direction').click();
+    await expect(page.locator('mx-kept')).toContainText('a breaker, manual reset');
+    await stage(page, 'Checks');
+    await expect(page.getByText(/its breaker is made for one direction/)).toBeVisible();
+    await stage(page, 'Runs');
+    await page.getByRole('button', { name: /Take the draft’s breaker made for of/ }).click();
+    await page.getByRole('button', { name: /Take the draft’s protected by of/ }).click();
+    await expect(page.locator('mx-kept table')).toHaveCount(0);
+  });
+  expect(troubles).toEqual([]);
+});

@@ -27,7 +27,7 @@ describe('the trunk', () => {
 
   it('never shows a stage with a stop as complete', async () => {
     const { bench } = await onBench(Trunk, 'cinema', undefined, { jobId: 'job-1' });
-    expect(lugsOf(bench.design()!, bench.assessment()!, { ticked: new Set(), read: new Map() }).protection).toEqual({ progress: 'half', tag: 2, stop: true });
+    expect(lugsOf(bench.design()!, bench.assessment()!, { ticked: new Set(), read: new Map() }).protection).toEqual({ progress: 'half', tag: 3, stop: true });
   });
 });
 

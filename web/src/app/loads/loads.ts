@@ -112,6 +112,13 @@ export class LoadsStage {
     setTimeout(() => document.getElementById(`load-${id}`)?.focus());
   }
 
+  /** What is special about a load, in a few words; empty: nothing is. */
+  protected signs({ critical, supply, feed }: Load): string {
+    const { groups, brief } = this.designs.design()!;
+    const on = supply !== 'dc' || feed.by === 'own' ? '' : feed.by === 'group' ? `on ${groups[feed.group]?.name || 'a group'}` : `on the ${brief.traces[feed.wire]?.colour || 'old'} wire`;
+    return [critical ? 'never off' : '', supply === 'mains' ? '230 V' : '', on].filter(Boolean).join(', ');
+  }
+
   protected remove(id: string, name: string): void {
     this.designs.edit(`${name || 'load'} taken off`, (d) => delete d.loads[id]);
   }

@@ -39,6 +39,9 @@ import { OutlookService } from '../services/outlook.service';
     }
   `,
   styles: `
+    h2 {
+      padding: 12px 12px 0;
+    }
     td {
       vertical-align: middle;
     }

@@ -1,5 +1,6 @@
 import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
+import { inWords } from '../rules/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import type { Design } from '../design/index.js';
 import { houseNodes, inlineParts } from './inline.js';
@@ -61,6 +62,14 @@ describe('a run that no single cable suits', () => {
     expect(f.pathDropPercent).toBeLessThanOrEqual(run.spec.pathLimitPercent + 1e-9);
     expect(a.order.cuts.filter((c) => c.run === run.spec.number).map((c) => c.label)).toEqual([`${run.spec.number}a+`, `${run.spec.number}a−`, `${run.spec.number}b+`, `${run.spec.number}b−`]);
     expect(a.order.lines.find((l) => l.key === `fuse-${f.fuseType}-${f.fuseA}`)!.quantity).toBeGreaterThanOrEqual(2);
+  });
+
+  it('is told with what happens when one fuse is open: the others carry it all', () => {
+    const [f] = a.findings.filter((x) => x.rule === 'per-pole');
+    if (!run.ok) throw new Error(run.error);
+    const others = (run.figures.currentA * run.figures.perPole) / (run.figures.perPole - 1);
+    expect(inWords(f!).say).toContain(`the others carry ${Math.round(others)} A each`);
+    expect(inWords(f!).say).toMatch(/open too|go on|too warm/);
   });
 
   it('is pointed out, with how equal they must be', () => expect(a.findings.filter((f) => f.rule === 'per-pole').map((f) => f.at.about)).toEqual(['bus-inverter']));

@@ -1,3 +1,4 @@
+export * from './gear.js';
 export * from './run.js';
 export * from './supply.js';
 export * from './why.js';

@@ -36,6 +36,13 @@ describe('the line diagram', () => {
     expect(element.querySelectorAll('path.line.dark').length).toBeGreaterThan(5);
   });
 
+  it('says of a picked piece of gear why it is there', async () => {
+    const { element, fixture, settle } = await open('vet');
+    (fixture.componentInstance as unknown as { pickGear(id: string): void }).pickGear('block');
+    await settle();
+    expect(element.querySelector('.picked')!.textContent).toContain('a way and fuse for each circuit');
+  });
+
   it('says why a state has no solution', async () => {
     const { element, fixture, settle } = await open('vet');
     (fixture.componentInstance as unknown as { name(n: string): void }).name('main switch open');

@@ -17,6 +17,7 @@ import {
   type RunGroup,
   type StateFigures,
   WHOLE,
+  whyGear,
 } from '@meridex/core';
 import { NzButtonModule } from 'ng-zorro-antd/button';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
@@ -123,6 +124,13 @@ export class DiagramSheet {
 
   /** A part in line that is picked: it has no run of its own to speak for it. */
   protected readonly part = computed(() => this.assessments.assessment()!.inline.find((p) => p.id === this.selection.gear()) ?? null);
+
+  /** A piece of gear that is picked: why it is there. */
+  protected readonly gear = computed(() => {
+    const design = this.designs.design();
+    const g = this.assessments.assessment()!.gear.find((x) => x.id === this.selection.gear());
+    return design && g && !this.part() ? { name: g.name, why: whyGear(design, g) } : null;
+  });
 
   constructor() {
     const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;

@@ -45,6 +45,7 @@ function feeders(plan: CircuitPlan, opened: ReadonlySet<Opened>): Feeder[] {
   for (const { spec } of plan.secondLeads) out.push({ name: spec.name.replace(/ → .*/, '').toLowerCase(), plus: spec.from.plus, minus: spec.from.minus, from: null });
   if (nodes.has('starting+')) out.push({ name: 'starting battery', plus: 'starting+', minus: 'starting-', from: null });
   if (nodes.has('panel+')) out.push({ name: 'panels', plus: 'panel+', minus: 'panel-', from: null });
+  for (const node of ['portable', 'portable.out']) if (nodes.has(`${node}+`)) out.push({ name: 'portable panel', plus: `${node}+`, minus: 'portable-', from: null });
   for (const [gear, name] of [
     ['charger', 'charger'],
     ['charger2', 'second charger'],

@@ -44,7 +44,9 @@ export class Settling {
     this.bank = bankInUse(plan, state);
     this.starting = plan.runs.some((r) => r.spec.from.gear === 'starting');
     const lit = litPanels(plan.array, state, this.bank.nominalV * 1.1);
-    this.lit = lit && plan.runs.some((r) => r.spec.id === 'panel-regulator') ? lit : null;
+    const there = new Set(plan.runs.map((r) => r.spec.id));
+    const led = lit && { ...lit, currentA: there.has('panel-regulator') ? lit.currentA : 0, portableA: there.has('portable-regulator') ? lit.portableA : 0 };
+    this.lit = led && led.currentA + led.portableA > 0 ? led : null;
     const nodes = new Set(plan.runs.flatMap((r) => [r.spec.from.plus, r.spec.to.plus]));
     this.givers = giversIn(plan, state, this.lit).filter((g) => nodes.has(g.plus) && (!g.input || nodes.has(g.input.plus)));
     this.drawn = drawnIn(plan, state);
@@ -66,7 +68,7 @@ export class Settling {
     const out: Resistor[] = [];
     for (const run of plan.runs) {
       const { spec } = run;
-      if (spec.id === 'panel-regulator' && !this.lit) continue;
+      if (spec.to.plus.endsWith('.sun+') && !this.lit) continue;
       const perM = resistanceOhmPerM(run.figures.areaMm2, plan.design.settings.tinned, u.conductorC.get(spec.id)!);
       const w = wireAt(run, perM);
       out.push(
@@ -106,9 +108,10 @@ export class Settling {
       if (g.input && watts > 0) loads.push({ id: `${g.id}.in`, plus: g.input.plus, minus: g.input.minus, kind: 'power', value: watts });
     }
     if (this.lit) {
-      const { regulator, holdV, currentA } = this.lit;
+      const { regulator, holdV, currentA, portableA } = this.lit;
       sources.push({ id: 'regulator', plus: regulator.plus, minus: regulator.minus, volt: holdV, ohm: HOLD_OHM });
-      loads.push({ id: 'panels', plus: 'panel+', minus: 'panel-', kind: 'current', value: -currentA });
+      if (currentA > 0) loads.push({ id: 'panels', plus: 'panel+', minus: 'panel-', kind: 'current', value: -currentA });
+      if (portableA > 0) loads.push({ id: 'panels out', plus: 'portable+', minus: 'portable-', kind: 'current', value: -portableA });
     }
     return { sources, loads };
   }
@@ -117,7 +120,7 @@ export class Settling {
   circuit(): Circuit {
     const resistors = this.resistors();
     const { sources, loads } = this.sources();
-    const giving = loads.filter((l) => l.value < 0 && l.id !== 'panels');
+    const giving = loads.filter((l) => l.value < 0 && !l.id.startsWith('panels'));
     const live = joinedTo(
       { resistors },
       [...sources, ...giving].map((s) => s.plus),

@@ -112,6 +112,8 @@ export function sweep(plan: CircuitPlan): Sweep {
   for (const engine of ['idle', 'cruise'] as const) for (const loads of ['on', 'off'] as const) ask({ ...lowest, engine, loads, postsV: null });
   // A charger takes most where its own output stands highest: pressed up by all others, at the alternator's lowest volts.
   for (const sun of ['none', 'full'] as const) for (const mains of [false, true]) ask({ ...lowest, engine: 'idle', sun, mains, loads: 'off', postsV: null });
+  // Put out only while parked, so it takes no part in what is tried on the road.
+  if (plan.array?.portable) for (const loads of ['on', 'off'] as const) for (const mains of [false, true]) ask({ ...lowest, sun: 'full', loads, mains, postsV: null });
   for (const postsV of fullOutputV(plan)) ask({ ...lowest, engine: 'idle', loads: 'off', postsV });
   const { run, raises } = base.ok ? influences(base) : { run: new Map<string, Map<string, number>>(), raises: true };
   for (const of of run.values()) for (const sign of [1, -1] as const) corner(lowest, of, sign, mainsLoads).forEach(ask);

@@ -23,6 +23,8 @@ export interface Giver {
 /** Panels in light: a current at the volts at which their regulator holds them. */
 export interface Lit {
   readonly currentA: number;
+  /** Of a portable panel that is put out on the same regulator. */
+  readonly portableA: number;
   readonly holdV: number;
   readonly regulator: { readonly plus: string; readonly minus: string };
 }
@@ -47,14 +49,28 @@ export function stringIn(bank: Bank, string: number, state: CircuitState): { rea
   return { volt: restV(part.chemistry, soc) * bank.inSeries, ohm, chargeOhm: ohm * f.chargeResistance, takesA };
 }
 
+/** A portable panel is put out when the vehicle stands. */
+const putOut = (array: SolarArray, state: CircuitState): SolarArray['portable'] => (state.engine === 'off' && !array.portable?.trouble ? array.portable : null);
+const lightOf = (state: CircuitState): number => (state.sun === 'dull' ? DULL : 1);
+
 /** The panels as lit in a state; null where there are none, or it is dark. */
 export function litPanels(array: SolarArray | null, state: CircuitState, bankV: number): Lit | null {
-  if (!array || state.sun === 'none' || state.charging === 'off' || array.ratedW === 0 || (!array.controller && !array.throughCharger)) return null;
-  const watts = Math.max(...array.clearDayW) * (state.sun === 'dull' ? DULL : 1);
+  if (!array || state.sun === 'none' || state.charging === 'off' || (!array.controller && !array.throughCharger)) return null;
+  const portable = putOut(array, state);
+  const roofW = array.ratedW > 0 ? Math.max(...array.clearDayW) * lightOf(state) : 0;
+  const besideW = portable && !portable.ownRegulator ? Math.max(...portable.clearDayW) * portable.yieldShared * lightOf(state) : 0;
   const pwm = array.controller?.way === 'pwm';
   const holdV = pwm ? bankV : array.panel.vmpV * array.inSeries;
   const gear = array.controller ? 'controller' : 'charger';
-  return watts > 0 ? { currentA: watts / holdV, holdV, regulator: { plus: `${gear}.sun+`, minus: `${gear}-` } } : null;
+  return roofW + besideW > 0 ? { currentA: roofW / holdV, portableA: besideW / holdV, holdV, regulator: { plus: `${gear}.sun+`, minus: `${gear}-` } } : null;
+}
+
+/** A portable panel with a regulator of its own, put out in the sun. */
+function portableGiver({ array }: CircuitPlan, state: CircuitState, bank: Bank): Giver[] {
+  const portable = array && state.sun !== 'none' ? putOut(array, state) : null;
+  if (!portable?.ownRegulator) return [];
+  const sunW = Math.max(...portable.clearDayW) * lightOf(state) * MPPT_YIELD;
+  return sunW > 0 ? [{ id: 'portable', name: 'portable panel', plus: 'portable.out+', minus: 'portable-', setV: bank.absorptionV, limitA: Infinity, sunW, input: null, sunOnly: true }] : [];
 }
 
 /** True where the charger's trigger is live. */
@@ -111,7 +127,8 @@ export function giversIn(plan: CircuitPlan, state: CircuitState, lit: Lit | null
     });
   }
   if (state.charging === 'off') return out;
-  const sunW = lit ? lit.currentA * lit.holdV * MPPT_YIELD : 0;
+  const sunW = lit ? (lit.currentA + lit.portableA) * lit.holdV * MPPT_YIELD : 0;
+  out.push(...portableGiver(plan, state, bank));
   out.push(...chargers(plan, state, bank, sunW));
   if (array?.controller && sunW > 0)
     out.push({ id: 'controller', name: 'solar controller', plus: 'controller.out+', minus: 'controller-', setV: bank.absorptionV, limitA: array.maxA ?? Infinity, sunW, input: null, sunOnly: true });

@@ -86,6 +86,6 @@ export function designCircuit(runs: readonly Fitted[], design: Design, bank: Ban
   const isolator = runs.find((r) => r.spec.id === 'isolator-bus');
   const between: Contact[] = isolator ? [{ id: 'isolator', a: 'charger.in+', b: 'charger.out+', ohm: s.isolatorClosed ? ISOLATOR_OHM : OPEN_OHM }] : [];
   const contacts = [...between, ...inline.map(({ id, a, b, ohm }): Contact => ({ id, a, b, ohm }))];
-  const wires = runs.filter((r) => r.spec.group !== 'sun' || r.spec.id === 'controller-bus').map((r) => wireOf(r, design, s.extreme));
+  const wires = runs.filter((r) => r.spec.group !== 'sun' || r.spec.to.gear === 'bus').map((r) => wireOf(r, design, s.extreme));
   return wiringCircuit({ ground: 'bus-', wires, sources: sources(design, bank, s), contacts });
 }

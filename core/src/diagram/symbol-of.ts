@@ -15,7 +15,7 @@ const BY_PURPOSE: Readonly<Record<Purpose, SymbolKind>> = {
   other: 'load',
 };
 
-const BY_ID: Readonly<Record<string, SymbolKind>> = { bus: 'bars', switch: 'switch', shunt: 'shunt', disconnect: 'contact', display: 'meter', remote: 'switch' };
+const BY_ID: Readonly<Record<string, SymbolKind>> = { bus: 'bars', switch: 'switch', shunt: 'shunt', disconnect: 'contact', display: 'meter', remote: 'switch', portable: 'panel' };
 
 /** The symbol of a piece of gear. */
 export function symbolOf(gear: Gear, design: Design): SymbolKind {

@@ -3,7 +3,7 @@ import { chargerInputW } from '../catalogue/index.js';
 import { figure } from '../quantity/index.js';
 import { alternatorBudget, dcdcsOf, mainsChargerOf } from '../supply/index.js';
 import { BOLTED, endOf, makeRun, SMALLEST_MM2, type DraftContext } from './context.js';
-import { controllerOutA } from './controller.js';
+import { controllerOutA, portableOutA } from './controller.js';
 import { loadsA } from './demand.js';
 import { supplyLimit } from './limits.js';
 
@@ -81,7 +81,8 @@ export function allChargeA(c: DraftContext): number {
   const isolator = design.supply.isolation === 'isolator' ? catalogue.find('isolator', design.supply.isolator) : null;
   const vehicle = dcdcsOf(design, catalogue).reduce((sum, d) => sum + d.part.outputA * d.share, 0) + (isolator ? linkA(c) : 0);
   const sun = array?.controller ? controllerOutA(array, bank) : 0;
-  return vehicle + sun + (mainsChargerOf(design, catalogue)?.outputA ?? 0);
+  // A portable panel is out only while the vehicle stands.
+  return Math.max(vehicle, portableOutA(array, bank)) + sun + (mainsChargerOf(design, catalogue)?.outputA ?? 0);
 }
 
 /** Each fuse of a sensing link takes about this share of its allowed drop; the cable's share goes by length. */

@@ -1,10 +1,68 @@
 import type { RunSpec } from '../routes/index.js';
 import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
-import { controllerOutA } from './controller.js';
+import { controllerOutA, portableOutA } from './controller.js';
 import { supplyLimit } from './limits.js';
 
-/** Runs from the panels to their regulator, and from a controller of their own to the bus bars. */
+/** Runs that the sun comes in by: from the roof, and from a portable panel's socket. */
 export function sunRuns(c: DraftContext, next: () => number): RunSpec[] {
+  return [...roofRuns(c, next), ...portableRuns(c, next)];
+}
+
+/** Rating of the plug that a portable panel is put on with, A. */
+const PORTABLE_PLUG_A = 50;
+
+/** From the socket of a portable panel to the bus bars, where it has its own regulator, else to the regulator of the roof. */
+function portableRuns(c: DraftContext, next: () => number): RunSpec[] {
+  const { array, bank, gear } = c;
+  const [socket, bus] = [gear.get('portable'), gear.get('bus')];
+  if (!array?.portable || !bank || !socket || !bus) return [];
+  const { panel, ownRegulator } = array.portable;
+  const regulator = gear.get('controller') ?? (array.throughCharger ? gear.get('charger') : undefined);
+  const common = {
+    group: 'sun',
+    nominalV: bank.nominalV,
+    limit: supplyLimit(c.design, 'sun', 'portable panel: lost watts, not lost function'),
+    weak: [{ what: `${PORTABLE_PLUG_A} A plug`, ratingA: PORTABLE_PLUG_A }],
+  } as const;
+  if (ownRegulator) {
+    const outA = portableOutA(array, bank);
+    return [
+      makeRun(c, next(), {
+        ...common,
+        id: 'portable-bus',
+        name: `Portable panel’s socket → ${bus.name}`,
+        from: endOf(socket, 'out'),
+        to: endOf(bus),
+        demand: { currentA: outA },
+        demandWhy: 'its rated watts at the lowest charging volts',
+        sourceV: bank.absorptionV,
+        fuseKinds: ['blade', ...BOLTED],
+        ends: [{ at: 'to', source: 'house battery' }],
+        reason: 'the socket is live from the house battery, with its contacts covered; its regulator comes with the panel',
+      }),
+    ];
+  }
+  if (!regulator) return [];
+  return [
+    makeRun(c, next(), {
+      ...common,
+      id: 'portable-regulator',
+      name: `Portable panel’s socket → ${regulator.role === 'controller' ? 'solar controller' : 'charger'}`,
+      from: endOf(socket),
+      to: endOf(regulator, 'sun'),
+      demand: { currentA: panel.iscA },
+      demandWhy: 'its short-circuit current: the most it can ever give',
+      sourceV: panel.vmpV,
+      fuseKinds: ['blade', ...BOLTED],
+      ends: [],
+      highestV: array.coldOpenV,
+      reason: 'joins the roof’s panels on their regulator while the vehicle stands; the plug is what parts it',
+    }),
+  ];
+}
+
+/** Runs from the panels on the roof to their regulator, and from a controller of their own to the bus bars. */
+function roofRuns(c: DraftContext, next: () => number): RunSpec[] {
   const { array, bank, gear } = c;
   const panel = gear.get('panel');
   if (!array || !bank || !panel) return [];

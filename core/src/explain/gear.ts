@@ -18,6 +18,7 @@ const BY_ROLE: Readonly<Record<Gear['role'], string>> = {
 const BY_ID: Readonly<Record<string, string>> = {
   display: 'shows what the shunt has counted: volts alone say little of a lithium battery',
   remote: 'switches the inverter off from where people are: it draws by itself while it waits',
+  portable: 'a panel that is put out where the sun is, while the vehicle stands in the shade',
   charger2: 'the second half of what the battery can take, from the same alternator',
   second: 'takes over when the first bank is down to its reserve; the selector never joins the two',
 };

@@ -94,8 +94,11 @@ function devices(design: Design, catalogue: Catalogue): Wanted[] {
   if (block) out.push(make('block', 'block', 'fuse block', row(block, 1)));
   const panel = catalogue.find('panel', supply.sun.panel);
   if (panel) out.push(make('panel', 'panel', `panels ${panel.ratedW * supply.sun.count} W`, panels(design, panel, supply.sun.count)));
-  const controller = panel && catalogue.find('solar-controller', supply.sun.controller);
-  if (controller) out.push(make('controller', 'controller', 'solar controller', row(controller, 1), 0.03 * Math.min(panel.ratedW * supply.sun.count, controller.maxA * supply.houseV)));
+  const portable = supply.sun.portable && catalogue.find('panel', supply.sun.portable.panel);
+  if (portable) out.push(make('portable', 'control', 'portable panel’s socket', LOAD_BODY.sockets));
+  const sun = (panel ? panel.ratedW * supply.sun.count : 0) + (portable?.ratedW ?? 0);
+  const controller = (panel ?? portable) && catalogue.find('solar-controller', supply.sun.controller);
+  if (controller) out.push(make('controller', 'controller', 'solar controller', row(controller, 1), 0.03 * Math.min(sun, controller.maxA * supply.houseV)));
   const mains = catalogue.find('mains-charger', supply.mains.charger);
   if (mains) out.push(make('mains', 'mains', 'mains charger', row(mains, 1), Math.max(0, mains.acW - mains.outputA * mains.outputV * 1.2)));
   return out;

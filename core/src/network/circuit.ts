@@ -48,6 +48,9 @@ export interface Solved {
   readonly iterations: number;
   /** Largest current that fails to balance at a node, A. */
   readonly residualA: number;
+  /** Node where that is, and the one that is joined most weakly. */
+  readonly residualAt: string;
+  readonly weakestAt: string;
   /** Largest over smallest pivot of the equations: how far apart the resistances are, and so how many digits are lost. */
   readonly pivotRatio: number;
 }

@@ -104,8 +104,12 @@ export function ofSolution(solved: SolveResult): CircuitRemark[] {
   if (!solved.ok) return [];
   const out: CircuitRemark[] = [];
   if (solved.pivotRatio > WORST_RATIO)
-    out.push({ kind: 'ill-conditioned', at: [], say: `resistances ${solved.pivotRatio.toExponential(0)} apart stand in one circuit: small differences of volts are not to be trusted` });
-  if (solved.residualA > SAID_A) out.push({ kind: 'unbalanced', at: [], say: `${solved.residualA.toExponential(1)} A do not balance at a node` });
+    out.push({
+      kind: 'ill-conditioned',
+      at: [solved.weakestAt],
+      say: `resistances ${solved.pivotRatio.toExponential(0)} apart stand in one circuit, the weakest joint at ${solved.weakestAt}: small differences of volts are not to be trusted`,
+    });
+  if (solved.residualA > SAID_A) out.push({ kind: 'unbalanced', at: [solved.residualAt], say: `${solved.residualA.toExponential(1)} A do not balance at ${solved.residualAt}` });
   return out;
 }
 

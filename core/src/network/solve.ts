@@ -63,6 +63,11 @@ function report(system: NodalSystem, volts: Float64Array, iterations: number): S
   const branchAmp: Record<string, number> = {};
   circuit.resistors.forEach((r, i) => (branchAmp[r.id] = system.elementAmp(volts, i)));
   circuit.sources.forEach((s, i) => (branchAmp[s.id] = -system.elementAmp(volts, circuit.resistors.length + i)));
-  const residualA = system.imbalance(volts, true, new Float64Array(system.size));
-  return { ok: true, nodeVolt, branchAmp, iterations, residualA, pivotRatio: system.matrix.pivotRatio() };
+  const left = new Float64Array(system.size);
+  const residualA = system.imbalance(volts, true, left);
+  const pivots = system.matrix.pivots();
+  const names = circuit.nodes.filter((n) => n !== circuit.ground);
+  const named = (at: number): string => names.find((n) => system.unknown(n) === at) ?? circuit.ground;
+  const residualAt = named(left.findIndex((a) => Math.abs(a) === residualA));
+  return { ok: true, nodeVolt, branchAmp, iterations, residualA, residualAt, pivotRatio: pivots.ratio, weakestAt: named(pivots.weakest) };
 }

@@ -90,14 +90,15 @@ export class SparseSymmetric {
     return true;
   }
 
-  /** Largest over smallest pivot of the last factorisation: about as many digits of sixteen are lost. 1: none. */
-  pivotRatio(): number {
-    let [least, most] = [Infinity, 0];
-    for (let k = 0; k < this.size; k++) {
-      least = Math.min(least, this.value[k]!);
-      most = Math.max(most, this.value[k]!);
+  /** Largest over smallest pivot of the last factorisation, about as many digits of sixteen as are lost, and the unknown with the smallest; 1: none. */
+  pivots(): { readonly ratio: number; readonly weakest: number } {
+    const { size, value, order } = this;
+    let [least, most, at] = [Infinity, 0, -1];
+    for (let k = 0; k < size; k++) {
+      if (value[k]! < least) [least, at] = [value[k]!, order[k]!];
+      most = Math.max(most, value[k]!);
     }
-    return this.size ? most / least : 1;
+    return size ? { ratio: most / least, weakest: at } : { ratio: 1, weakest: -1 };
   }
 
   /** Solves for the right-hand side by unknown, writing into `out` (may be the same array). */

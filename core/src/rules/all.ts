@@ -60,6 +60,7 @@ import { tapUnknown } from './tap-unknown.js';
 import { tapUnsafe } from './tap-unsafe.js';
 import { tapPiercing } from './tap-piercing.js';
 import { tapNotLive } from './tap-not-live.js';
+import { switchSurge } from './switch-surge.js';
 import { unequalLeads } from './unequal-leads.js';
 import { usableAboveSchool } from './usable-above-school.js';
 import { voltageFixedByDealer } from './voltage-fixed-by-dealer.js';
@@ -120,6 +121,7 @@ export const RULES: readonly Rule[] = [
   panelFuse,
   perPole,
   unequalLeads,
+  switchSurge,
   feedMissing,
   tapUnknown,
   tapUnsafe,

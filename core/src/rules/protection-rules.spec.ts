@@ -158,3 +158,16 @@ describe('a start through the closed isolator', () => {
     expect([severities(SHIPPED_CATALOGUE), severities(weak)]).toEqual([['look'], ['stop']]);
   });
 });
+
+describe('the main switch', () => {
+  it('is held to the hardest start behind it, the inverter’s surge included', () => {
+    const d = demo('vet');
+    expect(found(d, 'switch-surge')).toEqual([]);
+    const part = SHIPPED_CATALOGUE.find('switch', d.supply.mainSwitch)!;
+    const weak = new Catalogue([...SHIPPED_CATALOGUE.parts.filter((p) => p.id !== part.id), { ...part, peakA: 200 }]);
+    const a = assess(d, weak);
+    const [f] = a.findings.filter((x) => x.rule === 'switch-surge');
+    expect(Number(f!.values['amps'])).toBeGreaterThan(a.supply.inverter!.surgeA);
+    expect(inWords(f!).say).toContain('bears 200 A for a start');
+  });
+});

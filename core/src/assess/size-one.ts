@@ -29,22 +29,24 @@ export interface Upstream {
 
 const LEAST_SHARE_PERCENT = 0.2;
 
-function contactsMilliohm(spec: RunSpec, type: FuseType, fuseA: number, areaMm2: number): number {
-  const ohm = 4 * lugOhm(areaMm2) + spec.ends.length * fuseOhm(type, fuseA) + spec.plugOhm + spec.chassisOhm + spec.inline.reduce((sum, p) => sum + p.ohm, 0);
-  return ohm * 1000;
+/** All that the size and fuse of a run hang on. */
+interface Ask {
+  /** Contacts are filled in while fuse and size settle. */
+  readonly input: SizingInput;
+  /** Ohms that stay whatever comes out: plugs, body, parts in line. */
+  readonly fixedOhm: number;
+  readonly fuses: number;
+  /** Current before anything is known of the drop, A. */
+  readonly roughA: number;
+  readonly typedA: number | null;
+  readonly typedMm2: number | null;
+  /** The smallest rating that fits is taken, whatever it loses. */
+  readonly plain: boolean;
 }
 
-/** What sizing needs to know; only the contacts change while fuse and size settle. */
-type SettlingInput = SizingInput & { contactsMilliohm: number };
+const contactsMilliohm = (a: Ask, fuseA: number, areaMm2: number): number => 1000 * (4 * lugOhm(areaMm2) + a.fuses * fuseOhm(a.input.fuseType, fuseA) + a.fixedOhm);
 
-/** Sizes of runs by all that they hang on: while one thing is dragged, most runs stay as they are. */
-const sized = kept(
-  3000,
-  (input: SettlingInput) => Object.values(input).join(' ') + ('powerW' in input ? ' W' : ' A'),
-  (input) => sizeRun({ ...input }),
-);
-
-function sizingInput(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice, up: Upstream): SettlingInput {
+function sizingInput(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice, up: Upstream): SizingInput {
   const weakest = Math.min(...spec.weak.map((w) => w.ratingA), Infinity);
   const path = {
     outM: spec.outM,
@@ -62,19 +64,19 @@ function sizingInput(spec: RunSpec, design: Design, type: FuseType, choice: RunC
     minAreaMm2: Math.max(spec.minAreaMm2, choice.faultAreaMm2),
     connectorA: Number.isFinite(weakest) ? weakest : null,
     fuseAirC: spec.fuseAirC,
-    ...(up.guardA === null ? {} : { guardA: up.guardA }),
+    guardA: up.guardA,
   };
   if ('powerW' in spec.demand) return Object.assign(path, { powerW: spec.demand.powerW, sourceV: spec.sourceV - up.dropV });
   return Object.assign(path, { currentA: spec.demand.currentA });
 }
 
 /** A size and fuse that a person fixed, computed as they are. */
-function asTyped(spec: RunSpec, input: SizingInput, areaMm2: number): SizingResult {
+function asTyped(typedA: number | null, input: SizingInput, areaMm2: number): SizingResult {
   const series = cableSeries(input.series);
   const named = series.find((s) => Math.abs(s.areaMm2 - areaMm2) < 0.005) ?? { size: `${areaMm2} mm²`, areaMm2 };
   const t = trySize(named, input);
   const lower = [...series].reverse().find((s) => s.areaMm2 < areaMm2 - 0.005);
-  const fuseA = input.guardA ?? spec.edit.fuseA ?? t.fuseA;
+  const fuseA = input.guardA ?? typedA ?? t.fuseA;
   if (!t.point.ok) {
     // What would hold is part of the answer.
     const holds = series
@@ -88,18 +90,17 @@ function asTyped(spec: RunSpec, input: SizingInput, areaMm2: number): SizingResu
 }
 
 /** Sizes with the contacts of the fuse that comes out, until fuse and contacts agree. */
-function settle(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice, up: Upstream, leastFuseA = 0): SizingResult {
-  const roughA = 'powerW' in spec.demand ? spec.demand.powerW / spec.sourceV : spec.demand.currentA;
-  const kind = FUSE_KINDS[type];
-  let fuseA = spec.edit.fuseA ?? kind.sizesA.find((a) => roughA <= kind.continuous * a && a >= leastFuseA) ?? kind.sizesA[kind.sizesA.length - 1]!;
-  let areaMm2 = spec.edit.areaMm2 ?? 16;
+function settle(ask: Ask, leastFuseA: number): SizingResult {
+  const { roughA, typedA, typedMm2 } = ask;
+  const kind = FUSE_KINDS[ask.input.fuseType];
+  let fuseA = typedA ?? kind.sizesA.find((a) => roughA <= kind.continuous * a && a >= leastFuseA) ?? kind.sizesA[kind.sizesA.length - 1]!;
+  let areaMm2 = typedMm2 ?? 16;
   let result: SizingResult | undefined;
-  const input: SettlingInput = { ...sizingInput(spec, design, type, choice, up), ...(leastFuseA ? { leastFuseA } : {}) };
   for (let round = 0; round < 4; round++) {
-    input.contactsMilliohm = contactsMilliohm(spec, type, fuseA, areaMm2);
-    result = spec.edit.areaMm2 ? asTyped(spec, input, spec.edit.areaMm2) : sized(input);
+    const input = { ...ask.input, leastFuseA, contactsMilliohm: contactsMilliohm(ask, fuseA, areaMm2) };
+    result = typedMm2 ? asTyped(typedA, input, typedMm2) : sizeRun(input);
     if (!result.ok) return result;
-    const chosenA = up.guardA ?? spec.edit.fuseA ?? result.fuseA;
+    const chosenA = input.guardA ?? typedA ?? result.fuseA;
     const settled = chosenA === fuseA && lugOhm(result.areaMm2) === lugOhm(areaMm2);
     fuseA = chosenA;
     areaMm2 = result.areaMm2;
@@ -118,18 +119,33 @@ const THICK_MM2 = 10;
  * leaves the cable so little that it gets thick, or none will do, the next ratings of the kind are tried, and one that
  * comes down in copper is taken. The cable still carries the larger rating.
  */
-function settleFuse(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice, up: Upstream): SizingResult {
-  const smallest = settle(spec, design, type, choice, up);
-  const fixed = choice.plainFuse || spec.edit.fuseA !== undefined || spec.edit.areaMm2 !== undefined || up.guardA !== null || !spec.ends.length;
+function withFuse(ask: Ask): SizingResult {
+  const smallest = settle(ask, 0);
   const thick = smallest.ok ? smallest.boundBy === 'drop' && smallest.areaMm2 >= THICK_MM2 : smallest.error === 'no-cable-size';
-  if (fixed || !thick) return smallest;
+  if (ask.plain || !thick) return smallest;
   const fromA = smallest.ok ? smallest.fuseA : Math.max(0, ...smallest.tried.map((t) => t.fuseA ?? 0));
   let best = smallest;
-  for (const leastFuseA of FUSE_KINDS[type].sizesA.filter((a) => a > fromA).slice(0, LARGER_RATINGS)) {
-    const larger = settle(spec, design, type, choice, up, leastFuseA);
+  for (const leastFuseA of FUSE_KINDS[ask.input.fuseType].sizesA.filter((a) => a > fromA).slice(0, LARGER_RATINGS)) {
+    const larger = settle(ask, leastFuseA);
     if (larger.ok && (!best.ok || larger.areaMm2 < best.areaMm2 - 0.01)) best = larger;
   }
   return best;
+}
+
+/** Sizes of runs by all that they hang on: while one thing is dragged, most runs stay as they are. */
+const sized = kept(3000, ({ input: i, ...a }: Ask) => `${Object.values(i).join(' ')} ${'powerW' in i} ${a.fixedOhm} ${a.fuses} ${a.roughA} ${a.typedA} ${a.typedMm2} ${a.plain}`, withFuse);
+
+function sizeOf(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice, up: Upstream): SizingResult {
+  const { fuseA, areaMm2 } = spec.edit;
+  return sized({
+    input: sizingInput(spec, design, type, choice, up),
+    fixedOhm: spec.plugOhm + spec.chassisOhm + spec.inline.reduce((sum, p) => sum + p.ohm, 0),
+    fuses: spec.ends.length,
+    roughA: 'powerW' in spec.demand ? spec.demand.powerW / spec.sourceV : spec.demand.currentA,
+    typedA: fuseA ?? null,
+    typedMm2: areaMm2 ?? null,
+    plain: choice.plainFuse || fuseA !== undefined || areaMm2 !== undefined || up.guardA !== null || !spec.ends.length,
+  });
 }
 
 function figuresOf(spec: RunSpec, type: FuseType, choice: RunChoice, up: Upstream, r: Extract<SizingResult, { ok: true }>, perPole: number): RunFigures {
@@ -185,7 +201,7 @@ function sizeWith(spec: RunSpec, design: Design, choice: RunChoice, up: Upstream
   let first: { readonly error: SizingError; readonly tried: readonly SizeTried[] } | null = null;
   for (let kind = choice.kindIndex; ; kind++) {
     const type = up.guardType ?? spec.fuseKinds[kind]!;
-    const result = settleFuse(one, design, type, choice, up);
+    const result = sizeOf(one, design, type, choice, up);
     if (result.ok) {
       choice.kindIndex = kind;
       return { spec, ok: true, figures: figuresOf(one, type, choice, up, result, perPole) };

@@ -65,35 +65,36 @@ function mainRuns(c: DraftContext, next: () => number, currentA: number, why: st
 /** The bus bars as the loads meet them: behind the disconnect, where there is one. */
 const fedEnd = (c: DraftContext): RunSpec['from'] => ({ ...endOf(c.gear.get('bus')!), ...houseNodes(c.inline).fed });
 
-function loadRun(c: DraftContext, next: () => number, load: DayLoad, from: 'block' | 'bus'): RunSpec {
+function loadRun(c: DraftContext, next: () => number, load: DayLoad, ways: Ways | null): RunSpec {
   const bank = c.bank!;
   const { purpose } = c.design.loads[load.id]!;
-  const ways = waysOf(c);
   const name = c.gear.get(`load:${load.id}`)!.name;
   return makeRun(c, next(), {
     id: `load-${load.id}`,
-    parent: from === 'block' ? ways!.parent : mainId(c),
-    name: `${from === 'block' ? ways!.name : busName(c)} → ${name}`,
+    parent: ways ? ways.parent : mainId(c),
+    name: `${ways ? ways.name : busName(c)} → ${name}`,
     group: 'loads',
-    from: from === 'block' ? ways!.from : fedEnd(c),
+    from: ways ? ways.from : fedEnd(c),
     to: endOf(c.gear.get(`load:${load.id}`)!),
     demand: load.kind === 'current' ? { currentA: load.runningA } : { powerW: load.runningW },
     demandWhy: load.kind === 'current' ? 'constant current, as entered' : `${figure(load.runningW, 0)} W of constant power: it draws more as volts fall`,
     sourceV: bank.openV,
     nominalV: bank.nominalV,
     limit: loadLimit(c.design, purpose),
-    fuseKinds: from === 'block' ? ['blade'] : BOLTED,
+    fuseKinds: ways ? ['blade'] : BOLTED,
     ends: [{ at: 'from', source: 'house battery' }],
-    ...(from === 'block' ? { weak: ways!.weak, inline: ways!.inline } : passing(c.inline, ['disconnect'])),
-    reason: from === 'block' ? `a way of its own on the ${ways!.name.toLowerCase()}` : `too much for a way of its own, so it has its own fuse at the ${busName(c).toLowerCase()}`,
+    ...(ways ? { weak: ways.weak, inline: ways.inline ?? [] } : passing(c.inline, ['disconnect'])),
+    reason: ways ? `a way of its own on the ${ways.name.toLowerCase()}` : `too much for a way of its own, so it has its own fuse at the ${busName(c).toLowerCase()}`,
   });
 }
 
 const mainId = (c: DraftContext): string => (c.bank!.strings > 1 ? 'house1-bus' : 'house-bus');
-const busName = (c: DraftContext): string => (distributionOf(c.design, c.catalogue).hub ? 'Hub board' : 'Bus bars');
+const busName = (c: DraftContext): string => (c.design.supply.hub ? 'Hub board' : 'Bus bars');
+
+type Ways = FeedPoint & { readonly weak: RunSpec['weak'] };
 
 /** A way of the fuse block, or of the hub board; null where there are none. */
-function waysOf(c: DraftContext): (FeedPoint & { readonly weak: RunSpec['weak'] }) | null {
+function waysOf(c: DraftContext): Ways | null {
   const { block, hub } = distributionOf(c.design, c.catalogue);
   const gear = c.gear.get('block');
   if (!block || (!hub && !gear)) return null;
@@ -103,8 +104,7 @@ function waysOf(c: DraftContext): (FeedPoint & { readonly weak: RunSpec['weak'] 
 }
 
 /** Where the feeds of groups start: a way of the block while it bears them, else a fuse of their own at the bus bars. */
-function groupPoints(c: DraftContext): { readonly pointFor: (amps: number) => FeedPoint; readonly onBlockA: number; readonly directA: number } {
-  const ways = waysOf(c);
+function groupPoints(c: DraftContext, ways: Ways | null): { readonly pointFor: (amps: number) => FeedPoint; readonly onBlockA: number; readonly directA: number } {
   const fits = (amps: number): boolean => ways !== null && amps <= WAY_SHARE * ways.weak[0]!.ratingA;
   const amps = groupsUsed(c.design).map(([id]) => loadsA(c, onGroup(c, id)));
   const sum = (of: readonly number[]): number => of.reduce((s, a) => s + a, 0);
@@ -123,7 +123,8 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
   const { onBlock, direct } = splitLoads(c);
   const inverterPart = c.catalogue.find('inverter', c.design.supply.inverter);
   const inverterW = inverterPart ? inverterInputW(inverterPart.ratedW, inverterPart.ratedW) : 0;
-  const groups = groupPoints(c);
+  const ways = waysOf(c);
+  const groups = groupPoints(c, ways);
   const blockA = loadsA(c, onBlock) + groups.onBlockA;
   const drawnA = Math.max(1, blockA + loadsA(c, direct) + groups.directA + inverterW / bank.openV);
   const chargeA = allChargeA(c);
@@ -178,5 +179,5 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
       }),
     );
   }
-  return [...runs, ...direct.map((l) => loadRun(c, next, l, 'bus')), ...(waysOf(c) ? onBlock.map((l) => loadRun(c, next, l, 'block')) : []), ...groupRuns(c, next, groups.pointFor)];
+  return [...runs, ...direct.map((l) => loadRun(c, next, l, null)), ...(ways ? onBlock.map((l) => loadRun(c, next, l, ways)) : []), ...groupRuns(c, next, groups.pointFor)];
 }

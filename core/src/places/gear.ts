@@ -148,6 +148,8 @@ interface Underway {
   readonly shades: Shades;
   /** Of things alike: the first try that may have room, and its lowest row that may: what had none has none later, since only more is taken. */
   readonly from: Map<string, number>;
+  /** Zones to be tried, of things that bear the same. */
+  readonly zones: Map<string, readonly string[]>;
 }
 
 function setDown(s: Setting, d: Underway, gear: Gear): void {
@@ -197,7 +199,9 @@ function zonesFor(s: Setting, t: Wanted): string[] {
 
 /** In its usual zone where that keeps its weather out and has room, else in the next that does; else in its usual one all the same, for the rules to find. */
 function draftSomewhere(s: Setting, t: Wanted, d: Underway, more: Pick<Gear, 'placed' | 'when'>): Gear | null {
-  const zones = zonesFor(s, t);
+  const alike = `${t.role} ${t.fixing.weather}`;
+  const zones = d.zones.get(alike) ?? zonesFor(s, t);
+  d.zones.set(alike, zones);
   let last: Gear | null = null;
   for (const zone of zones) {
     last = draftOne(s, t, zone, d, more);
@@ -216,7 +220,7 @@ export function draftGear(design: Design, catalogue: Catalogue): Gear[] {
   const faces = new Map(s.faces.map((f) => [f.id, f]));
   const things = wantedGear(design, catalogue);
   const taken: Taken[] = keptClear(vehicle).map((k) => ({ box: k.box, gapMm: 10 }));
-  const d: Underway = { done: new Map(), taken, shades: new Shades(taken), from: new Map() };
+  const d: Underway = { done: new Map(), taken, shades: new Shades(taken), from: new Map(), zones: new Map() };
   const board = boardFace(vehicle, design.board);
   if (board) d.taken.push({ box: faceBox(board, { u: 0, v: 0, w: board.w, h: board.h, outMm: BOARD_ROOM_MM }), gapMm: 10 });
   for (const t of things) {

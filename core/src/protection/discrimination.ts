@@ -1,3 +1,4 @@
+import { kept } from '../quantity/index.js';
 import { clearingTimes } from './clearing.js';
 import { FUSE_KINDS, type FuseType } from './kinds.js';
 
@@ -36,6 +37,20 @@ const firstFailing = (near: FuseInPath, far: FuseInPath, fromA: number, toA: num
     return !(slow < fast) && fast < Infinity;
   }) ?? null;
 
+interface Asked {
+  readonly near: FuseInPath;
+  readonly far: FuseInPath;
+  readonly fromA: number;
+  readonly toA: number;
+}
+
+/** Kept by content: while one thing is changed most pairs of fuses stay as they are. */
+const failing = kept(
+  1000,
+  ({ near, far, fromA, toA }: Asked) => `${near.type} ${near.ratingA} ${far.type} ${far.ratingA} ${fromA} ${toA}`,
+  ({ near, far, fromA, toA }) => ({ at: firstFailing(near, far, fromA, toA) }),
+);
+
 /** Currents, as multiples of the smaller rating, over which the needed ratio of two kinds is sought. */
 const SEEN = { from: 1, to: 60, step: 0.05, mostRatio: 12 } as const;
 const known = new Map<string, number>();
@@ -58,6 +73,6 @@ export function neededRatio(near: FuseType, far: FuseType): number {
  * @example discrimination({ type: 'blade', ratingA: 10 }, { type: 'small-bolt-in', ratingA: 100 }, 50, 800).holds // true
  */
 export function discrimination(far: FuseInPath, near: FuseInPath, fromA: number, toA: number): Discrimination {
-  const failsAtA = firstFailing(near, far, fromA, toA);
+  const { at: failsAtA } = failing({ near, far, fromA, toA });
   return { holds: failsAtA === null, failsAtA, ratio: near.ratingA / far.ratingA, needs: neededRatio(near.type, far.type) };
 }

@@ -17,7 +17,7 @@ export type SizingInput = RunPath &
     /** Air at the fuse, °C; 25 where it is not said, for which ratings are given. */
     readonly fuseAirC?: number;
     /** Rating of a fuse further up that protects it, in place of one of its own, A. */
-    readonly guardA?: number;
+    readonly guardA?: number | null;
     /** Smallest rating to be tried, A: a bigger fuse loses less of its own. */
     readonly leastFuseA?: number;
   };

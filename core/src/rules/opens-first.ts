@@ -3,26 +3,43 @@ import { discrimination } from '../protection/index.js';
 import { faultCurrent, figure, rating } from '../quantity/index.js';
 import type { Facts, Found, Rule } from './rule.js';
 
-/** The smallest rating in the nearer fuse's own window that waits for all of these; null: none does. */
-function waitsFrom(pairs: readonly SelectivePair[], runs: Facts['runs']): number | null {
-  const { near } = pairs[0]!;
+interface Better {
+  readonly ratingA: number;
+  readonly mended: readonly SelectivePair[];
+}
+
+/** The smallest rating in the nearer fuse's own window that waits for most of these; null: none waits for any. */
+function better(pairs: readonly SelectivePair[], runs: Facts['runs']): Better | null {
+  const { near, far, result } = pairs[0]!;
   const run = runs.find((r) => r.spec.id === near.run);
   if (!run?.ok) return null;
-  const times = pairs[0]!.result.ratio / (near.fuse.ratingA / pairs[0]!.far.fuse.ratingA);
-  const holds = (ratingA: number): boolean => pairs.every(({ far, fromA, toA }) => discrimination(far.fuse, { type: near.fuse.type, ratingA: ratingA * times }, fromA, toA).holds);
-  return run.figures.window.fitsA.find((a) => a > near.fuse.ratingA && holds(a)) ?? null;
+  // Of parallel batteries and conductors each fuse carries its share only.
+  const times = (result.ratio * far.fuse.ratingA) / near.fuse.ratingA;
+  const tried = run.figures.window.fitsA
+    .filter((a) => a > near.fuse.ratingA)
+    .map((a): Better => ({ ratingA: a, mended: pairs.filter((p) => discrimination(p.far.fuse, { type: near.fuse.type, ratingA: a * times }, p.fromA, p.toA).holds) }));
+  const most = Math.max(0, ...tried.map((t) => t.mended.length));
+  return most ? tried.find((t) => t.mended.length === most)! : null;
 }
 
-function found(pairs: readonly SelectivePair[], runs: Facts['runs']): Found {
+function found(pairs: readonly SelectivePair[], runs: Facts['runs']): Found[] {
+  const mend = better(pairs, runs);
+  if (!mend) return [];
   const { near } = pairs[0]!;
   const one = ({ far, result }: SelectivePair): string => `the ${rating(far.fuse.ratingA)} A of run ${far.number} (${figure(result.ratio, 1)} : 1, needs ${figure(result.needs, 1)} : 1)`;
-  const least = Math.min(...pairs.map((p) => p.result.failsAtA ?? Infinity));
-  return {
-    at: { stage: 'protection', about: near.run },
-    values: { run: near.name, fuse: rating(near.fuse.ratingA), far: pairs.map(one).join(', '), from: faultCurrent(least), waits: waitsFrom(pairs, runs) ?? 0 },
-  };
+  const least = Math.min(...mend.mended.map((p) => p.result.failsAtA ?? Infinity));
+  return [
+    {
+      at: { stage: 'protection', about: near.run },
+      values: { run: near.name, fuse: rating(near.fuse.ratingA), far: mend.mended.map(one).join(', '), from: faultCurrent(least), waits: rating(mend.ratingA) },
+    },
+  ];
 }
 
+/**
+ * Only what can be mended is a finding: next to a main fuse that its window holds down, as beside a big inverter, either
+ * may open whatever is chosen, and the protection sheet shows that pair by pair.
+ */
 export const opensFirst: Rule = {
   id: 'opens-first',
   severity: 'look',
@@ -30,7 +47,7 @@ export const opensFirst: Rule = {
   why: 'When the fuse nearer the battery opens first, everything behind it goes dark, and the fault is harder to find.',
   test: ({ runs }) => {
     const failing = selectivePairs(runs).filter((p) => !p.result.holds);
-    return [...new Set(failing.map((p) => p.near.run))].map((id) =>
+    return [...new Set(failing.map((p) => p.near.run))].flatMap((id) =>
       found(
         failing.filter((p) => p.near.run === id),
         runs,
@@ -38,8 +55,5 @@ export const opensFirst: Rule = {
     );
   },
   say: (v) => `${v['run']}: from ${v['from']} on its ${v['fuse']} A fuse may open before ${v['far']}.`,
-  fix: (v) =>
-    Number(v['waits']) > 0
-      ? `${v['waits']} A in its place is still in its window, protects the cable as well, and waits for them.`
-      : 'No rating in its window waits for them all: a bigger cable and fuse before, a smaller fuse behind, or accept that either may open.',
+  fix: (v) => `${v['waits']} A in its place is still in its window, protects the cable as well, and waits.`,
 };

@@ -124,20 +124,36 @@ export function makeRun(c: DraftContext, number: number, given: Given): RunSpec 
   const plugA = couplingA(given, route, outM);
   const around = surroundings(c, from, to, route);
   const plug = plugA ? [{ what: `${plugA} A plug`, ratingA: plugA }] : [];
+  const back = returnOf(c, given, outM, stands, plugA !== null);
+  const by = protectionOf(c, given, from, to);
+  // Field by field: runs are made at every move of a drag, and spread objects cost more than all that is reckoned here.
   return {
-    ...given,
+    id: given.id,
     number,
-    parent: given.parent ?? null,
-    guard: given.guard ?? null,
-    existing: false,
+    name: given.name,
+    group: given.group,
+    from: given.from,
+    to: given.to,
+    demand: given.demand,
+    demandWhy: given.demandWhy,
+    sourceV: given.sourceV,
     terminalV: given.terminalV ?? null,
-    inline: given.inline ?? [],
+    nominalV: given.nominalV,
+    parent: given.parent ?? null,
     pathLimitPercent: given.limit.percent,
     limitWhy: given.limit.why,
-    weak: [...(given.weak ?? []), ...plug],
+    inline: given.inline ?? [],
+    fuseKinds: by.fuseKinds,
+    reset: by.reset,
+    fuseAirC: by.fuseAirC,
+    highestV: by.highestV,
+    ends: given.ends,
+    guard: given.guard ?? null,
+    existing: false,
+    weak: plug.length ? [...(given.weak ?? []), ...plug] : (given.weak ?? []),
     minAreaMm2: given.minAreaMm2 ?? SMALLEST_MM2.vehicle,
     outM,
-    ...returnOf(c, given, outM, stands, plugA !== null),
+    backM: back.backM,
     lengthFrom: edit.outM === undefined ? 'routed' : 'typed',
     ambientC: edit.ambientC ?? around.ambientC,
     ambientWhy: edit.ambientC === undefined ? around.ambientWhy : 'typed',
@@ -148,9 +164,11 @@ export function makeRun(c: DraftContext, number: number, given: Given): RunSpec 
     route,
     noWay: routed.ok ? null : routed.why,
     stands,
+    back: back.back,
+    chassisOhm: back.chassisOhm,
     provision,
     edit,
-    ...protectionOf(c, given, from, to),
+    reason: given.reason,
   };
 }
 

@@ -39,10 +39,13 @@ function fits(g: Gear, s: Ground): PlaceTrouble[] {
 
 /** Gear that stands on one another is told once, at the later one. */
 function clashes(g: Gear, s: Ground): PlaceTrouble[] {
-  const before = s.gear.slice(0, s.gear.indexOf(g));
-  const met = before.filter((o) => boxesMeet(o.box, g.box)).map((o) => trouble(g, 'clash', o.name));
-  const kept = s.clear.filter((k) => boxesMeet(k.box, g.box)).map((k) => trouble(g, k.why, k.name));
-  return [...met, ...kept];
+  const out: PlaceTrouble[] = [];
+  for (const o of s.gear) {
+    if (o === g) break;
+    if (boxesMeet(o.box, g.box)) out.push(trouble(g, 'clash', o.name));
+  }
+  for (const k of s.clear) if (boxesMeet(k.box, g.box)) out.push(trouble(g, k.why, k.name));
+  return out;
 }
 
 /** Free length to the end of the zone in front of a terminal, mm. */

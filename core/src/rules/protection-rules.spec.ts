@@ -51,21 +51,16 @@ describe('the air at a fuse', () => {
 });
 
 describe('fuses in a row', () => {
-  /** A small bank behind a thick main run: much room over the load. */
-  function roomy(): Design {
-    const d = edit(demo('survey'), 'house-bus', { areaMm2: 95 });
-    delete d.accepted['opens-first:house-bus'];
-    return d;
-  }
-
   it('are told where a rating in the window would wait, and that rating does', () => {
-    const [f] = found(roomy(), 'opens-first');
-    expect(f!.at.about).toBe('house-bus');
-    expect(inWords(f!).say).toMatch(/House battery → bus bars: from .*A on its \d+ A fuse may open before the/);
-    const named = (say: string): string[] => say.match(/of run \d+/g) ?? [];
-    const mended = of(edit(roomy(), 'house-bus', { areaMm2: 95, fuseA: Number(f!.values['waits']) }));
-    const still = selectivePairs(mended.runs).filter((p) => !p.result.holds && p.near.run === 'house-bus');
-    for (const run of named(inWords(f!).say)) expect(still.map((p) => `of run ${p.far.number}`)).not.toContain(run);
+    const [f] = found(demo('playgroup'), 'opens-first');
+    expect(f!.at.about).toBe('house1-bus');
+    expect(inWords(f!).say).toMatch(/House battery 1 → bus bars: from .*A on its \d+ A fuse may open before the/);
+    const fuseA = Number(f!.values['waits']);
+    const mended = of(edit(edit(demo('playgroup'), 'house1-bus', { fuseA }), 'house2-bus', { fuseA }));
+    const still = selectivePairs(mended.runs).filter((p) => !p.result.holds && p.near.run === 'house1-bus');
+    const named = inWords(f!).say.match(/of run \d+/g)!;
+    expect(named.length).toBeGreaterThan(0);
+    for (const run of named) expect(still.map((p) => `of run ${p.far.number}`)).not.toContain(run);
   });
 
   it('that nothing in the window would mend are shown on the sheet, and are no finding', () => {

@@ -42,6 +42,8 @@ interface Ask {
   readonly typedMm2: number | null;
   /** The smallest rating that fits is taken, whatever it loses. */
   readonly plain: boolean;
+  /** More hangs on its drop than itself: what its cable saves, all behind it would pay for. */
+  readonly trunk: boolean;
 }
 
 const contactsMilliohm = (a: Ask, fuseA: number, areaMm2: number): number => 1000 * (4 * lugOhm(areaMm2) + a.fuses * fuseOhm(a.input.fuseType, fuseA) + a.fixedOhm);
@@ -121,7 +123,7 @@ const THICK_MM2 = 10;
  */
 function withFuse(ask: Ask): SizingResult {
   const smallest = settle(ask, 0);
-  const thick = smallest.ok ? smallest.boundBy === 'drop' && smallest.areaMm2 >= THICK_MM2 : smallest.error === 'no-cable-size';
+  const thick = smallest.ok ? !ask.trunk && smallest.boundBy === 'drop' && smallest.areaMm2 >= THICK_MM2 : smallest.error === 'no-cable-size';
   if (ask.plain || !thick) return smallest;
   const fromA = smallest.ok ? smallest.fuseA : Math.max(0, ...smallest.tried.map((t) => t.fuseA ?? 0));
   let best = smallest;
@@ -133,7 +135,7 @@ function withFuse(ask: Ask): SizingResult {
 }
 
 /** Sizes of runs by all that they hang on: while one thing is dragged, most runs stay as they are. */
-const sized = kept(3000, ({ input: i, ...a }: Ask) => `${Object.values(i).join(' ')} ${'powerW' in i} ${a.fixedOhm} ${a.fuses} ${a.roughA} ${a.typedA} ${a.typedMm2} ${a.plain}`, withFuse);
+const sized = kept(3000, ({ input: i, ...a }: Ask) => `${Object.values(i).join(' ')} ${'powerW' in i} ${a.fixedOhm} ${a.fuses} ${a.roughA} ${a.typedA} ${a.typedMm2} ${a.plain} ${a.trunk}`, withFuse);
 
 function sizeOf(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice, up: Upstream): SizingResult {
   const { fuseA, areaMm2 } = spec.edit;
@@ -144,6 +146,7 @@ function sizeOf(spec: RunSpec, design: Design, type: FuseType, choice: RunChoice
     roughA: 'powerW' in spec.demand ? spec.demand.powerW / spec.sourceV : spec.demand.currentA,
     typedA: fuseA ?? null,
     typedMm2: areaMm2 ?? null,
+    trunk: spec.group === 'house',
     plain: choice.plainFuse || fuseA !== undefined || areaMm2 !== undefined || up.guardA !== null || !spec.ends.length,
   });
 }

@@ -30,6 +30,11 @@ function mainWeak(c: DraftContext, share: number): Pick<RunSpec, 'inline' | 'wea
   return { inline, weak: hub ? [...weak, { what: 'hub board’s bars', ratingA: hub.barsA * share }] : weak };
 }
 
+/** Above this a lead's two bolted joints, fuse, switch and shunt take so much that a hundredth of the volts is not enough, A. */
+const HEAVY_MAIN_A = 120;
+/** Of more strings each lead meets switch and shunt with so small a share that they take its drop by themselves. */
+const MANY_STRINGS = 2;
+
 /** The leads of a bank, each with its own fuse. */
 function mainRuns(c: DraftContext, next: () => number, currentA: number, why: string, bank: Bank, id: 'house' | 'second'): RunSpec[] {
   const house = c.gear.get(id);
@@ -50,7 +55,7 @@ function mainRuns(c: DraftContext, next: () => number, currentA: number, why: st
       demandWhy: many ? `${why}, shared by ${bank.strings} ${bank.joined ? 'leads as their batteries conduct' : 'equal leads'}` : why,
       sourceV: bank.openV,
       nominalV: bank.nominalV,
-      limit: supplyLimit(c.design, 'houseMain', 'short main run, counted in every path behind it'),
+      limit: supplyLimit(c.design, currentA * bank.stringShares[i]! > HEAVY_MAIN_A || bank.strings > MANY_STRINGS ? 'heavyMain' : 'houseMain', 'short main run, counted in every path behind it'),
       fuseKinds: BOLTED,
       ends: [{ at: 'from', source: 'house battery' }],
       ...mainWeak(c, bank.stringShares[i]!),

@@ -14,7 +14,7 @@ const BY_PURPOSE: Readonly<Record<Load['purpose'], number>> = {
   other: 5,
 };
 
-export const PATH_LIMIT = { isolatorLink: 3, dcdcInput: 5, chargerOutput: 2, inverter: 3, houseMain: 1.6, blockFeed: 2.2, sun: 3, mains: 2, caravan: 5, everywhere: 5 } as const;
+export const PATH_LIMIT = { isolatorLink: 3, dcdcInput: 5, chargerOutput: 2, inverter: 3, houseMain: 1.3, heavyMain: 1.6, blockFeed: 2.2, sun: 3, mains: 2, caravan: 5, everywhere: 5 } as const;
 
 export interface Limit {
   readonly percent: number;

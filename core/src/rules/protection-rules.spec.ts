@@ -75,9 +75,10 @@ describe('fuses in a row', () => {
           .toBeTrue();
       }
     }
-    const tight = of(demo('vet'));
-    expect(selectivePairs(tight.runs).some((p) => !p.result.holds)).toBeTrue();
-    expect(tight.findings.filter((f) => f.rule === 'opens-first')).toEqual([]);
+    // The inverter's fuse is nearly as big as the main one, whatever is chosen.
+    const inverter = selectivePairs(of(demo('vet')).runs).find((p) => p.far.run === 'bus-inverter')!;
+    expect(inverter.result.holds).toBeFalse();
+    expect(said(demo('vet'), 'opens-first')).not.toContain(`of run ${inverter.far.number}`);
   });
 });
 

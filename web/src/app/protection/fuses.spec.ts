@@ -37,7 +37,7 @@ describe('the fuses', () => {
     const rows = [...element.querySelectorAll('table:last-of-type tbody tr')].map((r) => r.textContent!.replace(/\s+/g, ' '));
     expect(rows[0]).toContain('may open from');
     expect(rows.at(-1)).toContain('waits');
-    expect(rows.some((r) => r.includes('200 A') && r.includes('250 A of run 3') && r.includes('1.3 : 1'))).toBeTrue();
+    expect(rows.some((r) => r.includes('200 A') && r.includes('225 A of run 3') && r.includes('1.1 : 1'))).toBeTrue();
   });
 
   it('says of the chosen fuse what it carries in its air, and the most in any state', async () => {

@@ -42,7 +42,7 @@ interface Ask {
   readonly typedMm2: number | null;
   /** The smallest rating that fits is taken, whatever it loses. */
   readonly plain: boolean;
-  /** More hangs on its drop than itself: what its cable saves, all behind it would pay for. */
+  /** Of the house side: short and thick, and what its cable saves, all behind it would pay for. */
   readonly trunk: boolean;
 }
 

@@ -52,9 +52,7 @@ function thereBefore(plan: CircuitPlan, state: CircuitState): Drawn[] {
     .filter((r) => r.spec.existing)
     .flatMap(({ spec }): Drawn[] => {
       const amps = plan.design.brief.traces[spec.id.replace(/^wire-/, '')]?.presentA ?? 0;
-      return amps > 0
-        ? [{ id: `there:${spec.id}`, name: `what was on the ${spec.to.name.replace('joint on the ', '')} before`, plus: spec.to.plus, minus: spec.to.minus, kind: 'current', value: amps }]
-        : [];
+      return amps > 0 ? [{ id: `there:${spec.id}`, name: `${spec.to.name}: what was there before`, plus: spec.to.plus, minus: spec.to.minus, kind: 'current', value: amps }] : [];
     });
 }
 

@@ -45,6 +45,9 @@ export function endOf(gear: Gear, terminal = ''): RunEnd {
   return { gear: gear.id, name: gear.name, plus: `${node}+`, minus: `${gear.id}-` };
 }
 
+/** The lead of the house battery that paths are counted from: of several the first. */
+export const mainId = (c: DraftContext): string => (c.bank!.strings > 1 ? 'house1-bus' : 'house-bus');
+
 export const standOf = (gear: Gear): Stand => ({ zone: gear.zone, at: gear.terminal });
 
 /** Copper that the drop limit will ask for, by a first estimate, mm². */

@@ -4,12 +4,12 @@ import { inverterInputW } from '../loads/index.js';
 import { figure } from '../quantity/index.js';
 import { WAY, type RunSpec } from '../routes/index.js';
 import { allChargeA } from './charging-runs.js';
-import { loadsA, lowestVoltsA } from './demand.js';
+import { demandOf, loadsA, lowestVoltsA } from './demand.js';
 import { groupsUsed } from '../places/index.js';
-import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
+import { BOLTED, endOf, mainId, makeRun, type DraftContext } from './context.js';
 import { distributionOf, selectedBankOf, type Bank } from '../supply/index.js';
 import { loadLimit, PATH_LIMIT, supplyLimit } from './limits.js';
-import { groupRuns, onGroup, type FeedPoint } from './shared-runs.js';
+import { groupRuns, onGroup, onHouseWiresA, type FeedPoint } from './shared-runs.js';
 
 /** Share of a way's rating that a load may take before it gets its own fuse at the bus bars. */
 const WAY_SHARE = 0.8;
@@ -81,8 +81,7 @@ function loadRun(c: DraftContext, next: () => number, load: DayLoad, ways: Ways 
     group: 'loads',
     from: ways ? ways.from : fedEnd(c),
     to: endOf(c.gear.get(`load:${load.id}`)!),
-    demand: load.kind === 'current' ? { currentA: load.runningA } : { powerW: load.runningW },
-    demandWhy: load.kind === 'current' ? 'constant current, as entered' : `${figure(load.runningW, 0)} W of constant power: it draws more as volts fall`,
+    ...demandOf(load),
     sourceV: bank.openV,
     nominalV: bank.nominalV,
     limit: loadLimit(c.design, purpose),
@@ -93,8 +92,7 @@ function loadRun(c: DraftContext, next: () => number, load: DayLoad, ways: Ways 
   });
 }
 
-const mainId = (c: DraftContext): string => (c.bank!.strings > 1 ? 'house1-bus' : 'house-bus');
-const busName = (c: DraftContext): string => (c.design.supply.hub ? 'Hub board' : 'Bus bars');
+const busName = (c: DraftContext): string => (distributionOf(c.design, c.catalogue).hub ? 'Hub board' : 'Bus bars');
 
 type Ways = FeedPoint & { readonly weak: RunSpec['weak'] };
 
@@ -131,10 +129,10 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
   const ways = waysOf(c);
   const groups = groupPoints(c, ways);
   const blockA = loadsA(c, onBlock) + groups.onBlockA;
-  const drawnA = Math.max(1, blockA + loadsA(c, direct) + groups.directA + inverterW / bank.openV);
+  const drawnA = Math.max(1, blockA + loadsA(c, direct) + groups.directA + onHouseWiresA(c) + inverterW / bank.openV);
   const chargeA = allChargeA(c);
   const why = chargeA > drawnA ? 'all chargers at once: more than everything behind it draws' : `everything behind it at the disconnect’s ${figure(bank.openV, 1)} V`;
-  const main = bank.strings > 1 ? 'house1-bus' : 'house-bus';
+  const main = mainId(c);
   const second = selectedBankOf(c.design, c.catalogue);
   const runs = [...mainRuns(c, next, Math.max(drawnA, chargeA), why, bank, 'house'), ...(second ? mainRuns(c, next, Math.max(drawnA, chargeA), why, second, 'second') : [])];
   const inverter = gear.get('inverter');

@@ -156,7 +156,27 @@ describe('a load on a wire that is there', () => {
         .findings.filter((f) => f.rule === 'tap-piercing')
         .map((f) => f.severity);
     expect(severity(onWire({}, 'piercing tap'))).toEqual(['look']);
-    expect(severity(onWire({ fuseA: 30 }, 'piercing tap', 'water pump'))).toEqual(severity(onWire({}, 'joint', 'water pump')).length ? ['stop'] : jasmine.any(Array));
+    const heavy = onWire({ areaMm2: 6, fuseA: 15 }, 'piercing tap');
+    for (const l of Object.values(heavy.loads)) if (l.feed.by === 'wire') l.draw = { by: 'plate', unit: 'A', value: 6 };
+    expect(severity(heavy)).toEqual(['stop']);
+    expect(severity(onWire())).toEqual([]);
+  });
+
+  it('of the house side, with what hung on it before, is carried by the main run it is sized for', () => {
+    const d = onWire({ areaMm2: 16, fuseA: 40, presentA: 25 });
+    const a = of(d);
+    const demand = (x: Assessment): number => {
+      const { demand: of } = run(x, 'house-bus').spec;
+      return 'currentA' in of ? of.currentA : 0;
+    };
+    expect(demand(a)).toBeGreaterThan(demand(of(demo('vet'))) + 24);
+    const r = settle(circuitPlan(d, SHIPPED_CATALOGUE, a)!, { ...PARKED, postsV: 12 });
+    if (!r.ok) throw new Error(r.error);
+    expect(Math.abs(r.runs.get('wire-w1')!.amp)).toBeGreaterThan(26);
+    for (const { spec, figures } of a.runs.flatMap((x) => (x.ok ? [x] : [])))
+      expect(Math.abs(r.runs.get(spec.id)?.amp ?? 0))
+        .withContext(spec.id)
+        .toBeLessThanOrEqual(figures.currentA * figures.perPole * 1.02 + 0.05);
   });
 
   it('by a fuse tap has its own second fuse and adds nothing to the wire', () => {

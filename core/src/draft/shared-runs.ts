@@ -2,8 +2,8 @@ import type { DayLoad } from '../loads/index.js';
 import { groupsUsed, wiresTapped } from '../places/index.js';
 import { figure } from '../quantity/index.js';
 import type { RunSpec } from '../routes/index.js';
-import { endOf, makeRun, type DraftContext } from './context.js';
-import { loadsA, lowestVoltsA } from './demand.js';
+import { endOf, mainId, makeRun, type DraftContext } from './context.js';
+import { demandOf, loadsA, lowestVoltsA } from './demand.js';
 import { loadLimit, type Limit } from './limits.js';
 
 /** What one switch, and all bars of a switch bank together, usually bear, A; a joint strip by its screws. */
@@ -22,8 +22,6 @@ export interface FeedPoint {
   readonly inline?: RunSpec['inline'];
   readonly weak?: RunSpec['weak'];
 }
-
-const demandOf = (l: DayLoad): RunSpec['demand'] => (l.kind === 'current' ? { currentA: l.runningA } : { powerW: l.runningW });
 
 /** Loads on a group, in their order. */
 export const onGroup = (c: DraftContext, id: string): readonly DayLoad[] =>
@@ -100,8 +98,7 @@ function tail(c: DraftContext, next: () => number, load: DayLoad, at: TailPoint)
     group: 'loads',
     from: at.from,
     to: endOf(gear),
-    demand: demandOf(load),
-    demandWhy: load.kind === 'current' ? 'constant current, as entered' : `${figure(load.runningW, 0)} W of constant power: it draws more as volts fall`,
+    ...demandOf(load),
     sourceV: at.sourceV,
     nominalV: c.bank!.nominalV,
     limit: loadLimit(c.design, purpose),
@@ -113,16 +110,33 @@ function tail(c: DraftContext, next: () => number, load: DayLoad, at: TailPoint)
   });
 }
 
+/** What a tap into a wire usually bears, A. */
+const TAP_A = 15;
+
+/** Loads that hang on a traced wire. */
+const onWire = (c: DraftContext, id: string): readonly DayLoad[] =>
+  [...c.day.loads, ...c.day.onVehicle].filter((l) => {
+    const { feed } = c.design.loads[l.id]!;
+    return !l.mains && feed.by === 'wire' && feed.wire === id;
+  });
+
+function howTapped(c: DraftContext, load: DayLoad): 'joint' | 'fuse tap' | 'piercing tap' {
+  const { feed } = c.design.loads[load.id]!;
+  return feed.by === 'wire' ? feed.how : 'joint';
+}
+
+/** All that existing circuits of the house side draw through its main run: what was there, and what is added, A. */
+export const onHouseWiresA = (c: DraftContext): number =>
+  wiresTapped(c.design)
+    .filter(([, w]) => w.fedFrom === 'house')
+    .reduce((sum, [id, w]) => sum + (w.presentA ?? 0) + loadsA(c, onWire(c, id)), 0);
+
 /** Circuits that are there already, as they were traced, with what is hung on them. */
 export function wireRuns(c: DraftContext, next: () => number): RunSpec[] {
   const { bank, design, gear } = c;
   if (!bank) return [];
   return wiresTapped(design).flatMap(([id, wire]): RunSpec[] => {
-    const all = wire.fedFrom === 'vehicle' ? c.day.onVehicle : c.day.loads;
-    const loads = all.filter((l) => {
-      const { feed } = design.loads[l.id]!;
-      return !l.mains && feed.by === 'wire' && feed.wire === id;
-    });
+    const loads = onWire(c, id);
     // Without any link to the vehicle its own battery is no part of the circuit.
     if (wire.fedFrom === 'vehicle' && design.supply.isolation === 'none') return [];
     const source = gear.get(wire.fedFrom === 'vehicle' ? 'starting' : 'bus');
@@ -131,13 +145,12 @@ export function wireRuns(c: DraftContext, next: () => number): RunSpec[] {
     if (!loads.length || !source || !joint || wire.areaMm2 === null || wire.fuseA === null || wire.presentA === null) return [];
     const nominalV = wire.fedFrom === 'vehicle' ? design.brief.vehicleV : bank.nominalV;
     const sourceV = wire.fedFrom === 'vehicle' ? (RESTED_V * nominalV) / 12 : bank.openV;
-    const how = (l: DayLoad): string => (design.loads[l.id]!.feed as { how: string }).how;
-    const addedA = loads.filter((l) => how(l) !== 'fuse tap').reduce((sum, l) => sum + lowestVoltsA(l, sourceV), 0);
+    const addedA = loads.filter((l) => howTapped(c, l) !== 'fuse tap').reduce((sum, l) => sum + lowestVoltsA(l, sourceV), 0);
     const typed = { ...design.runs[`wire-${id}`], areaMm2: wire.areaMm2, fuseA: wire.fuseA, ...(wire.lengthM === null ? {} : { outM: wire.lengthM }) };
     const asTraced: DraftContext = { ...c, design: { ...design, runs: { ...design.runs, [`wire-${id}`]: typed } } };
     const there = makeRun(asTraced, next(), {
       id: `wire-${id}`,
-      ...(wire.fedFrom === 'house' ? { parent: bank.strings > 1 ? 'house1-bus' : 'house-bus' } : {}),
+      ...(wire.fedFrom === 'house' ? { parent: mainId(c) } : {}),
       name: `Existing: ${wire.colour} wire, ${wire.from || source.name} → ${wire.to || 'unnamed'}`,
       group: wire.fedFrom === 'vehicle' ? 'charging' : 'loads',
       from: endOf(source),
@@ -151,7 +164,7 @@ export function wireRuns(c: DraftContext, next: () => number): RunSpec[] {
       ends: [{ at: 'from', source: wire.fedFrom === 'vehicle' ? 'starting battery' : 'house battery' }],
       reason: `was there before: its wire and fuse stay as traced${wire.slot ? `, slot ${wire.slot}` : ''}, and what is added must fit them`,
     });
-    const tails = loads.map((l) => tail(c, next, l, { from: endOf(joint), name: joint.name, run: there.id, ownFuse: how(l) === 'fuse tap', weakA: 15, kind: how(l), sourceV }));
+    const tails = loads.map((l) => tail(c, next, l, { from: endOf(joint), name: joint.name, run: there.id, ownFuse: howTapped(c, l) === 'fuse tap', weakA: TAP_A, kind: howTapped(c, l), sourceV }));
     const onVehicle = wire.fedFrom === 'vehicle';
     return [
       { ...there, existing: true, route: null, noWay: null },

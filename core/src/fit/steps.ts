@@ -87,7 +87,7 @@ function tapStep({ spec, figures: f }: Fitted): FitStep {
   return {
     id: `tap-${spec.id}`,
     section: 'join and tighten',
-    text: `Tap the ${spec.to.name.replace('joint on the ', '')} (run ${spec.number}): ${f.size} behind its ${rating(f.fuseA)} A`,
+    text: `Run ${spec.number}: make the ${spec.to.name}, ${f.size} behind its ${rating(f.fuseA)} A`,
     detail: `${spec.reason}; test that it is the traced wire, with a lamp as well as a meter, before it is opened`,
     caution: 'Leave airbag, brake, steering and stability wiring alone.',
   };

@@ -90,7 +90,7 @@ function devices(design: Design, catalogue: Catalogue): Wanted[] {
   const out: Wanted[] = [];
   const inverter = catalogue.find('inverter', supply.inverter);
   if (inverter) out.push(make('inverter', 'inverter', `inverter ${inverter.ratedW} W`, row(inverter, 1), inverterInputW(inverter.ratedW, inverter.ratedW) - inverter.ratedW));
-  const block = supply.hub ? null : catalogue.find('fuse-block', supply.fuseBlock);
+  const block = distributionOf(design, catalogue).hub ? null : catalogue.find('fuse-block', supply.fuseBlock);
   if (block) out.push(make('block', 'block', 'fuse block', row(block, 1)));
   const panel = catalogue.find('panel', supply.sun.panel);
   if (panel) out.push(make('panel', 'panel', `panels ${panel.ratedW * supply.sun.count} W`, panels(design, panel, supply.sun.count)));

@@ -43,10 +43,16 @@ describe('the air at a fuse', () => {
     }
   });
 
-  it('is named with the part that keeps the next rating out', () => {
-    const d = edit(demo('survey'), 'house-bus', { fuseA: 100 });
-    d.runs['house-bus']!.areaMm2 = of(demo('survey')).runs.flatMap((r) => (r.ok && r.spec.id === 'house-bus' ? [r.figures.areaMm2] : []))[0]!;
-    expect(said(d, 'fuse-hot') + said(d, 'run-fails')).toMatch(/100 A/);
+  it('is named where no larger rating may stand: by what is printed it would do, in its air it does not', () => {
+    const part = SHIPPED_CATALOGUE.find('dcdc', demo('vet').supply.dcdc)!;
+    // The maker allows no more than 80 A before this charger, whose feed starts in the engine bay.
+    const held = assess(demo('vet'), new Catalogue([...SHIPPED_CATALOGUE.parts.filter((p) => p.id !== part.id), { ...part, maxFuseA: 80 }]));
+    const run = held.runs.find((r) => r.spec.id === 'start-charger')!;
+    expect(run.ok && run.figures.fuseA).toBe(80);
+    const [f] = held.findings.filter((x) => x.rule === 'fuse-hot');
+    expect(f!.at.about).toBe('start-charger');
+    expect(inWords(f!).say).toMatch(/in the 70 °C where it stands the 80 A .* carries 59\.7 A all day; 62\.3 A may flow/);
+    expect(inWords(f!).fix).toContain('charger’s largest fuse');
   });
 });
 

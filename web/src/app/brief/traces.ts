@@ -68,7 +68,7 @@ const NEW: Omit<Trace, 'order'> = {
       width: 150px;
     }
     .n {
-      width: 76px;
+      width: 60px;
     }
     .s {
       width: 108px;

@@ -48,7 +48,7 @@ import { SupplyPanel } from './panel';
     .schools {
       margin: 12px 0;
       display: grid;
-      grid-template-columns: auto repeat(5, minmax(0, 1fr));
+      grid-template-columns: repeat(3, minmax(0, 1fr));
       gap: 12px;
       align-items: center;
     }

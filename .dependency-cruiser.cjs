@@ -6,6 +6,7 @@ const LAYERS = [
   ['loads', 'supply', 'cable'],
   ['network'],
   ['places', 'routes', 'protection', 'trip'],
+  ['tree'],
   ['circuit'],
   ['rules'],
   ['outlook'],

@@ -1,11 +1,12 @@
 import type { z } from 'zod';
 import { circuitSchema, examine, solveCircuit } from '../network/index.js';
 import { judgeFault, sizeRun } from '../protection/index.js';
+import { sizeTree } from '../tree/index.js';
 import { simulateTrip, tripInputSchema } from '../trip/index.js';
 import { FORMULAS } from './formulas.js';
-import { fuseSchema, sizeSchema } from './shapes.js';
+import { fuseSchema, sizeSchema, treeSchema } from './shapes.js';
 
-export const QUESTIONS = ['solve', 'size', 'fuse', 'formula', 'trip'] as const;
+export const QUESTIONS = ['solve', 'size', 'tree', 'fuse', 'formula', 'trip'] as const;
 export type Question = (typeof QUESTIONS)[number];
 
 /** An answer, or the field that keeps it from being given. */
@@ -51,6 +52,16 @@ function answerSize(input: z.output<typeof sizeSchema>): unknown {
   };
 }
 
+function answerTree(input: z.output<typeof treeSchema>): unknown {
+  const r = sizeTree(input);
+  if (!r.ok) return { error: r.error, run: r.run };
+  const runs = Object.entries(r.runs).map(([id, s]) => [
+    id,
+    { ...s, areaMm2: round(s.areaMm2, 4), dropPercent: round(s.dropPercent, 6), pathDropPercent: round(s.pathDropPercent, 6), ...(s.missesBy === undefined ? {} : { missesBy: round(s.missesBy, 6) }) },
+  ]);
+  return { runs: Object.fromEntries(runs), copperMm2M: round(r.copperMm2M, 6) };
+}
+
 function answerTrip(input: z.output<typeof tripInputSchema>): unknown {
   const { hourlySoc: _, ...result } = simulateTrip(input);
   return result;
@@ -72,6 +83,8 @@ export function answer(question: Question, input: unknown, formula?: string): An
       return answerSolve(input);
     case 'size':
       return read(sizeSchema, input, answerSize);
+    case 'tree':
+      return read(treeSchema, input, answerTree);
     case 'fuse':
       return read(fuseSchema, input, (i) => judgeFault(i));
     case 'trip':

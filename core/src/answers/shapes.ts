@@ -38,3 +38,44 @@ export const fuseSchema = z.object({
   areaMm2: z.number().positive(),
   insulationC: insulationSchema,
 });
+
+const treeRunSchema = z.object({
+  id: z.string().min(1),
+  parent: z.string().nullable().default(null),
+  outM: z.number().min(0),
+  backM: z.number().min(0),
+  ambientC: z.number(),
+  grouped: z.number().int().min(1),
+  laid: z.enum(['air', 'conduit', 'insulation']),
+  lastingA: z.number().min(0),
+  usualA: z.number().min(0),
+  fuseType: z.enum(FUSE_TYPES),
+  maxFuseA: z.number().positive().nullable().default(null),
+  minAreaMm2: z.number().positive(),
+  maxAreaMm2: z.number().positive().nullable().default(null),
+  limitPercent: z.number().positive().nullable().default(null),
+  refV: z.number().positive().nullable().default(null),
+});
+
+/** A whole tree of runs to size at the least copper. */
+export const treeSchema = z
+  .object({ nominalV: z.number().positive(), insulationC: insulationSchema, tinned: z.boolean().default(false), series: z.enum(['metric', 'gauge']), runs: z.array(treeRunSchema).min(1).max(2000) })
+  .superRefine(({ runs }, ctx) => {
+    const parentOf = new Map<string, string | null>();
+    for (const [i, r] of runs.entries()) {
+      if (parentOf.has(r.id)) ctx.addIssue({ code: 'custom', path: ['runs', i, 'id'], message: 'an id that no other run has is accepted' });
+      parentOf.set(r.id, r.parent);
+    }
+    for (const [i, r] of runs.entries()) {
+      const path = ['runs', i, 'parent'];
+      if (r.parent !== null && !parentOf.has(r.parent)) ctx.addIssue({ code: 'custom', path, message: 'the id of another run, or null for one that starts at a source, is accepted' });
+      const seen = new Set<string>();
+      for (let at: string | null | undefined = r.id; at != null && !seen.has(at); at = parentOf.get(at)) {
+        seen.add(at);
+        if (parentOf.get(at) === r.id) {
+          ctx.addIssue({ code: 'custom', path, message: 'a run that does not, in turn, hang on this one is accepted: they close a ring' });
+          break;
+        }
+      }
+    }
+  });

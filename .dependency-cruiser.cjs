@@ -10,9 +10,9 @@ const LAYERS = [
   ['circuit'],
   ['rules'],
   ['outlook'],
-  ['draft', 'order', 'fit', 'prove', 'explain', 'propose'],
+  ['draft', 'order', 'fit', 'prove', 'explain'],
   ['assess'],
-  ['diagram', 'handover', 'formats', 'answers', 'demo', 'search', 'redraft'],
+  ['diagram', 'handover', 'formats', 'answers', 'demo', 'search', 'redraft', 'propose'],
 ];
 
 const folder = (name) => `^core/src/${name}/`;

@@ -22,6 +22,7 @@ export * from './routes/index.js';
 export * from './rules/index.js';
 export * from './supply/index.js';
 export * from './trip/index.js';
+export * from './tree/index.js';
 export * from './vehicle/index.js';
 export * from './travel/index.js';
 export * from './redraft/index.js';

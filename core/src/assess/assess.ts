@@ -56,7 +56,7 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
   const { day, parkedDay, bank, array, trip, feeds } = powerOf(design, catalogue);
   const gear = draftGear(design, catalogue);
   const vehicle = vehicleOf(design);
-  const context = { design, catalogue, vehicle, gear: new Map(gear.map((g) => [g.id, g])), bank, array, day, inline: inlineParts(design, catalogue) };
+  const context = { design, catalogue, vehicle, gear: new Map(gear.map((g) => [g.id, g])), bank, array, day, parkedDay, inline: inlineParts(design, catalogue) };
   const specs = draftRuns(context);
   const runs = sizeRuns(specs, design, bank, feeds.second, context.inline);
   const layout = layoutFigures(design, vehicle, gear, runs, draftLeads(context, specs.length + 1));

@@ -1,8 +1,8 @@
 import { restV, type Catalogue } from '../catalogue/index.js';
-import { designCircuit, feederOf, isSecondLead, type Fitted, type InlinePart } from '../circuit/index.js';
+import { designCircuit, feederOf, isSecondLead, type InlinePart } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
 import { BATTERY_ROW, proveRows, type ProveRow } from '../prove/index.js';
-import type { SizedRun } from '../routes/index.js';
+import { inCircuit, type SizedRun } from '../routes/index.js';
 import { bankOf } from '../supply/index.js';
 
 /** State of charge that a bank is taken to have while nobody has measured it. */
@@ -14,7 +14,7 @@ const TAKEN_SOC = 0.8;
  */
 export function provePlan(design: Design, catalogue: Catalogue, runs: readonly SizedRun[], inline: readonly InlinePart[], readings: Readonly<Record<string, number>>): ProveRow[] {
   const bank = bankOf(design, catalogue);
-  const fitted = runs.filter((r): r is Fitted => r.ok);
+  const fitted = runs.map(inCircuit);
   if (!bank || !fitted.some((r) => /^house\d*-bus$/.test(r.spec.id))) return [];
   const typed = readings[BATTERY_ROW];
   const usual = restV(bank.part.chemistry, TAKEN_SOC) * bank.inSeries;

@@ -1,57 +1,66 @@
 import { cableSeries } from '../cable/index.js';
-import { hasMain, judgeBanks, type Fitted, type InlinePart } from '../circuit/index.js';
+import { hasMain, judgeBanks, waitingRatings, type InlinePart } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
 import type { Shapes } from '../network/index.js';
 import { breakingCapacityA } from '../protection/index.js';
-import type { RunSpec, SizedRun } from '../routes/index.js';
+import { inCircuit, type Fitted, type RunFuse, type RunSpec, type SizedRun } from '../routes/index.js';
 import type { Bank } from '../supply/index.js';
-import { sizeOne, type RunChoice, type Upstream } from './size-one.js';
+import { pickSizes } from './copper.js';
+import { figuresOf } from './figures.js';
+import { fuseRun, standInFor, type Fused, type FusedRun, type Guard, type RunChoice } from './fusing.js';
 
 /** Rounds of sizing and short-circuit checks before what is left becomes a finding. */
 const MOST_ROUNDS = 8;
-const NONE: Upstream = { dropPercent: 0, dropV: 0, guardA: null, guardType: null };
 
-/** The last result of each run with what it was reached from: a round sizes anew only what changed. */
-type Memory = Map<string, { readonly from: string; readonly run: SizedRun }>;
-
-const basisOf = (c: RunChoice, up: Upstream): string => `${c.kindIndex} ${c.lastKind} ${c.plainFuse} ${c.faultAreaMm2} ${up.dropPercent} ${up.dropV} ${up.guardA} ${up.guardType}`;
-
-function sizeAll(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>, memory: Memory): SizedRun[] {
-  const done = new Map<string, SizedRun>();
+/** Every run with its fuse and the sizes that carry it; a tail without a fuse of its own meets that of its feed. */
+function fuseAll(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>): ReadonlyMap<string, FusedRun> {
+  const out = new Map<string, FusedRun>();
   for (const spec of specs) {
-    const parent = spec.parent ? done.get(spec.parent) : undefined;
-    const guard = spec.guard ? done.get(spec.guard) : undefined;
-    const guarded = { guardA: guard?.ok ? guard.figures.fuseA : null, guardType: guard?.ok ? guard.figures.fuseType : null };
-    const up = parent?.ok ? { dropPercent: parent.figures.pathDropPercent, dropV: parent.spec.sourceV - parent.figures.arrivesV, ...guarded } : { ...NONE, ...guarded };
-    const choice = choices.get(spec.id)!;
-    const known = memory.get(spec.id);
-    const run = known?.from === basisOf(choice, up) ? known.run : sizeOne(spec, design, choice, up);
-    memory.set(spec.id, { from: basisOf(choice, up), run });
-    done.set(spec.id, run);
+    const feed = spec.guard ? out.get(spec.guard) : undefined;
+    const guard: Guard | null = feed?.ok ? { type: feed.run.type, ratingA: feed.run.fuseA } : null;
+    out.set(spec.id, fuseRun(spec, design, choices.get(spec.id)!, guard));
   }
-  return [...done.values()];
+  return out;
 }
 
 /**
- * Sizes all runs. Where a stronger kind of fuse, called for by a short, comes in no rating that fits, the run goes back
+ * Fuses all runs. Where a stronger kind of fuse, called for by a short, comes in no rating that fits, the run goes back
  * to the last kind that did: a sized run with a finding says more than no run.
  */
-function keepSized(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>, memory: Memory): SizedRun[] {
+function keepFused(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>): ReadonlyMap<string, FusedRun> {
   const before = new Map([...choices].map(([id, c]) => [id, c.kindIndex]));
-  const sized = sizeAll(specs, design, choices, memory);
-  const lost = sized.filter((r) => !r.ok && before.get(r.spec.id)! > 0);
-  for (const { spec } of lost) {
-    const choice = choices.get(spec.id)!;
-    choice.kindIndex = choice.lastKind = Math.min(choice.before, before.get(spec.id)! - 1);
+  const fused = fuseAll(specs, design, choices);
+  const lost = specs.filter((s) => !fused.get(s.id)!.ok && before.get(s.id)! > 0);
+  for (const { id } of lost) {
+    const choice = choices.get(id)!;
+    choice.kindIndex = choice.lastKind = Math.min(choice.before, before.get(id)! - 1);
   }
-  return lost.length ? keepSized(specs, design, choices, memory) : sized;
+  return lost.length ? keepFused(specs, design, choices) : fused;
 }
+
+/** Sizes all runs together; what stands in for one without a size leaves the others as they are. */
+function sizeAll(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>): SizedRun[] {
+  const fused = keepFused(specs, design, choices);
+  const able = new Map<string, Fused>();
+  for (const spec of specs) {
+    const f = fused.get(spec.id)!;
+    able.set(spec.id, f.ok ? f.run : standInFor(spec, design, choices.get(spec.id)!, f));
+  }
+  const figures = figuresOf(pickSizes(able), choices);
+  return specs.map((spec): SizedRun => {
+    const f = fused.get(spec.id)!;
+    return f.ok ? { spec, ok: true, figures: figures.get(spec.id)! } : { spec, ok: false, error: f.error, tried: f.tried, window: f.window, fuseType: f.type, standIn: figures.get(spec.id)! };
+  });
+}
+
+/** A short that the fuse does not break, and that no other breaks for it. */
+const unbroken = (f: RunFuse): boolean => f.maxA > f.breakingA && f.backedBy === null;
 
 /** The first kind further down the list that breaks what the chosen one does not, or at least more; null: it breaks it, or none does better. */
 function strongerKind(run: Fitted, choice: RunChoice): number | null {
   const { fuses } = run.figures;
+  if (!fuses.some(unbroken)) return null;
   const mostA = Math.max(0, ...fuses.map((f) => f.maxA));
-  if (!fuses.some((f) => f.maxA > f.breakingA)) return null;
   const { fuseKinds, highestV } = run.spec;
   const breaks = (i: number): number => breakingCapacityA(fuseKinds[i]!, highestV);
   const later = fuseKinds.map((_, i) => i).filter((i) => i > choice.kindIndex && i <= choice.lastKind && breaks(i) > breaks(choice.kindIndex));
@@ -67,16 +76,30 @@ function learn(run: Fitted, design: Design, choice: RunChoice): boolean {
     choice.kindIndex = stronger;
     return true;
   }
-  const least = run.figures.window.fitsA[0];
-  if (!choice.plainFuse && least !== undefined && run.figures.fuseA > least && fuses.some((f) => f.maxA > f.breakingA)) {
-    choice.plainFuse = true;
-    return true;
-  }
   const weak = fuses.some((f) => f.fault && (!f.fault.cableSurvives || !f.fault.clearsIn5s));
-  const next = cableSeries(design.settings.series).find((s) => s.areaMm2 > areaMm2 + 1e-9);
-  if (!weak || run.spec.edit.areaMm2 || !next) return false;
+  const next = cableSeries(design.settings.series).find((s) => s.areaMm2 > areaMm2 + 1e-9 && s.areaMm2 <= (run.spec.maxAreaMm2 ?? Infinity));
+  if (!weak || run.spec.edit.areaMm2 || !next || next.areaMm2 <= choice.faultAreaMm2) return false;
   choice.faultAreaMm2 = next.areaMm2;
   return true;
+}
+
+/** Takes a rating of the same window that waits for the fuses behind it; true when one did. */
+function learnToWait(runs: readonly SizedRun[], choices: ReadonlyMap<string, RunChoice>): boolean {
+  let changed = false;
+  for (const [id, { ratingA }] of waitingRatings(runs)) {
+    const choice = choices.get(id)!;
+    if (ratingA <= choice.leastFuseA || runs.find((r) => r.spec.id === id)?.spec.edit.fuseA !== undefined) continue;
+    choice.leastFuseA = ratingA;
+    changed = true;
+  }
+  return changed;
+}
+
+/** What is learnt of each run; strings of one bank learn together. */
+function choicesOf(specs: readonly RunSpec[]): ReadonlyMap<string, RunChoice> {
+  const out = new Map<string, RunChoice>();
+  for (const s of specs) out.set(s.id, (s.equalTo && out.get(s.equalTo)) || { kindIndex: 0, lastKind: s.fuseKinds.length - 1, before: 0, leastFuseA: 0, faultAreaMm2: 0 });
+  return out;
 }
 
 /**
@@ -84,16 +107,18 @@ function learn(run: Fitted, design: Design, choice: RunChoice): boolean {
  * it wanting; what stays wanting is left for the rules to find.
  */
 export function sizeRuns(specs: readonly RunSpec[], design: Design, bank: Bank | null, second: Bank | null, inline: readonly InlinePart[]): SizedRun[] {
-  const choices = new Map(specs.map((s): [string, RunChoice] => [s.id, { kindIndex: 0, lastKind: s.fuseKinds.length - 1, before: 0, plainFuse: false, faultAreaMm2: 0 }]));
-  const memory: Memory = new Map();
+  const choices = choicesOf(specs);
   const shapes: Shapes = { system: null };
   for (let round = 1; ; round++) {
-    const sized = keepSized(specs, design, choices, memory);
+    const sized = sizeAll(specs, design, choices);
     if (!bank || !hasMain(sized)) return sized;
     const judged = judgeBanks(sized, design, bank, second, inline, shapes);
-    const withFuses = sized.map((r) => (r.ok ? { ...r, figures: { ...r.figures, fuses: judged.get(r.spec.id) ?? [] } } : r));
+    const withFuses = sized.map((r): SizedRun => {
+      const fuses = judged.get(r.spec.id) ?? [];
+      return r.ok ? { ...r, figures: { ...r.figures, fuses } } : { ...r, standIn: { ...r.standIn, fuses } };
+    });
     if (round === MOST_ROUNDS) return withFuses;
-    const changed = withFuses.filter((r) => r.ok && learn(r, design, choices.get(r.spec.id)!)).length;
-    if (changed === 0) return withFuses;
+    const changed = withFuses.filter((r) => learn(inCircuit(r), design, choices.get(r.spec.id)!)).length;
+    if (changed === 0 && !learnToWait(withFuses, choices)) return withFuses;
   }
 }

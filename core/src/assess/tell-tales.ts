@@ -1,7 +1,7 @@
 import type { Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import type { Finding } from '../rules/index.js';
-import type { SizedRun } from '../routes/index.js';
+import type { Fitted, SizedRun } from '../routes/index.js';
 import type { SupplyFigures } from '../supply/index.js';
 
 /** The six figures that are always in sight. */
@@ -17,20 +17,19 @@ export interface TellTales {
   readonly looks: number;
 }
 
-type Fitted = Extract<SizedRun, { ok: true }>;
-
 /** The run that uses up most of its limit, and the fuse with the least room between load and weakest part. */
 export function tellTales(design: Design, day: DayFigures, supply: SupplyFigures, runs: readonly SizedRun[], kg: number, open: readonly Finding[]): TellTales {
   const fitted = runs.filter((r): r is Fitted => r.ok);
-  const used = (r: Fitted): number => r.figures.pathDropPercent / r.spec.pathLimitPercent;
+  const limited = fitted.filter((r) => r.spec.pathLimitPercent !== null);
+  const used = (r: Fitted): number => r.figures.pathDropPercent / r.spec.pathLimitPercent!;
   const room = (r: Fitted): number => r.figures.window.to.ratingA / r.figures.window.fromA;
-  const worst = fitted.reduce<Fitted | null>((w, r) => (w === null || used(r) > used(w) ? r : w), null);
+  const worst = limited.reduce<Fitted | null>((w, r) => (w === null || used(r) > used(w) ? r : w), null);
   const tight = fitted.reduce<Fitted | null>((t, r) => (t === null || room(r) < room(t) ? r : t), null);
   return {
     ahDay: day.ahDay,
     peakA: day.peakA,
     daysAlone: supply.daysAlone,
-    worstDrop: worst && { run: worst.spec.id, number: worst.spec.number, percent: worst.figures.pathDropPercent, limit: worst.spec.pathLimitPercent },
+    worstDrop: worst && { run: worst.spec.id, number: worst.spec.number, percent: worst.figures.pathDropPercent, limit: worst.spec.pathLimitPercent! },
     tightestFuse: tight && {
       run: tight.spec.id,
       number: tight.spec.number,

@@ -69,3 +69,9 @@ export const nearestGauge: (areaMm2: number) => string = kept(200, String, (area
 export function areaInWords(areaMm2: number): string {
   return `${Math.round(areaMm2 * 100) / 100} mm² (about ${nearestGauge(areaMm2)} B&S)`;
 }
+
+/** A size as it is asked for over the counter; a gauge with its copper. @example sizeInWords('12') // '12 B&S (3.31 mm²)' */
+export function sizeInWords(size: string): string {
+  const areaMm2 = /^\d+(\/0)?$/.test(size) ? gaugeAreaMm2(size) : null;
+  return areaMm2 === null ? size : `${size} B&S (${Math.round(areaMm2 * 100) / 100} mm²)`;
+}

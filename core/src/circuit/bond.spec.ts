@@ -29,7 +29,7 @@ describe('the house-negative bond', () => {
     expect(c.amp).toBeGreaterThan(c.carriesA);
     expect(a.fit.find((s) => s.id === 'bond')!.caution).toContain(`through run ${c.number}’s`);
     const far = demo('vet');
-    far.runs['start-charger'] = { outM: 12 };
+    far.runs['start-charger'] = { outM: 12, areaMm2: 35 };
     expect(of(far).bond!.cranking!.amp).toBeLessThan(c.amp);
   });
 

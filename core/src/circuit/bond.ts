@@ -1,10 +1,9 @@
-import { CHASSIS_OHM, cableSeries, lugOhm, resistanceOhmPerM } from '../cable/index.js';
+import { CHASSIS_OHM, cableSeries, lugOhm, resistanceOhmPerM, sizeInWords } from '../cable/index.js';
 import type { Design, Vehicle } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 import { kFactor } from '../protection/index.js';
-import type { SizedRun } from '../routes/index.js';
+import { inCircuit, type Fitted, type SizedRun } from '../routes/index.js';
 import { squareMm } from '../vehicle/index.js';
-import type { Fitted } from './wires.js';
 
 /** Volts of a starter while it turns, and what it takes, for a 12 V vehicle; representative of a diesel ute. */
 const CRANKING = { volt: 10.5, amp: 250 } as const;
@@ -48,7 +47,7 @@ function crankingThrough(design: Design, runs: readonly Fitted[], bondOhm: numbe
  * shares no body with a starting battery, or nothing is fitted. Thickness by I²t ≤ k²S².
  */
 export function bondOf(design: Design, vehicle: Vehicle, gear: readonly Gear[], runs: readonly SizedRun[]): Bond | null {
-  const fitted = runs.filter((r): r is Fitted => r.ok);
+  const fitted = runs.map(inCircuit);
   const bus = gear.find((g) => g.id === 'bus');
   const fault = worstFault(fitted);
   if (design.supply.isolation === 'none' || !bus || fault.letThroughA2s === 0) return null;
@@ -59,6 +58,6 @@ export function bondOf(design: Design, vehicle: Vehicle, gear: readonly Gear[], 
   const series = cableSeries(design.settings.series);
   const size = series.find((s) => s.areaMm2 >= LEAST_MM2 - 1e-9 && (k * s.areaMm2) ** 2 >= fault.letThroughA2s) ?? series[series.length - 1]!;
   const bondOhm = lengthM * resistanceOhmPerM(size.areaMm2, design.settings.tinned, 20) + 2 * lugOhm(size.areaMm2);
-  const named = /^\d+(\/0)?$/.test(size.size) ? `${size.size} B&S` : size.size;
+  const named = sizeInWords(size.size);
   return { areaMm2: size.areaMm2, size: named, lengthM, setBy: fault.run, letThroughA2s: fault.letThroughA2s, cranking: crankingThrough(design, fitted, bondOhm) };
 }

@@ -59,9 +59,9 @@ describe('a state in figures', () => {
 
   it('names what is left out for want of a size', () => {
     const d = demo('vet');
-    d.runs['start-charger'] = { outM: 90 };
+    d.runs['start-charger'] = { ambientC: 110 };
     const r = stateFigures(planOf(d), PARKED);
-    expect(r.ok && r.notes.some((n) => n.includes('left out, since it has no size: Starting battery → charger'))).toBeTrue();
+    expect(r.ok && r.notes.some((n) => n.includes('has no size yet, and stands here as its load wants it: Starting battery → charger'))).toBeTrue();
   });
 
   it('says so where no cable helps', () => {

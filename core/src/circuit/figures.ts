@@ -37,6 +37,7 @@ function notes(plan: CircuitPlan, r: SettledState): string[] {
   if (!r.steady) out.push(`it went on changing after ${r.rounds} rounds: chargers hand over to one another; the figures are of one such moment`);
   out.push(...ofSolution(r.solved).map((x) => x.say));
   for (const g of r.givers) if (g.mode === 'cut out') out.push(`the ${g.name} has cut out: its feed brings it too few volts`);
+  if (plan.standIns.length) out.push(`has no size yet, and stands here as its load wants it: ${plan.standIns.join(', ')}`);
   if (plan.leftOut.length) out.push(`left out, since it has no size: ${plan.leftOut.join(', ')}`);
   for (const l of r.loads) if (!l.live) out.push(`nothing feeds ${l.name}`);
   const low = r.batteries.filter((b) => b.id !== 'starting' && b.volt < plan.bank.openV - 1e-6);

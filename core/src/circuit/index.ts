@@ -9,4 +9,4 @@ export * from './settle.js';
 export type { GiverMode } from './settling.js';
 export * from './state.js';
 export * from './sweep.js';
-export { designCircuit, type Fitted } from './wires.js';
+export { designCircuit } from './wires.js';

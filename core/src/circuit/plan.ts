@@ -1,10 +1,9 @@
 import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
-import type { SizedRun } from '../routes/index.js';
+import { inCircuit, type Fitted, type SizedRun } from '../routes/index.js';
 import { arrayOf, bankOf, selectedBankOf, type Bank, type SolarArray } from '../supply/index.js';
 import { inlineParts, type InlinePart } from './inline.js';
-import type { Fitted } from './wires.js';
 
 /** A design's circuit, before anything is said about what is switched on. */
 export interface CircuitPlan {
@@ -20,6 +19,8 @@ export interface CircuitPlan {
   readonly secondLeads: readonly Fitted[];
   /** Names of runs that are left out, since they or what feeds them have no size. */
   readonly leftOut: readonly string[];
+  /** Runs without a size, in whose place stands what their load wants. */
+  readonly standIns: readonly string[];
   readonly inline: readonly InlinePart[];
 }
 
@@ -28,7 +29,7 @@ export function circuitPlan(design: Design, catalogue: Catalogue, assessed: { re
   const bank = bankOf(design, catalogue);
   if (!bank || !hasMain(assessed.runs)) return null;
   const runs = reachable(assessed.runs);
-  const secondLeads = assessed.runs.filter((r): r is Fitted => r.ok && SECOND_LEAD.test(r.spec.id));
+  const secondLeads = assessed.runs.map(inCircuit).filter((r) => SECOND_LEAD.test(r.spec.id));
   const there = new Set([...runs, ...secondLeads].map((r) => r.spec.id));
   return {
     design,
@@ -39,6 +40,7 @@ export function circuitPlan(design: Design, catalogue: Catalogue, assessed: { re
     day: assessed.day,
     runs,
     secondLeads,
+    standIns: assessed.runs.filter((r) => !r.ok).map((r) => r.spec.name),
     leftOut: assessed.runs.filter((r) => !there.has(r.spec.id)).map((r) => r.spec.name),
     inline: inlineParts(design, catalogue),
   };
@@ -59,11 +61,11 @@ export function feederOf(gear: string, parent: string | null): readonly string[]
 
 /** Fitted runs whose way to the bus bars is fitted too: a gap would leave the rest floating. */
 export function reachable(runs: readonly SizedRun[]): Fitted[] {
-  const fitted = runs.filter((r): r is Fitted => r.ok && !SECOND_LEAD.test(r.spec.id));
+  const fitted = runs.map(inCircuit).filter((r) => !SECOND_LEAD.test(r.spec.id));
   const ids = new Set(fitted.map((r) => r.spec.id));
   const reached = fitted.filter(({ spec }) => feederOf(spec.from.gear, spec.parent).every((f) => ids.has(f)) && (!NEEDS[spec.id] || ids.has(NEEDS[spec.id]!)));
   return reached.length < fitted.length ? reachable(reached) : reached;
 }
 
 /** True where the house battery's own lead is fitted: without it there is no circuit to speak of. */
-export const hasMain = (runs: readonly SizedRun[]): boolean => runs.some((r) => r.ok && /^house\d*-bus$/.test(r.spec.id));
+export const hasMain = (runs: readonly SizedRun[]): boolean => runs.some((r) => /^house\d*-bus$/.test(r.spec.id));

@@ -1,12 +1,11 @@
 import type { Design } from '../design/index.js';
 import type { Shapes } from '../network/index.js';
-import type { RunEnd, RunFuse, SizedRun } from '../routes/index.js';
+import type { Fitted, RunEnd, RunFuse, SizedRun } from '../routes/index.js';
 import type { Bank } from '../supply/index.js';
 import type { InlinePart } from './inline.js';
 import type { CircuitPlan } from './plan.js';
 import { reachable } from './plan.js';
 import { judgeRuns } from './shorts.js';
-import type { Fitted } from './wires.js';
 
 const FIRST = /^house\d*-bus$/;
 const SECOND = /^second(\d*)-bus$/;

@@ -1,5 +1,5 @@
 import { discrimination, type Discrimination } from '../protection/index.js';
-import type { RunFuse, SizedRun } from '../routes/index.js';
+import type { Fitted, RunFuse, SizedRun } from '../routes/index.js';
 import { feederOf } from './plan.js';
 
 /** Two fuses in one path from battery to load: which should open first, and whether it does. */
@@ -11,8 +11,6 @@ export interface SelectivePair {
   readonly toA: number;
   readonly result: Discrimination;
 }
-
-type Fitted = Extract<SizedRun, { ok: true }>;
 
 /** The fuse before a run as seen from the house battery: of its feed, or the battery's own. */
 function before(run: Fitted, runs: readonly Fitted[]): Fitted | null {
@@ -50,4 +48,34 @@ export function selectivePairs(sized: readonly SizedRun[]): SelectivePair[] {
         };
       });
   });
+}
+
+/** A larger rating in a fuse's own window, and the pairs that it mends by waiting for the other. */
+export interface Waiting {
+  readonly ratingA: number;
+  readonly mended: readonly SelectivePair[];
+}
+
+/** The smallest rating in the nearer fuse's own window that waits for most of those that it does not wait for now. */
+function waits(pairs: readonly SelectivePair[], run: Fitted): Waiting | null {
+  const { near, far, result } = pairs[0]!;
+  // Of parallel batteries and conductors each fuse carries its share only.
+  const times = (result.ratio * far.fuse.ratingA) / near.fuse.ratingA;
+  const tried = run.figures.window.fitsA
+    .filter((a) => a > near.fuse.ratingA)
+    .map((a): Waiting => ({ ratingA: a, mended: pairs.filter((p) => discrimination(p.far.fuse, { type: near.fuse.type, ratingA: a * times }, p.fromA, p.toA).holds) }));
+  const most = Math.max(0, ...tried.map((t) => t.mended.length));
+  return most ? tried.find((t) => t.mended.length === most)! : null;
+}
+
+/** Ratings that would make a fuse wait for the smaller ones behind it, by run; those that nothing in their window mends are left out. */
+export function waitingRatings(sized: readonly SizedRun[]): ReadonlyMap<string, Waiting> {
+  const failing = selectivePairs(sized).filter((p) => !p.result.holds);
+  const out = new Map<string, Waiting>();
+  for (const run of sized) {
+    const pairs = failing.filter((p) => p.near.run === run.spec.id);
+    const mend = pairs.length && run.ok ? waits(pairs, run) : null;
+    if (mend) out.set(run.spec.id, mend);
+  }
+  return out;
 }

@@ -1,10 +1,12 @@
 import type { Design } from '../design/index.js';
 import { fromBranch, insideFrom, insideTo, shortsAndPorts, toBranch, type Shapes, type Short } from '../network/index.js';
 import { breakingCapacityA, judgeFault } from '../protection/index.js';
-import type { FuseEnd, RunEnd, RunFuse } from '../routes/index.js';
-import type { Bank } from '../supply/index.js';
+import type { Fitted, FuseEnd, RunEnd, RunFuse } from '../routes/index.js';
+import { batterySource } from '../catalogue/index.js';
+import { stringSource, type Bank } from '../supply/index.js';
 import type { InlinePart } from './inline.js';
-import { designCircuit, wireOf, type Fitted, type Sourcing } from './wires.js';
+import { backedBy } from './backup.js';
+import { BATTERY_STATE, designCircuit, fusesOhm, wireOf, type Sourcing } from './wires.js';
 
 /** Below this a current is a leak through an open contact, not a short. */
 const NO_SOURCE_A = 1;
@@ -45,6 +47,15 @@ interface Bench {
  */
 const isLeaf = (r: Fitted): boolean => r.spec.group === 'loads' && r.spec.to.gear.startsWith('load:') && r.spec.ends.every((e) => e.at === 'from');
 
+/** Volts of the source that feeds a short from this end, V. */
+function sourceV(b: Bench, end: FuseEnd, s: Sourcing): number {
+  if (end.source !== 'starting battery') return stringSource(b.bank, BATTERY_STATE[s.extreme], s.strings[0] ?? 1).volt;
+  return (batterySource('flooded', b.design.supply.startingAh, BATTERY_STATE[s.extreme]).volt * b.design.brief.vehicleV) / 12;
+}
+
+/** A short's current with a link in the place of the run's own fuses, which stand in the one way that it takes. */
+const withLink = (amps: number, volt: number, ohm: number): number => (amps > NO_SOURCE_A && volt > amps * ohm ? (amps * volt) / (volt - amps * ohm) : amps);
+
 /** The current through each fuse for a short just behind it, or at the far end of its run, A. */
 function currents(b: Bench, far: boolean, s: Sourcing): number[] {
   const starts = new Map<string, RunEnd>();
@@ -53,11 +64,11 @@ function currents(b: Bench, far: boolean, s: Sourcing): number[] {
   const { amps, ports } = shortsAndPorts(designCircuit(b.trunk, b.design, b.bank, b.inline, s), shorts, [...starts.values()], b.shapes);
   const met = new Map([...starts.keys()].map((key, i) => [key, ports[i]!]));
   let next = 0;
-  return b.fuses.map(({ run }) => {
-    if (!isLeaf(run)) return amps[next++]!;
+  return b.fuses.map(({ run, end }) => {
+    if (!isLeaf(run)) return far ? withLink(amps[next++]!, sourceV(b, end, s), fusesOhm(run)) : amps[next++]!;
     const wire = wireOf(run, b.design, s.extreme);
     const { volt, ohm } = met.get(run.spec.from.plus + run.spec.from.minus)!;
-    return Math.abs(volt) / (ohm + wire.fromEndOhm + (far ? wire.feedOhm + wire.backOhm : 0));
+    return Math.abs(volt) / (ohm + wire.fromEndOhm + (far ? wire.feedOhm - fusesOhm(run) + wire.backOhm : 0));
   });
 }
 
@@ -97,6 +108,12 @@ export function judgeRuns(runs: readonly Fitted[], design: Design, bank: Bank, i
     const i = at.get(f);
     out.get(f.run.spec.id)!.push(judge(f, design, i === undefined ? 0 : most[i]!, i === undefined ? 0 : least[i]!));
   }
+  const byId = new Map(runs.map((r) => [r.spec.id, r]));
+  for (const run of runs)
+    out.set(
+      run.spec.id,
+      out.get(run.spec.id)!.map((f) => (f.maxA > f.breakingA ? { ...f, backedBy: backedBy(run, f, byId, out) } : f)),
+    );
   return out;
 }
 
@@ -113,6 +130,7 @@ function judge({ run, end }: Judged, design: Design, mostA: number, leastA: numb
     maxA,
     minA,
     breakingA: breakingCapacityA(fuseType, run.spec.highestV),
+    backedBy: null,
     fault: minA > 0 ? judgeFault({ fuseType, ratingA: fuseA, faultMinA: minA, faultMaxA: maxA, areaMm2, insulationC: design.settings.insulationC }) : null,
   };
 }

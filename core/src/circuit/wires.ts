@@ -1,10 +1,10 @@
-import { lugOhm, resistanceOhmPerM } from '../cable/index.js';
+import { LUG_M8_OHM, lugOhm, resistanceOhmPerM } from '../cable/index.js';
 import { batterySource, type BatteryState } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import type { Circuit, Contact, Source, Wire } from '../network/index.js';
 import { wiringCircuit } from '../network/index.js';
-import { fuseOhm } from '../protection/index.js';
-import type { SizedRun } from '../routes/index.js';
+import { fuseOhm, type FuseType } from '../protection/index.js';
+import type { Fitted } from '../routes/index.js';
 import { stringSource, type Bank } from '../supply/index.js';
 import type { InlinePart } from './inline.js';
 import { OPEN_OHM } from './live.js';
@@ -18,39 +18,52 @@ const WORN_CONTACTS = 2;
 export const ISOLATOR_OHM = 0.5e-3;
 /** Least that a length of cable is taken for: none is no resistor, ohm. */
 const LEAST_OHM = 1e-6;
+/** The link between two blocks of a string, by its two lugs alone, ohm. */
+const SERIES_LINK_OHM = 2 * LUG_M8_OHM;
 /** Inner resistance of a running alternator behind its regulated volts, ohm. */
 const ALTERNATOR_OHM = 0.03;
-const BATTERY_STATE: Readonly<Record<Extreme, BatteryState>> = { largest: 'stiffest', smallest: 'weakest', typical: 'typical' };
-
-export type Fitted = Extract<SizedRun, { ok: true }>;
+export const BATTERY_STATE: Readonly<Record<Extreme, BatteryState>> = { largest: 'stiffest', smallest: 'weakest', typical: 'typical' };
 
 function conductorAtC(run: Fitted, design: Design, extreme: Extreme): number {
   if (extreme === 'largest') return 20;
   return extreme === 'smallest' ? design.settings.insulationC : run.spec.ambientC;
 }
 
-/** A run as a wire of the network, with a conductor's ohms for each metre and contacts so many times as bad as new. */
+/** Ohms of a run's own fuses, those of equal conductors side by side. */
+export const fusesOhm = ({ spec, figures }: Pick<Fitted, 'spec' | 'figures'>): number => (spec.ends.length * fuseOhm(figures.fuseType, figures.fuseA)) / figures.perPole;
+
+/**
+ * A run as a wire of the network. Its own fuses stand inside the feed, not at its ends: a short just behind one is then
+ * met through the cable's lug alone, as with a link in the fuse's place (IEC 60050-441-17-01). Conductor's ohms for each metre and contacts so many times as bad as new. */
 export function wireAt({ spec, figures }: Fitted, conductorOhmPerM: number, wear = 1): Wire {
   // Equal conductors side by side are one wire of so many times the copper, the joints and the fuses.
   const { perPole } = figures;
   const perM = conductorOhmPerM / perPole;
   const lug = (lugOhm(figures.areaMm2) * wear) / perPole;
-  const fuse = fuseOhm(figures.fuseType, figures.fuseA) / perPole;
-  const fused = (at: 'from' | 'to'): number => (spec.ends.some((e) => e.at === at) ? fuse : 0);
+  const ends = fusesOhm({ spec, figures });
   return {
     id: spec.id,
     from: spec.from,
     to: spec.to,
-    feedOhm: Math.max(LEAST_OHM, spec.outM * perM + (spec.plugOhm / 2) * wear),
+    feedOhm: Math.max(LEAST_OHM, spec.outM * perM + (spec.plugOhm / 2) * wear + ends),
     backOhm: Math.max(LEAST_OHM, spec.backM * perM + (spec.plugOhm / 2) * wear + 2 * lug + spec.chassisOhm * wear),
-    fromEndOhm: lug + fused('from'),
-    toEndOhm: lug + fused('to'),
+    fromEndOhm: lug,
+    toEndOhm: lug,
   };
 }
 
+/** Kinds whose holder stands apart from the post or bar that feeds it, on a lead of its own with one lug more. */
+const HELD_APART: ReadonlySet<FuseType> = new Set(['small-bolt-in', 'large-bolt-in', 'class-t']);
+
 /** A run as a wire of the network, in one of the extremes. */
 export function wireOf(run: Fitted, design: Design, extreme: Extreme): Wire {
-  return wireAt(run, resistanceOhmPerM(run.figures.areaMm2, design.settings.tinned, conductorAtC(run, design, extreme)), extreme === 'smallest' ? WORN_CONTACTS : 1);
+  const { figures, spec } = run;
+  const wear = extreme === 'smallest' ? WORN_CONTACTS : 1;
+  const wire = wireAt(run, resistanceOhmPerM(figures.areaMm2, design.settings.tinned, conductorAtC(run, design, extreme)), wear);
+  if (!HELD_APART.has(figures.fuseType)) return wire;
+  const lead = (lugOhm(figures.areaMm2) * wear) / figures.perPole;
+  const at = (end: 'from' | 'to'): number => (spec.ends.some((e) => e.at === end) ? lead : 0);
+  return { ...wire, fromEndOhm: wire.fromEndOhm + at('from'), toEndOhm: wire.toEndOhm + at('to') };
 }
 
 /** Name of the node pair of one string of the house bank, by its number from 1. */
@@ -70,7 +83,8 @@ function sources(design: Design, bank: Bank, s: Sourcing): Source[] {
   // What takes no part stays in its place without conducting: every circuit of a design has one shape, solved in one order.
   const house = bank.stringParts.map((_, i): Source => {
     const node = houseNode(bank, i + 1);
-    const { volt, ohm } = stringSource(bank, state, i + 1);
+    const one = stringSource(bank, state, i + 1);
+    const [volt, ohm] = [one.volt, one.ohm + (bank.inSeries - 1) * SERIES_LINK_OHM];
     return { id: `battery${i + 1}`, plus: `${node}+`, minus: `${node}-`, volt, ohm: s.strings.includes(i + 1) ? ohm : Infinity };
   });
   if (!s.startingBattery) return house;

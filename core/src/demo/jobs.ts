@@ -208,7 +208,7 @@ const cinema: DemoJob = {
       dcdc: 'dcdc-24-24-25',
       mains: { charger: 'mc-24-25' },
       inverter: 'inv-24-2400',
-      fuseBlock: 'fb-6',
+      fuseBlock: 'fb-8-c',
       sun: { panel: null, count: 1, controller: null },
       startingAh: 120,
     },

@@ -1,4 +1,4 @@
-import { SCHEMA_VERSION, type Design, type Load } from './schema.js';
+import { SCHEMA_VERSION, USUAL_CUSTOM, type Design, type Load } from './schema.js';
 
 /** A new job: the usual dual-cab with a lithium house battery, to be corrected rather than filled in. */
 export function blankDesign(customer: string): Design {
@@ -9,7 +9,7 @@ export function blankDesign(customer: string): Design {
       vehicleKind: 'canopy-ute',
       plate: '',
       vehicleV: 12,
-      alternator: { ratedA: 150, voltage: 'variable', vehicleA: null, measured: null },
+      alternator: { ratedA: 150, voltage: 'variable', vehicleA: null, measured: null, idlesForHours: false },
       use: 'touring',
       trip: { region: 'wirrabel-plain', month: 1, latitudeDeg: -33, ambientC: 30, days: 6, drivingH: 3, parkedDays: 1, mainsH: 0, mainsNights: 'never', dayEdits: {} },
       payloadLeftKg: null,
@@ -64,6 +64,8 @@ export function blankDesign(customer: string): Design {
       voltsChart: 'rested',
       plugColours: { 'house battery': 'grey', panels: 'black', 'trailer feed': 'red', 'fridge socket': 'blue' },
       bending: { thick: 6, thin: 4 },
+      custom: USUAL_CUSTOM,
+      backup: 'look',
     },
   };
 }

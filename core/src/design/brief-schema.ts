@@ -93,6 +93,8 @@ export const briefSchema = z.object({
     vehicleA: z.number().min(0).max(500).nullable(),
     /** Volts at the starting battery as measured on a drive; null: the default of its kind. */
     measured: z.object({ coldIdleV: volt, cruiseV: volt, overrunV: volt, warmIdleV: volt }).nullable(),
+    /** It stands with the engine running for hours, as at a work site. */
+    idlesForHours: z.boolean().default(false),
   }),
   use: z.enum(USES),
   trip: tripSchema,

@@ -30,6 +30,17 @@ export const runEditSchema = z.object({
   poled: z.boolean().optional(),
 });
 
+/** Smallest sizes by use, mm², and the smallest fuse of a general circuit, A: what a workshop fits though less would do. */
+const customSchema = z.object({
+  loadMm2: z.number().min(0.5).max(10),
+  coldMm2: z.number().min(0.5).max(10),
+  feedMm2: z.number().min(1).max(50),
+  leadMm2: z.number().min(1).max(95),
+  loadFuseA: z.number().min(1).max(15),
+});
+
+export const USUAL_CUSTOM: z.infer<typeof customSchema> = { loadMm2: 1.5, coldMm2: 2.5, feedMm2: 10, leadMm2: 16, loadFuseA: 5 };
+
 /** The workshop's schools and ways. */
 export const settingsSchema = z.object({
   series: z.enum(['metric', 'gauge']),
@@ -50,6 +61,9 @@ export const settingsSchema = z.object({
   plugColours: z.record(z.string().max(40), text(20)),
   /** Bending radius over the outside diameter: above 16 mm², and up to it. */
   bending: z.object({ thick: z.number().min(1).max(20), thin: z.number().min(1).max(20) }),
+  custom: customSchema.default(USUAL_CUSTOM),
+  /** A short above what a block's fuse breaks, behind one that breaks it all: to be looked at, or not to be built so. */
+  backup: z.enum(['look', 'stop']).default('look'),
 });
 
 /** Loads that share one feed: behind a row of switches, or on a joint strip. */

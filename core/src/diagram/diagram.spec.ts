@@ -120,7 +120,7 @@ describe('the line diagram', () => {
 
   it('says of a run without a size that it has none', () => {
     const d = structuredClone(DEMO_JOBS.find((j) => j.key === 'vet')!.design);
-    d.runs['start-charger'] = { outM: 90 };
+    d.runs['start-charger'] = { ambientC: 110 };
     expect(diagramOf(d).lines.find((l) => l.run === 'start-charger' && l.label)!.label).toContain('no size yet');
   });
 

@@ -1,19 +1,42 @@
 import type { RunEnd, RunSpec } from '../routes/index.js';
-import { chargerInputW } from '../catalogue/index.js';
+import { chargerInputW, type DcdcPart } from '../catalogue/index.js';
 import { figure } from '../quantity/index.js';
-import { alternatorBudget, dcdcsOf, mainsChargerOf } from '../supply/index.js';
-import { BOLTED, endOf, makeRun, SMALLEST_MM2, type DraftContext } from './context.js';
+import { alternatorBudget, dcdcsOf, driveVolts, mainsChargerOf } from '../supply/index.js';
+import { steadyA, lastingLoadsA, usualLoadsA, type Amps } from './amps.js';
+import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
 import { controllerOutA, portableOutA } from './controller.js';
-import { loadsA } from './demand.js';
-import { supplyLimit } from './limits.js';
+import { supplyLimit, TERMINAL, TRUNK } from './limits.js';
 
-/** Feed from the starting side into a DC-DC charger and on to the bus bars; sized for full output, whatever it is set to. */
+/** Share of nominal volts that the feed of a charger is reckoned to lose on its way, when what lasts is sought. */
+const FEED_LOSS = 0.05;
+
+/** A charger's input stays so far above its cut-out, V. */
+const ABOVE_CUT_OUT_V = 0.5;
+
+/** What a charger's feed carries: what lasts at the alternator's warm idle, what is usual, and what passes just above its cut-out. */
+function feedAmps(c: DraftContext, part: DcdcPart, share: number): Amps & { readonly passingA: number; readonly leastEndV: number; readonly sourceV: number } {
+  const inputW = chargerInputW(part, c.bank!.absorptionV) * share;
+  const { vehicleV } = c.design.brief;
+  const sourceV = driveVolts(c.design).warmIdleV;
+  const atV = sourceV - FEED_LOSS * vehicleV;
+  const set = `${figure(inputW, 0)} W in for ${figure(part.outputA * share, 0)} A out${share < 1 ? ', set to half power' : ''}`;
+  const turnedUp = share < 1 ? `; turned up it takes ${figure(inputW / share / atV, 0)} A and wants a feed and fuse for that` : '';
+  return {
+    lastingA: inputW / atV,
+    lastingWhy: `${set}, at the alternator’s ${figure(sourceV, 1)} V warm at idle less ${100 * FEED_LOSS} %${turnedUp}`,
+    usualA: inputW / vehicleV,
+    usualWhy: `${set}, at ${vehicleV} V`,
+    passingA: inputW / part.cutOutV,
+    leastEndV: part.cutOutV + ABOVE_CUT_OUT_V,
+    sourceV,
+  };
+}
+
+/** Feed from the starting side into a DC-DC charger and on to the bus bars, for the output that it is set to. */
 function dcdcRuns(c: DraftContext, next: () => number, id: 'charger' | 'charger2'): RunSpec[] {
-  const part = c.catalogue.find('dcdc', id === 'charger' ? c.design.supply.dcdc : c.design.supply.dcdcSecond);
+  const { part, share } = dcdcsOf(c.design, c.catalogue).find((d) => d.id === id) ?? { part: null, share: 1 };
   const [starting, charger, bus] = [c.gear.get('starting'), c.gear.get(id), c.gear.get('bus')];
   if (!part || !starting || !charger || !c.bank || !bus) return [];
-  const inputW = chargerInputW(part, c.bank.absorptionV);
-  const currentA = inputW / part.cutOutV;
   return [
     makeRun(c, next(), {
       id: `start-${id}`,
@@ -21,10 +44,7 @@ function dcdcRuns(c: DraftContext, next: () => number, id: 'charger' | 'charger2
       group: 'charging',
       from: endOf(starting),
       to: endOf(charger, 'in'),
-      demand: { currentA },
-      demandWhy: `${figure(inputW, 0)} W in at the charger’s cut-out of ${part.cutOutV} V, where it draws most`,
-      sourceV: part.cutOutV,
-      terminalV: part.cutOutV,
+      ...feedAmps(c, part, share),
       nominalV: c.design.brief.vehicleV,
       limit: supplyLimit(c.design, 'dcdcInput', 'input of a DC-DC charger'),
       fuseKinds: BOLTED,
@@ -33,12 +53,17 @@ function dcdcRuns(c: DraftContext, next: () => number, id: 'charger' | 'charger2
         { at: 'to', source: 'charger' },
       ],
       weak: part.maxFuseA ? [{ what: 'charger’s largest fuse', ratingA: part.maxFuseA }] : [],
-      minAreaMm2: SMALLEST_MM2.batteryFeed,
+      makerFuseA: part.maxFuseA,
+      minAreaMm2: c.design.settings.custom.feedMm2,
+      terminal: TERMINAL.m8,
       reason: 'brings the alternator’s current to the charger; fused at both ends, since a failed charger can pass the house battery back',
     }),
-    outputRun(c, next, endOf(charger, 'out'), part.outputA, `${charger.name.charAt(0).toUpperCase()}${charger.name.slice(1)} → ${c.gear.get('bus')!.name}`, `${id}-bus`, 'charger'),
+    outputRun(c, next, endOf(charger, 'out'), part.outputA * share, `${charger.name.charAt(0).toUpperCase()}${charger.name.slice(1)} → ${c.gear.get('bus')!.name}`, `${id}-bus`, 'charger'),
   ];
 }
+
+/** Smallest lead of a charger's output by custom, mm². */
+const CHARGER_LEAD_MM2 = 4;
 
 function outputRun(c: DraftContext, next: () => number, from: RunEnd, outputA: number, name: string, id: string, source: 'charger' | 'mains charger'): RunSpec {
   return makeRun(c, next(), {
@@ -47,8 +72,9 @@ function outputRun(c: DraftContext, next: () => number, from: RunEnd, outputA: n
     group: 'charging',
     from,
     to: endOf(c.gear.get('bus')!),
-    demand: { currentA: outputA },
-    demandWhy: `the ${source}’s full output`,
+    ...steadyA(outputA, `the ${source}’s output, as it is set`),
+    minAreaMm2: CHARGER_LEAD_MM2,
+    terminal: TERMINAL.m8,
     sourceV: c.bank!.absorptionV,
     nominalV: c.design.supply.houseV,
     limit: supplyLimit(c.design, source === 'charger' ? 'chargerOutput' : 'mains', 'output of a charger: it must see the battery’s own volts'),
@@ -61,17 +87,17 @@ function outputRun(c: DraftContext, next: () => number, from: RunEnd, outputA: n
   });
 }
 
-/** What a sensing link carries: all that the bank takes and the loads draw, as far as the alternator has it left on the road, A. */
-function linkA(c: DraftContext): number {
-  const { leftCruiseA } = alternatorBudget(c.design.brief.alternator.ratedA, 0);
-  return Math.min(
-    c.bank!.maxChargeA +
-      loadsA(
-        c,
-        c.day.loads.filter((l) => !l.mains),
-      ),
-    Math.max(leftCruiseA, 10),
-  );
+/** What a sensing link carries: all that the bank takes and the loads draw, as far as the alternator has it left on the road. */
+function linkAmps(c: DraftContext): Amps {
+  const mostA = Math.max(alternatorBudget(c.design.brief.alternator.ratedA, { idleA: 0, roadA: 0 }).leftCruiseA, 10);
+  const loads = c.day.loads.filter((l) => !l.mains);
+  const { maxChargeA } = c.bank!;
+  return {
+    lastingA: Math.min(mostA, maxChargeA + lastingLoadsA(c, loads)),
+    lastingWhy: 'what the battery takes and all loads draw together, as far as the alternator has it left on the road',
+    usualA: Math.min(mostA, maxChargeA + usualLoadsA(c, loads)),
+    usualWhy: 'what the battery takes and the loads of a usual day draw, as far as the alternator has it left on the road',
+  };
 }
 
 /** All that can be pressed into the bank at once: every charger and controller at its limit, or the link, A. */
@@ -79,34 +105,29 @@ export function allChargeA(c: DraftContext): number {
   const { design, catalogue, bank, array } = c;
   if (!bank) return 0;
   const isolator = design.supply.isolation === 'isolator' ? catalogue.find('isolator', design.supply.isolator) : null;
-  const vehicle = dcdcsOf(design, catalogue).reduce((sum, d) => sum + d.part.outputA * d.share, 0) + (isolator ? linkA(c) : 0);
+  const vehicle = dcdcsOf(design, catalogue).reduce((sum, d) => sum + d.part.outputA * d.share, 0) + (isolator ? linkAmps(c).usualA : 0);
   const sun = array?.controller ? controllerOutA(array, bank) : 0;
   // A portable panel is out only while the vehicle stands.
   return Math.max(vehicle, portableOutA(array, bank)) + sun + (mainsChargerOf(design, catalogue)?.outputA ?? 0);
 }
 
-/** Each fuse of a sensing link takes about this share of its allowed drop; the cable's share goes by length. */
-const LINK_FUSE_SHARE = 1 / 6;
-
 function isolatorRuns(c: DraftContext, next: () => number): RunSpec[] {
   const part = c.catalogue.find('isolator', c.design.supply.isolator);
   const [starting, isolator, bus] = [c.gear.get('starting'), c.gear.get('charger'), c.gear.get('bus')];
   if (!part || !starting || !isolator || !c.bank || !bus) return [];
-  const currentA = linkA(c);
-  const limit = supplyLimit(c.design, 'isolatorLink', 'link through a sensing isolator, both halves together');
   const common = {
     group: 'charging',
-    demand: { currentA },
-    demandWhy: 'what the battery takes and the loads draw together, as far as the alternator has it left on the road',
+    ...linkAmps(c),
     sourceV: part.closeV,
     nominalV: c.design.supply.houseV,
     fuseKinds: BOLTED,
     weak: [{ what: 'isolator', ratingA: part.ratedA }],
-    minAreaMm2: SMALLEST_MM2.batteryFeed,
-    limit,
+    minAreaMm2: c.design.settings.custom.feedMm2,
+    terminal: TERMINAL.m8,
   } as const;
   const near = makeRun(c, next(), {
     ...common,
+    limit: TRUNK,
     id: 'start-isolator',
     name: 'Starting battery → isolator',
     from: endOf(starting),
@@ -116,6 +137,7 @@ function isolatorRuns(c: DraftContext, next: () => number): RunSpec[] {
   });
   const far = makeRun(c, next(), {
     ...common,
+    limit: supplyLimit(c.design, 'isolatorLink', 'link through a sensing isolator, both halves together'),
     id: 'isolator-bus',
     parent: 'start-isolator',
     name: `Isolator → ${bus.name}`,
@@ -124,9 +146,7 @@ function isolatorRuns(c: DraftContext, next: () => number): RunSpec[] {
     ends: [{ at: 'to', source: 'house battery' }],
     reason: 'the far half of the link: with the isolator closed each battery can feed a fault on it, so it is fused at both ends',
   });
-  const byLength = near.outM / Math.max(0.1, near.outM + far.outM);
-  const nearPercent = limit.percent * (LINK_FUSE_SHARE + (1 - 2 * LINK_FUSE_SHARE) * byLength);
-  return [{ ...near, pathLimitPercent: Math.round(nearPercent * 100) / 100, limitWhy: 'its share, by length, of the link’s limit' }, far];
+  return [near, far];
 }
 
 /** Runs that bring charge from the vehicle and from the mains. */

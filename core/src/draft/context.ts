@@ -4,11 +4,12 @@ import type { InlinePart } from '../circuit/index.js';
 import type { Design, Vehicle } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import type { Gear } from '../places/index.js';
-import { RATED_AIR_C } from '../protection/index.js';
+import { carriesA, RATED_AIR_C } from '../protection/index.js';
 import { cutLengthM, groupedOf, PLUG_WIRE_MM2, routeBetween, type Route, type RunEnd, type RunSpec, type Stand } from '../routes/index.js';
 import type { Bank, SolarArray } from '../supply/index.js';
 import { squareMm } from '../vehicle/index.js';
-import type { Limit } from './limits.js';
+import type { Amps } from './amps.js';
+import type { Limit, Terminal } from './limits.js';
 
 /** What the drafting of runs looks at. */
 export interface DraftContext {
@@ -19,22 +20,30 @@ export interface DraftContext {
   readonly bank: Bank | null;
   readonly array: SolarArray | null;
   readonly day: DayFigures;
+  readonly parkedDay: DayFigures;
   readonly inline: readonly InlinePart[];
 }
 
-type Given = Pick<RunSpec, 'id' | 'name' | 'group' | 'from' | 'to' | 'demand' | 'demandWhy' | 'sourceV' | 'nominalV' | 'fuseKinds' | 'ends' | 'reason'> & {
+type Given = Pick<RunSpec, 'id' | 'name' | 'group' | 'from' | 'to' | keyof Amps | 'sourceV' | 'nominalV' | 'fuseKinds' | 'ends' | 'reason'> & {
   readonly limit: Limit;
+  /** What hangs on its end, where that is not its lasting current. */
+  readonly demand?: RunSpec['demand'];
+  readonly passingA?: number;
+  readonly leastEndV?: number;
+  readonly refV?: number;
   readonly parent?: string;
   readonly weak?: RunSpec['weak'];
-  readonly minAreaMm2?: number;
-  readonly terminalV?: number;
+  /** Largest fuse that the maker of what it feeds states, A: it wins over what lasts. */
+  readonly makerFuseA?: number | null;
+  readonly minAreaMm2: number;
+  readonly terminal?: Terminal;
+  readonly leastFuseA?: number;
+  readonly equalTo?: string;
   readonly inline?: RunSpec['inline'];
   readonly highestV?: number;
   readonly guard?: string;
 };
 
-/** Smallest conductor in a vehicle, and for a feed drawn through from the battery, mm². */
-export const SMALLEST_MM2 = { vehicle: 1, batteryFeed: 4 } as const;
 /** A chassis return that goes through a trailer's coupling: ball and safety chains are no conductors. */
 const COUPLING_RETURN_OHM = 20e-3;
 /** Coil left at each end of a provision, m. */
@@ -50,16 +59,20 @@ export const mainId = (c: DraftContext): string => (c.bank!.strings > 1 ? 'house
 
 export const standOf = (gear: Gear): Stand => ({ zone: gear.zone, at: gear.terminal });
 
+/** Copper as warm as a loaded run, ohm·mm²/m. */
+const WARM_COPPER = 0.0225;
+/** Drop that a run without a limit of its own is sized for by a first estimate, per cent. */
+const ALONE_PERCENT = 3;
+
 /** Copper that the drop limit will ask for, by a first estimate, mm². */
-function roughAreaMm2(given: Given, currentA: number, outM: number): number {
-  return (2 * outM * currentA * 0.0181) / ((given.limit.percent / 100) * given.nominalV);
+function roughAreaMm2(given: Given, outM: number): number {
+  return (2 * outM * given.usualA * WARM_COPPER) / (((given.limit.percent ?? ALONE_PERCENT) / 100) * given.nominalV);
 }
 
 /** Rating of the plug at a coupling: the smaller kind when it carries the fuse and its contacts take the cable. */
 function couplingA(given: Given, route: Route | null, outM: number): number | null {
   if (!route?.ways.some((w) => w.coupling)) return null;
-  const currentA = 'currentA' in given.demand ? given.demand.currentA : given.demand.powerW / given.sourceV;
-  return currentA / 0.8 <= 50 && roughAreaMm2(given, currentA, outM) <= PLUG_WIRE_MM2['50 A'][1] ? 50 : 175;
+  return given.lastingA / 0.8 <= 50 && roughAreaMm2(given, outM) <= PLUG_WIRE_MM2['50 A'][1] ? 50 : 175;
 }
 
 interface Surroundings {
@@ -95,7 +108,7 @@ function returnOf(c: DraftContext, given: Given, outM: number, stands: RunSpec['
 }
 
 /** Kinds that bolt on beside a battery or bus bar, the plainest first; a higher short calls up the next. */
-export const BOLTED = ['small-bolt-in', 'terminal-post', 'large-bolt-in', 'class-t'] as const;
+export const BOLTED = ['small-bolt-in', 'terminal-post', 'cartridge', 'large-bolt-in', 'class-t'] as const;
 
 type Protection = Pick<RunSpec, 'fuseKinds' | 'reset' | 'fuseAirC' | 'highestV'>;
 
@@ -126,9 +139,11 @@ export function makeRun(c: DraftContext, number: number, given: Given): RunSpec 
   const outM = edit.outM ?? cutLengthM(route ?? straight) + (provision ? PROVISION_COIL_M : 0);
   const plugA = couplingA(given, route, outM);
   const around = surroundings(c, from, to, route);
+  const plugWire = plugA ? PLUG_WIRE_MM2[plugA > 50 ? '175 A' : '50 A'] : null;
   const plug = plugA ? [{ what: `${plugA} A plug`, ratingA: plugA }] : [];
   const back = returnOf(c, given, outM, stands, plugA !== null);
   const by = protectionOf(c, given, from, to);
+  const maker = given.makerFuseA ? carriesA(by.fuseKinds[0]!, given.makerFuseA, by.fuseAirC) : null;
   // Field by field: runs are made at every move of a drag, and spread objects cost more than all that is reckoned here.
   return {
     id: given.id,
@@ -137,11 +152,16 @@ export function makeRun(c: DraftContext, number: number, given: Given): RunSpec 
     group: given.group,
     from: given.from,
     to: given.to,
-    demand: given.demand,
-    demandWhy: given.demandWhy,
+    demand: given.demand ?? { currentA: given.lastingA },
+    lastingA: maker === null ? given.lastingA : Math.min(given.lastingA, maker),
+    lastingWhy: maker !== null && maker < given.lastingA ? `${given.lastingWhy}; its maker’s largest fuse of ${given.makerFuseA} A wins` : given.lastingWhy,
+    usualA: given.usualA,
+    usualWhy: given.usualWhy,
+    passingA: maker === null ? (given.passingA ?? 0) : 0,
+    leastEndV: given.leastEndV ?? null,
     sourceV: given.sourceV,
-    terminalV: given.terminalV ?? null,
     nominalV: given.nominalV,
+    refV: given.refV ?? given.nominalV,
     parent: given.parent ?? null,
     pathLimitPercent: given.limit.percent,
     limitWhy: given.limit.why,
@@ -154,7 +174,11 @@ export function makeRun(c: DraftContext, number: number, given: Given): RunSpec 
     guard: given.guard ?? null,
     existing: false,
     weak: plug.length ? [...(given.weak ?? []), ...plug] : (given.weak ?? []),
-    minAreaMm2: given.minAreaMm2 ?? SMALLEST_MM2.vehicle,
+    minAreaMm2: plugWire ? Math.max(plugWire[0], given.minAreaMm2) : given.minAreaMm2,
+    maxAreaMm2: plugWire ? Math.min(plugWire[1], given.terminal?.maxAreaMm2 ?? Infinity) : (given.terminal?.maxAreaMm2 ?? null),
+    maxWhy: plugWire && plugWire[1] < (given.terminal?.maxAreaMm2 ?? Infinity) ? `the contacts of its ${plugA} A plug take ${plugWire[1]} mm²` : (given.terminal?.maxWhy ?? ''),
+    leastFuseA: given.leastFuseA ?? 0,
+    equalTo: given.equalTo ?? null,
     outM,
     backM: back.backM,
     lengthFrom: edit.outM === undefined ? 'routed' : 'typed',
@@ -179,4 +203,13 @@ export function makeRun(c: DraftContext, number: number, given: Given): RunSpec 
 export function withBundles(specs: readonly RunSpec[]): RunSpec[] {
   const grouped = groupedOf(specs);
   return specs.map((s) => (s.edit.grouped === undefined && grouped.get(s.id)! > 1 ? { ...s, grouped: grouped.get(s.id)! } : s));
+}
+
+/** Leads of one bank: as long as the longest of them, unless their own lengths were typed. */
+export function equalLeads(leads: readonly RunSpec[]): RunSpec[] {
+  const longestM = Math.max(...leads.map((l) => l.outM));
+  return leads.map((l) => {
+    const outM = l.lengthFrom === 'typed' ? l.outM : longestM;
+    return { ...l, outM, backM: l.back === 'cable' ? (l.edit.backM ?? outM) : l.backM };
+  });
 }

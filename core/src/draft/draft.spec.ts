@@ -3,6 +3,7 @@ import { assess, type Assessment } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { VEHICLE_KINDS, type Design } from '../design/index.js';
+import { rerate } from '../protection/index.js';
 
 const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
 const of = (d: Design): Assessment => assess(d, SHIPPED_CATALOGUE);
@@ -25,13 +26,14 @@ describe('the draft of runs', () => {
     for (const { design } of DEMO_JOBS) expect(of(design).runs.map((r) => r.spec.number)).toEqual(of(design).runs.map((_, i) => i + 1));
   });
 
-  it('gives every battery of a bank its own lead and fuse, another part’s too, sized by its share', () => {
+  it('gives every battery of a bank its own lead and fuse, another part’s too: one size, one length, for the largest share', () => {
     const d = demo('vet');
     d.supply.second = { part: 'bat-lfp-100', count: 1, joined: 'parallel' };
     const mains = of(d).runs.filter((r) => /^house\d-bus$/.test(r.spec.id));
     expect(mains.length).toBe(2);
-    const amps = mains.map((r) => ('currentA' in r.spec.demand ? r.spec.demand.currentA : 0));
-    expect(amps[0]! / amps[1]!).toBeCloseTo(2, 6);
+    const all = of(demo('vet')).runs.find((r) => r.spec.id === 'house-bus')!.spec;
+    for (const { spec } of mains) expect(spec.usualA / all.usualA).toBeCloseTo(2 / 3, 6);
+    expect(new Set(mains.map((r) => (r.ok ? `${r.figures.cable} ${r.figures.fuseA} ${r.spec.outM}` : ''))).size).toBe(1);
     // Both feed a short behind the bus bars: it is stronger than one battery’s.
     const short = (design: Design) => {
       const r = of(design).runs.find((x) => x.spec.id === 'bus-block')!;
@@ -54,7 +56,10 @@ describe('the draft of runs', () => {
   it('draws a charger’s output at half power where it is set so', () => {
     const d = demo('vet');
     d.supply.dcdcHalf = true;
-    expect(of(d).runs.find((r) => r.spec.id === 'charger-bus')!.spec.demand).toEqual({ currentA: 40 });
+    const run = (id: string) => of(d).runs.find((r) => r.spec.id === id)!;
+    expect(run('charger-bus').spec.lastingA).toBe(20);
+    expect(run('start-charger').spec.lastingA).toBeCloseTo(spec(demo('vet'), 'start-charger').lastingA / 2, 9);
+    expect(run('start-charger').spec.lastingWhy).toMatch(/half power.*turned up it takes 55 A/);
   });
 
   it('has no run for a mains load: that is the electrician’s', () => expect(ids(demo('vet'))).not.toContain('load-l6'));
@@ -94,9 +99,15 @@ describe('the draft of runs', () => {
     expect([...ends('start-isolator', demo('bees')), ...ends('isolator-bus', demo('bees'))]).toEqual(['from', 'to']);
   });
 
-  it('sizes a charger’s feed at its cut-out, where it draws most', () => {
+  it('sizes a charger’s feed for what lasts at warm idle, its drop at nominal volts, and its fuse above what passes at the cut-out', () => {
     const s = spec(demo('vet'), 'start-charger');
-    expect('currentA' in s.demand && s.demand.currentA).toBeCloseTo((14.4 * 40) / 0.88 / 10.5, 6);
+    const inW = (14.4 * 40) / 0.88;
+    expect(s.lastingA).toBeCloseTo(inW / (12.4 - 0.6), 9);
+    expect(s.usualA).toBeCloseTo(inW / 12, 9);
+    expect(s.passingA).toBeCloseTo(inW / 10.5, 9);
+    const { figures } = of(demo('vet')).runs.find((r) => r.spec.id === 'start-charger') as Extract<Assessment['runs'][number], { ok: true }>;
+    expect(s.passingA).toBeLessThanOrEqual(figures.fuseA * rerate(figures.fuseType, s.fuseAirC));
+    expect(s.lastingA).toBeLessThanOrEqual(0.8 * figures.fuseA * rerate(figures.fuseType, s.fuseAirC));
   });
 
   it('brings panels to the charger’s own input or to a controller, never to both', () => {

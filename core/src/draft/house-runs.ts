@@ -4,12 +4,12 @@ import { inverterInputW } from '../loads/index.js';
 import { figure } from '../quantity/index.js';
 import { WAY, type RunSpec } from '../routes/index.js';
 import { allChargeA } from './charging-runs.js';
-import { demandOf, loadsA, lowestVoltsA } from './demand.js';
+import { ampsOf, fullA, lastingLoadsA, usualLoadsA, type Amps } from './amps.js';
 import { groupsUsed } from '../places/index.js';
-import { BOLTED, endOf, mainId, makeRun, type DraftContext } from './context.js';
-import { distributionOf, selectedBankOf, type Bank } from '../supply/index.js';
-import { loadLimit, PATH_LIMIT, supplyLimit } from './limits.js';
-import { groupRuns, onGroup, onHouseWiresA, type FeedPoint } from './shared-runs.js';
+import { BOLTED, endOf, equalLeads, mainId, makeRun, type DraftContext } from './context.js';
+import { distributionOf, selectedBankOf, stringLost, type Bank } from '../supply/index.js';
+import { loadLeastMm2, loadLimit, studFor, supplyLimit, TERMINAL, TRUNK } from './limits.js';
+import { groupRuns, onGroup, onHouseWires, type FeedPoint } from './shared-runs.js';
 
 /** Share of a way's rating that a load may take before it gets its own fuse at the bus bars. */
 const WAY_SHARE = 0.8;
@@ -19,31 +19,45 @@ export function splitLoads(c: DraftContext): { readonly onBlock: readonly DayLoa
   const { block } = distributionOf(c.design, c.catalogue);
   const dc = c.day.loads.filter((l) => !l.mains && c.design.loads[l.id]!.feed.by === 'own');
   const openV = c.bank?.openV ?? c.design.supply.houseV;
-  const fits = (l: DayLoad): boolean => block !== null && lowestVoltsA(l, openV) <= WAY_SHARE * block.wayA;
+  const fits = (l: DayLoad): boolean => block !== null && fullA(l, openV) <= WAY_SHARE * block.wayA;
   return { onBlock: dc.filter(fits), direct: dc.filter((l) => !fits(l)) };
 }
 
-/** What a main lead's share of the current passes: switch, shunt, and a hub board's own bars. */
+/**
+ * What a main lead passes: switch, shunt, and a hub board's own bars. Their drop goes by its share of what they carry;
+ * no lead's fuse is above what they bear, and what all leads may give together the fuses behind the bars hold down.
+ */
 function mainWeak(c: DraftContext, share: number): Pick<RunSpec, 'inline' | 'weak'> {
-  const { inline, weak } = passing(c.inline, ['switch', 'shunt'], share);
+  const { inline } = passing(c.inline, ['switch', 'shunt'], share);
+  const { weak } = passing(c.inline, ['switch', 'shunt']);
   const { hub } = distributionOf(c.design, c.catalogue);
-  return { inline, weak: hub ? [...weak, { what: 'hub board’s bars', ratingA: hub.barsA * share }] : weak };
+  return { inline, weak: hub ? [...weak, { what: 'hub board’s bars', ratingA: hub.barsA }] : weak };
 }
 
-/** Above this a lead's two bolted joints, fuse, switch and shunt take so much that a hundredth of the volts is not enough, A. */
-const HEAVY_MAIN_A = 120;
-/** Of more strings each lead meets switch and shunt with so small a share that they take its drop by themselves. */
-const MANY_STRINGS = 2;
+/** What a lead of a bank carries: its largest share of all, or, where the batteries left can bear it, what it carries with one of them out. */
+function leadAmps(all: Amps, bank: Bank): Amps {
+  const share = Math.max(...bank.stringShares);
+  const oneOut = stringLost(bank, all.lastingA).leftShare;
+  const many = `shared by ${bank.strings} ${bank.joined ? 'leads as their batteries conduct' : 'equal leads'}`;
+  if (bank.strings === 1) return all;
+  return {
+    lastingA: all.lastingA * (oneOut ?? share),
+    lastingWhy: oneOut === null ? `${all.lastingWhy}, ${many}; with one battery out the others cannot carry it, and the bank is lost` : `${all.lastingWhy}, with one of ${bank.strings} batteries out`,
+    usualA: all.usualA * share,
+    usualWhy: `${all.usualWhy}, ${many}`,
+  };
+}
 
-/** The leads of a bank, each with its own fuse. */
-function mainRuns(c: DraftContext, next: () => number, currentA: number, why: string, bank: Bank, id: 'house' | 'second'): RunSpec[] {
+/** The leads of a bank, each with its own fuse: one size, one length. */
+function mainRuns(c: DraftContext, next: () => number, all: Amps, bank: Bank, id: 'house' | 'second'): RunSpec[] {
   const house = c.gear.get(id);
   if (!house) return [];
   const title = id === 'house' ? 'House battery' : 'Second battery';
   const to = endOf(c.gear.get('bus')!);
   const { main } = houseNodes(c.inline);
-  return Array.from({ length: bank.strings }, (_, i) => {
-    const many = bank.strings > 1;
+  const many = bank.strings > 1;
+  const amps = leadAmps(all, bank);
+  const leads = Array.from({ length: bank.strings }, (_, i) => {
     const terminal = many ? String(i + 1) : '';
     return makeRun(c, next(), {
       id: many ? `${id}${i + 1}-bus` : `${id}-bus`,
@@ -51,20 +65,22 @@ function mainRuns(c: DraftContext, next: () => number, currentA: number, why: st
       group: 'house',
       from: { ...endOf(house, terminal), minus: many ? `${id}.${terminal}-` : `${id}-` },
       to: { ...to, ...main },
-      demand: { currentA: currentA * bank.stringShares[i]! },
-      demandWhy: many ? `${why}, shared by ${bank.strings} ${bank.joined ? 'leads as their batteries conduct' : 'equal leads'}` : why,
+      ...amps,
       sourceV: bank.openV,
       nominalV: bank.nominalV,
-      limit: supplyLimit(c.design, currentA * bank.stringShares[i]! > HEAVY_MAIN_A || bank.strings > MANY_STRINGS ? 'heavyMain' : 'houseMain', 'short main run, counted in every path behind it'),
+      limit: TRUNK,
       fuseKinds: BOLTED,
       ends: [{ at: 'from', source: 'house battery' }],
       ...mainWeak(c, bank.stringShares[i]!),
-      minAreaMm2: 4,
+      minAreaMm2: c.design.settings.custom.leadMm2,
+      terminal: studFor(amps.lastingA),
+      ...(i > 0 ? { equalTo: `${id}1-bus` } : {}),
       reason: many
         ? 'its own fuse: the neighbouring batteries can feed a fault in this one'
         : `the ${title.toLowerCase()}’s own main fuse, within 200 mm of its post${id === 'second' ? '; the selector puts it in the first one’s place' : ''}`,
     });
   });
+  return equalLeads(leads);
 }
 
 /** The bus bars as the loads meet them: behind the disconnect, where there is one. */
@@ -81,13 +97,14 @@ function loadRun(c: DraftContext, next: () => number, load: DayLoad, ways: Ways 
     group: 'loads',
     from: ways ? ways.from : fedEnd(c),
     to: endOf(c.gear.get(`load:${load.id}`)!),
-    ...demandOf(load),
+    ...ampsOf(load, bank.openV, bank.nominalV),
     sourceV: bank.openV,
     nominalV: bank.nominalV,
     limit: loadLimit(c.design, purpose),
-    fuseKinds: ways ? ['blade'] : BOLTED,
+    fuseKinds: ways ? ways.fuseKinds : BOLTED,
     ends: [{ at: 'from', source: 'house battery' }],
-    ...(ways ? { weak: ways.weak, inline: ways.inline ?? [] } : passing(c.inline, ['disconnect'])),
+    ...(ways ? { weak: ways.weak, inline: ways.inline ?? [], terminal: TERMINAL.way, leastFuseA: c.design.settings.custom.loadFuseA } : passing(c.inline, ['disconnect'])),
+    minAreaMm2: loadLeastMm2(c.design.settings, purpose),
     reason: ways ? `a way of its own on the ${ways.name.toLowerCase()}` : `too much for a way of its own, so it has its own fuse at the ${busName(c).toLowerCase()}`,
   });
 }
@@ -102,19 +119,33 @@ function waysOf(c: DraftContext): Ways | null {
   const gear = c.gear.get('block');
   if (!block || (!hub && !gear)) return null;
   const weak = [{ what: WAY[hub ? 'hub' : 'block'], ratingA: block.wayA }];
-  if (hub) return { from: fedEnd(c), name: 'Hub board', parent: mainId(c), lostPercent: PATH_LIMIT.houseMain, fuseKinds: ['blade'], weak, inline: passing(c.inline, ['disconnect']).inline };
-  return { from: endOf(gear!), name: 'Fuse block', parent: 'bus-block', lostPercent: PATH_LIMIT.blockFeed, fuseKinds: ['blade'], weak };
+  if (hub) return { from: fedEnd(c), name: 'Hub board', parent: mainId(c), fuseKinds: [block.holds], weak, inline: passing(c.inline, ['disconnect']).inline };
+  return { from: endOf(gear!), name: 'Fuse block', parent: 'bus-block', fuseKinds: [block.holds], weak };
 }
 
 /** Where the feeds of groups start: a way of the block while it bears them, else a fuse of their own at the bus bars. */
-function groupPoints(c: DraftContext, ways: Ways | null): { readonly pointFor: (amps: number) => FeedPoint; readonly onBlockA: number; readonly directA: number } {
+function groupPoints(c: DraftContext, ways: Ways | null): { readonly pointFor: (amps: number) => FeedPoint; readonly onBlock: readonly DayLoad[]; readonly direct: readonly DayLoad[] } {
   const fits = (amps: number): boolean => ways !== null && amps <= WAY_SHARE * ways.weak[0]!.ratingA;
-  const amps = groupsUsed(c.design).map(([id]) => loadsA(c, onGroup(c, id)));
-  const sum = (of: readonly number[]): number => of.reduce((s, a) => s + a, 0);
+  const groups = groupsUsed(c.design).map(([id]) => onGroup(c, id));
   return {
-    onBlockA: sum(amps.filter(fits)),
-    directA: sum(amps.filter((a) => !fits(a))),
-    pointFor: (a) => (fits(a) ? ways! : { from: fedEnd(c), name: busName(c), parent: mainId(c), lostPercent: PATH_LIMIT.houseMain, fuseKinds: BOLTED, ...passing(c.inline, ['disconnect']) }),
+    onBlock: groups.filter((g) => fits(lastingLoadsA(c, g))).flat(),
+    direct: groups.filter((g) => !fits(lastingLoadsA(c, g))).flat(),
+    pointFor: (a) => (fits(a) ? ways! : { from: fedEnd(c), name: busName(c), parent: mainId(c), fuseKinds: BOLTED, ...passing(c.inline, ['disconnect']) }),
+  };
+}
+
+/** What all of a bank carries: everything behind it, or all chargers at once where they are more. */
+function mainAmps(c: DraftContext, bank: Bank, loads: readonly DayLoad[], inverterW: number): Amps {
+  const wires = onHouseWires(c);
+  const lasting = Math.max(1, lastingLoadsA(c, [...loads, ...wires.loads]) + wires.presentA + inverterW / bank.openV);
+  const usual = usualLoadsA(c, [...loads, ...wires.loads]) + wires.presentA + inverterW / bank.nominalV;
+  const chargeA = allChargeA(c);
+  const charging = 'all chargers at once: more than everything behind it draws';
+  return {
+    lastingA: Math.max(lasting, chargeA),
+    lastingWhy: chargeA > lasting ? charging : `everything behind it at the disconnect’s ${figure(bank.openV, 1)} V`,
+    usualA: Math.max(usual, chargeA),
+    usualWhy: chargeA > usual ? charging : `what runs together in a usual day${inverterW > 0 ? ', the inverter at its rating' : ''}, at ${bank.nominalV} V`,
   };
 }
 
@@ -128,13 +159,11 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
   const inverterW = inverterPart ? inverterInputW(inverterPart.ratedW, inverterPart.ratedW) : 0;
   const ways = waysOf(c);
   const groups = groupPoints(c, ways);
-  const blockA = loadsA(c, onBlock) + groups.onBlockA;
-  const drawnA = Math.max(1, blockA + loadsA(c, direct) + groups.directA + onHouseWiresA(c) + inverterW / bank.openV);
-  const chargeA = allChargeA(c);
-  const why = chargeA > drawnA ? 'all chargers at once: more than everything behind it draws' : `everything behind it at the disconnect’s ${figure(bank.openV, 1)} V`;
+  const onFeed = [...onBlock, ...groups.onBlock];
+  const all = mainAmps(c, bank, [...onFeed, ...direct, ...groups.direct], inverterW);
   const main = mainId(c);
   const second = selectedBankOf(c.design, c.catalogue);
-  const runs = [...mainRuns(c, next, Math.max(drawnA, chargeA), why, bank, 'house'), ...(second ? mainRuns(c, next, Math.max(drawnA, chargeA), why, second, 'second') : [])];
+  const runs = [...mainRuns(c, next, all, bank, 'house'), ...(second ? mainRuns(c, next, all, second, 'second') : [])];
   const inverter = gear.get('inverter');
   if (inverterPart && inverter) {
     runs.push(
@@ -146,7 +175,12 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
         from: endOf(bus),
         to: endOf(inverter),
         demand: { powerW: inverterW },
-        demandWhy: `${figure(inverterW, 0)} W in at its rated ${inverterPart.ratedW} W out; it draws more as volts fall`,
+        lastingA: inverterW / bank.openV,
+        lastingWhy: `${figure(inverterW, 0)} W in at its rated ${inverterPart.ratedW} W out, at the lowest ${figure(bank.openV, 1)} V`,
+        usualA: inverterW / bank.nominalV,
+        usualWhy: `${figure(inverterW, 0)} W in at its rated ${inverterPart.ratedW} W out, at ${bank.nominalV} V`,
+        minAreaMm2: c.design.settings.custom.feedMm2,
+        terminal: studFor(inverterW / bank.openV),
         sourceV: bank.openV,
         nominalV: bank.nominalV,
         limit: supplyLimit(c.design, 'inverter', 'input of an inverter'),
@@ -159,7 +193,8 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
   const block = gear.get('block');
   const { block: blockPart } = distributionOf(c.design, c.catalogue);
   const feed = passing(c.inline, ['disconnect']);
-  if (block && blockPart && (onBlock.length || groups.onBlockA > 0)) {
+  if (block && blockPart && onFeed.length) {
+    const lastingA = Math.max(1, lastingLoadsA(c, onFeed));
     runs.push(
       makeRun(c, next(), {
         id: 'bus-block',
@@ -168,16 +203,19 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
         group: 'house',
         from: fedEnd(c),
         to: endOf(block),
-        demand: { currentA: Math.max(1, blockA) },
-        demandWhy: 'all loads on the block at once, at the lowest house volts',
+        lastingA,
+        lastingWhy: 'all loads on the block that may run at once, at the lowest house volts',
+        usualA: Math.min(lastingA, usualLoadsA(c, onFeed)),
+        usualWhy: `what runs together on the block in a usual day, at ${bank.nominalV} V`,
         sourceV: bank.openV,
         nominalV: bank.nominalV,
-        limit: supplyLimit(c.design, 'blockFeed', 'feed of the fuse block, counted in every path behind it'),
+        limit: TRUNK,
         fuseKinds: BOLTED,
         ends: [{ at: 'from', source: 'house battery' }],
         inline: feed.inline,
         weak: [{ what: 'fuse block', ratingA: blockPart.totalA }, ...feed.weak],
-        minAreaMm2: 4,
+        minAreaMm2: c.design.settings.custom.feedMm2,
+        terminal: TERMINAL.m8,
         reason: 'feeds the fuse block; its fuse protects the feed, the block’s own fuses protect the loads’ wires',
       }),
     );

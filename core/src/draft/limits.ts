@@ -1,4 +1,4 @@
-import type { Design, Load } from '../design/index.js';
+import type { Design, Load, Settings } from '../design/index.js';
 
 /** Drop allowed from the battery's terminals to the load's own, per cent of nominal volts, by purpose. */
 const BY_PURPOSE: Readonly<Record<Load['purpose'], number>> = {
@@ -14,12 +14,16 @@ const BY_PURPOSE: Readonly<Record<Load['purpose'], number>> = {
   other: 5,
 };
 
-export const PATH_LIMIT = { isolatorLink: 3, dcdcInput: 5, chargerOutput: 2, inverter: 3, houseMain: 1.3, heavyMain: 1.6, blockFeed: 2.2, sun: 3, mains: 2, caravan: 5, everywhere: 5 } as const;
+export const PATH_LIMIT = { isolatorLink: 3, dcdcInput: 5, chargerOutput: 2, inverter: 3, sun: 3, mains: 2, caravan: 5, everywhere: 5 } as const;
 
+/** Most that a whole path may lose in its cable, per cent; null: only what hangs behind the run is limited. */
 export interface Limit {
-  readonly percent: number;
+  readonly percent: number | null;
   readonly why: string;
 }
+
+/** A trunk: what hangs behind it says how much it may lose. */
+export const TRUNK: Limit = { percent: null, why: 'counted in every path behind it' };
 
 const TRAILERS: readonly string[] = ['caravan'];
 
@@ -36,3 +40,23 @@ export function supplyLimit(design: Design, which: keyof typeof PATH_LIMIT, why:
   const school = design.settings.dropSchool === '5 % everywhere' && (which === 'isolatorLink' || which === 'inverter' || which === 'sun');
   return school ? { percent: PATH_LIMIT.everywhere, why: 'the workshop’s school: 5 % everywhere' } : { percent: PATH_LIMIT[which], why };
 }
+
+/** Largest size that a terminal takes, mm². */
+export interface Terminal {
+  readonly maxAreaMm2: number;
+  readonly maxWhy: string;
+}
+
+export const TERMINAL = {
+  way: { maxAreaMm2: 6, maxWhy: 'a way of a blade block takes 6 mm²' },
+  m8: { maxAreaMm2: 95, maxWhy: 'an M8 stud takes 95 mm²' },
+  m10: { maxAreaMm2: 120, maxWhy: 'an M10 stud takes 120 mm²' },
+} as const satisfies Record<string, Terminal>;
+
+/** From this lasting current on studs of bars, batteries and inverters are M10, A. */
+const M10_FROM_A = 200;
+
+export const studFor = (lastingA: number): Terminal => (lastingA >= M10_FROM_A ? TERMINAL.m10 : TERMINAL.m8);
+
+/** Smallest wire of a load by custom, mm². */
+export const loadLeastMm2 = ({ custom }: Settings, purpose: Load['purpose']): number => (purpose === 'fridge' ? custom.coldMm2 : custom.loadMm2);

@@ -3,8 +3,8 @@ import { groupsUsed, wiresTapped } from '../places/index.js';
 import { figure } from '../quantity/index.js';
 import type { RunSpec } from '../routes/index.js';
 import { endOf, mainId, makeRun, type DraftContext } from './context.js';
-import { demandOf, loadsA, lowestVoltsA } from './demand.js';
-import { loadLimit, type Limit } from './limits.js';
+import { ampsOf, fullA, lastingLoadsA, steadyA, usualLoadsA } from './amps.js';
+import { loadLeastMm2, loadLimit, TERMINAL, TRUNK } from './limits.js';
 
 /** What one switch, and all bars of a switch bank together, usually bear, A; a joint strip by its screws. */
 export const SHARED_RATING = { 'switch bank': { oneA: 20, allA: 45 }, 'joint strip': { oneA: 30, allA: 60 } } as const;
@@ -16,8 +16,6 @@ export interface FeedPoint {
   readonly from: RunSpec['from'];
   readonly name: string;
   readonly parent: string;
-  /** What may be lost up to here, per cent. */
-  readonly lostPercent: number;
   readonly fuseKinds: RunSpec['fuseKinds'];
   readonly inline?: RunSpec['inline'];
   readonly weak?: RunSpec['weak'];
@@ -30,14 +28,6 @@ export const onGroup = (c: DraftContext, id: string): readonly DayLoad[] =>
     return !l.mains && feed.by === 'group' && feed.group === id;
   });
 
-/** The strictest limit of some loads. */
-function strictest(c: DraftContext, loads: readonly DayLoad[]): Limit {
-  return loads.map((l) => loadLimit(c.design, c.design.loads[l.id]!.purpose)).reduce((a, b) => (b.percent < a.percent ? b : a));
-}
-
-/** Share that a feed shared with others may take of what is left behind bus bars or block. */
-const FEED_SHARE = 0.6;
-
 /** Feeds and tails of switch banks and joint strips. */
 export function groupRuns(c: DraftContext, next: () => number, pointFor: (amps: number) => FeedPoint): RunSpec[] {
   const bank = c.bank!;
@@ -45,10 +35,9 @@ export function groupRuns(c: DraftContext, next: () => number, pointFor: (amps: 
     const loads = onGroup(c, id);
     const gear = c.gear.get(`group:${id}`);
     if (!loads.length || !gear) return [];
-    const amps = loadsA(c, loads);
-    const point = pointFor(amps);
+    const lastingA = Math.max(0.1, lastingLoadsA(c, loads));
+    const point = pointFor(lastingA);
     const rating = SHARED_RATING[group.kind];
-    const limit = strictest(c, loads);
     const feed = makeRun(c, next(), {
       id: `group-${id}`,
       parent: point.parent,
@@ -56,14 +45,16 @@ export function groupRuns(c: DraftContext, next: () => number, pointFor: (amps: 
       group: 'loads',
       from: point.from,
       to: endOf(gear),
-      demand: { currentA: Math.max(0.1, amps) },
-      demandWhy: `${loads.length} loads behind it at once, at the lowest house volts`,
+      lastingA,
+      lastingWhy: `${loads.length} loads behind it at once, at the lowest house volts`,
+      usualA: Math.min(lastingA, usualLoadsA(c, loads)),
+      usualWhy: `what runs together behind it in a usual day, at ${bank.nominalV} V`,
       sourceV: bank.openV,
       nominalV: bank.nominalV,
-      limit: {
-        percent: point.lostPercent + FEED_SHARE * Math.max(0, limit.percent - point.lostPercent),
-        why: `${Math.round(100 * FEED_SHARE)} % of what is left behind the ${point.name.toLowerCase()} for the strictest load: ${limit.why}`,
-      },
+      limit: TRUNK,
+      minAreaMm2: c.design.settings.custom.loadMm2,
+      terminal: TERMINAL.way,
+      leastFuseA: c.design.settings.custom.loadFuseA,
       fuseKinds: point.fuseKinds,
       ends: [{ at: 'from', source: 'house battery' }],
       inline: point.inline ?? [],
@@ -98,7 +89,9 @@ function tail(c: DraftContext, next: () => number, load: DayLoad, at: TailPoint)
     group: 'loads',
     from: at.from,
     to: endOf(gear),
-    ...demandOf(load),
+    ...ampsOf(load, at.sourceV, c.bank!.nominalV),
+    minAreaMm2: loadLeastMm2(c.design.settings, purpose),
+    leastFuseA: c.design.settings.custom.loadFuseA,
     sourceV: at.sourceV,
     nominalV: c.bank!.nominalV,
     limit: loadLimit(c.design, purpose),
@@ -125,11 +118,15 @@ function howTapped(c: DraftContext, load: DayLoad): 'joint' | 'fuse tap' | 'pier
   return feed.by === 'wire' ? feed.how : 'joint';
 }
 
-/** All that existing circuits of the house side draw through its main run: what was there, and what is added, A. */
-export const onHouseWiresA = (c: DraftContext): number =>
-  wiresTapped(c.design)
-    .filter(([, w]) => w.fedFrom === 'house')
-    .reduce((sum, [id, w]) => sum + (w.presentA ?? 0) + loadsA(c, onWire(c, id)), 0);
+/** What existing circuits of the house side draw through its main run: what was there, A, and what is added. */
+export function onHouseWires(c: DraftContext): { readonly presentA: number; readonly loads: readonly DayLoad[] } {
+  const wires = wiresTapped(c.design).filter(([, w]) => w.fedFrom === 'house');
+  return { presentA: wires.reduce((sum, [, w]) => sum + (w.presentA ?? 0), 0), loads: wires.flatMap(([id]) => onWire(c, id)) };
+}
+
+/** What a wire that is there may lose by itself, per cent; and the thinnest that anyone traces, mm². */
+const OWN_WIRE_PERCENT = 3;
+const LEAST_TRACED_MM2 = 0.5;
 
 /** Circuits that are there already, as they were traced, with what is hung on them. */
 export function wireRuns(c: DraftContext, next: () => number): RunSpec[] {
@@ -145,7 +142,7 @@ export function wireRuns(c: DraftContext, next: () => number): RunSpec[] {
     if (!loads.length || !source || !joint || wire.areaMm2 === null || wire.fuseA === null || wire.presentA === null) return [];
     const nominalV = wire.fedFrom === 'vehicle' ? design.brief.vehicleV : bank.nominalV;
     const sourceV = wire.fedFrom === 'vehicle' ? (RESTED_V * nominalV) / 12 : bank.openV;
-    const addedA = loads.filter((l) => howTapped(c, l) !== 'fuse tap').reduce((sum, l) => sum + lowestVoltsA(l, sourceV), 0);
+    const addedA = loads.filter((l) => howTapped(c, l) !== 'fuse tap').reduce((sum, l) => sum + fullA(l, sourceV), 0);
     const typed = { ...design.runs[`wire-${id}`], areaMm2: wire.areaMm2, fuseA: wire.fuseA, ...(wire.lengthM === null ? {} : { outM: wire.lengthM }) };
     const asTraced: DraftContext = { ...c, design: { ...design, runs: { ...design.runs, [`wire-${id}`]: typed } } };
     const there = makeRun(asTraced, next(), {
@@ -155,11 +152,11 @@ export function wireRuns(c: DraftContext, next: () => number): RunSpec[] {
       group: wire.fedFrom === 'vehicle' ? 'charging' : 'loads',
       from: endOf(source),
       to: endOf(joint),
-      demand: { currentA: Math.max(0.1, wire.presentA + addedA) },
-      demandWhy: `${figure(wire.presentA, 1)} A that hang on it already${addedA > 0 ? ` and ${figure(addedA, 1)} A added` : ''}`,
+      ...steadyA(Math.max(0.1, wire.presentA + addedA), `${figure(wire.presentA, 1)} A that hang on it already${addedA > 0 ? ` and ${figure(addedA, 1)} A added` : ''}`),
       sourceV,
       nominalV,
-      limit: strictest(c, loads),
+      limit: { percent: OWN_WIRE_PERCENT, why: 'a wire that is there, by itself' },
+      minAreaMm2: LEAST_TRACED_MM2,
       fuseKinds: ['blade'],
       ends: [{ at: 'from', source: wire.fedFrom === 'vehicle' ? 'starting battery' : 'house battery' }],
       reason: `was there before: its wire and fuse stay as traced${wire.slot ? `, slot ${wire.slot}` : ''}, and what is added must fit them`,

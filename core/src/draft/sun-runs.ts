@@ -1,13 +1,16 @@
 import type { RunSpec } from '../routes/index.js';
+import { steadyA } from './amps.js';
 import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
 import { controllerOutA, portableOutA } from './controller.js';
-import { supplyLimit } from './limits.js';
+import { supplyLimit, TERMINAL } from './limits.js';
 
 /** Runs that the sun comes in by: from the roof, and from a portable panel's socket. */
 export function sunRuns(c: DraftContext, next: () => number): RunSpec[] {
   return [...roofRuns(c, next), ...portableRuns(c, next)];
 }
 
+/** Smallest cable of panels by custom, mm². */
+const SUN_LEAST_MM2 = 4;
 /** Rating of the plug that a portable panel is put on with, A. */
 const PORTABLE_PLUG_A = 50;
 
@@ -23,6 +26,8 @@ function portableRuns(c: DraftContext, next: () => number): RunSpec[] {
     nominalV: bank.nominalV,
     limit: supplyLimit(c.design, 'sun', 'portable panel: lost watts, not lost function'),
     weak: [{ what: `${PORTABLE_PLUG_A} A plug`, ratingA: PORTABLE_PLUG_A }],
+    minAreaMm2: SUN_LEAST_MM2,
+    terminal: TERMINAL.m8,
   } as const;
   if (ownRegulator) {
     const outA = portableOutA(array, bank);
@@ -33,8 +38,7 @@ function portableRuns(c: DraftContext, next: () => number): RunSpec[] {
         name: `Portable panel’s socket → ${bus.name}`,
         from: endOf(socket, 'out'),
         to: endOf(bus),
-        demand: { currentA: outA },
-        demandWhy: 'its rated watts at the lowest charging volts',
+        ...steadyA(outA, 'its rated watts at the lowest charging volts'),
         sourceV: bank.absorptionV,
         fuseKinds: ['blade', ...BOLTED],
         ends: [{ at: 'to', source: 'house battery' }],
@@ -50,8 +54,11 @@ function portableRuns(c: DraftContext, next: () => number): RunSpec[] {
       name: `Portable panel’s socket → ${regulator.role === 'controller' ? 'solar controller' : 'charger'}`,
       from: endOf(socket),
       to: endOf(regulator, 'sun'),
-      demand: { currentA: panel.iscA },
-      demandWhy: 'its short-circuit current: the most it can ever give',
+      lastingA: panel.iscA,
+      lastingWhy: 'its short-circuit current: the most it can ever give',
+      usualA: panel.ratedW / panel.vmpV,
+      usualWhy: 'its current at its best volts',
+      refV: panel.vmpV,
       sourceV: panel.vmpV,
       fuseKinds: ['blade', ...BOLTED],
       ends: [],
@@ -71,6 +78,7 @@ function roofRuns(c: DraftContext, next: () => number): RunSpec[] {
   if (!regulator || !bus) return [];
   const toName = regulator.role === 'controller' ? 'solar controller' : 'charger';
   const limit = supplyLimit(c.design, 'sun', 'panels to their regulator: lost watts, not lost function');
+  const stringV = array.panel.vmpV * array.inSeries;
   const runs = [
     makeRun(c, next(), {
       id: 'panel-regulator',
@@ -78,8 +86,13 @@ function roofRuns(c: DraftContext, next: () => number): RunSpec[] {
       group: 'sun',
       from: endOf(panel),
       to: endOf(regulator, 'sun'),
-      demand: { currentA: array.iscA },
-      demandWhy: 'short-circuit current of all panels: the most they can ever give',
+      lastingA: array.iscA,
+      lastingWhy: 'short-circuit current of all panels: the most they can ever give',
+      usualA: array.ratedW / stringV,
+      usualWhy: 'all panels at their best volts',
+      refV: array.controller?.way === 'pwm' ? bank.nominalV : stringV,
+      minAreaMm2: SUN_LEAST_MM2,
+      terminal: TERMINAL.m8,
       sourceV: array.panel.vmpV,
       nominalV: bank.nominalV,
       limit,
@@ -98,11 +111,12 @@ function roofRuns(c: DraftContext, next: () => number): RunSpec[] {
       group: 'sun',
       from: endOf(regulator, 'out'),
       to: endOf(bus),
-      demand: { currentA: outA },
-      demandWhy: 'the panels’ rated watts at the lowest charging volts, not above the controller’s own limit',
+      ...steadyA(outA, 'the panels’ rated watts at the lowest charging volts, not above the controller’s own limit'),
+      minAreaMm2: SUN_LEAST_MM2,
+      terminal: TERMINAL.m8,
       sourceV: bank.absorptionV,
       nominalV: bank.nominalV,
-      limit,
+      limit: supplyLimit(c.design, 'chargerOutput', 'output of a controller: it must see the battery’s own volts'),
       fuseKinds: outA <= 24 ? ['blade', ...BOLTED] : BOLTED,
       ends: [{ at: 'to', source: 'house battery' }],
       reason: 'the house battery can feed a fault on it; the panels cannot give more than the cable carries',

@@ -1,3 +1,4 @@
+export * from './path.js';
 export * from './gear.js';
 export * from './run.js';
 export * from './supply.js';

@@ -2,39 +2,61 @@ import { areaInWords } from '../cable/index.js';
 import type { Design } from '../design/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
 import { amps, faultCurrent, figure, rating } from '../quantity/index.js';
-import type { RunFigures, RunSpec, SizedRun } from '../routes/index.js';
+import type { Fitted, RunFigures, RunSpec, SizedRun } from '../routes/index.js';
+import { pathRuns } from './path.js';
 import type { Origin, Why, WhyInput } from './why.js';
 
 const typedOr = (typed: unknown, other: Origin): Origin => (typed === undefined ? other : 'typed');
 
-function whyCurrent(spec: RunSpec, f: RunFigures): Why {
-  const demand: WhyInput =
-    'powerW' in spec.demand ? { name: 'power', value: `${figure(spec.demand.powerW, 0)} W`, origin: 'computed' } : { name: 'current', value: `${amps(spec.demand.currentA)} A`, origin: 'computed' };
-  const power = 'powerW' in spec.demand;
-  return {
-    figure: 'current',
-    value: `${amps(f.currentA)} A`,
-    formula: power ? 'I = (V − √(V² − 4·R·P)) / (2·R): a constant power draws more as volts fall, so it is solved together with the drop' : 'the largest continuous current',
-    inputs: [{ ...demand, name: `${demand.name}: ${spec.demandWhy}` }, ...(power ? [{ name: 'lowest volts at the source', value: `${figure(spec.sourceV, 2)} V`, origin: 'default' as const }] : [])],
-    basis: 'Engineering notes: demand of a run',
-  };
+function whyCurrents(spec: RunSpec, f: RunFigures): Why[] {
+  const each = f.perPole > 1 ? [{ name: 'equal conductors in each pole', value: String(f.perPole), origin: 'computed' as const }] : [];
+  const passing = spec.passingA > spec.lastingA ? [{ name: 'passes just above the cut-out, and need not open the fuse', value: `${amps(spec.passingA)} A`, origin: 'computed' as const }] : [];
+  return [
+    {
+      figure: 'lasting current',
+      value: `${amps(f.currentA)} A`,
+      formula: 'the largest steady current: fuse and heat go by it',
+      inputs: [{ name: spec.lastingWhy, value: `${amps(spec.lastingA)} A`, origin: 'computed' }, ...passing, ...each],
+      basis: 'Engineering notes: the currents of a run',
+    },
+    {
+      figure: 'usual current',
+      value: `${amps(f.usualA)} A`,
+      formula: 'what a usual day draws at nominal volts: drop goes by it',
+      inputs: [{ name: spec.usualWhy, value: `${amps(spec.usualA)} A`, origin: 'computed' }, ...each],
+      basis: 'Engineering notes: the currents of a run',
+    },
+  ];
 }
 
-function whyDrop(design: Design, spec: RunSpec, f: RunFigures): Why {
+function whyDrop(design: Design, run: Fitted, runs: readonly SizedRun[]): Why {
+  const { spec, figures: f } = run;
+  const shares = pathRuns(run, runs).map((r): WhyInput => ({
+    name: `${r.spec.name}: ${r.figures.cable}`,
+    value: `${figure(r.figures.dropPercent, 2)} %`,
+    origin: r.spec.edit.areaMm2 ? 'typed' : 'computed',
+  }));
+  const limit: WhyInput[] =
+    spec.pathLimitPercent === null
+      ? [{ name: spec.limitWhy, value: '–', origin: 'default' }]
+      : [{ name: `limit of the path: ${spec.limitWhy}`, value: `${figure(spec.pathLimitPercent, 1)} %`, origin: 'default' }];
   return {
     figure: 'drop',
     value: `${figure(f.dropV, 2)} V (${figure(f.dropPercent, 1)} %)`,
-    formula: 'ΔV = I · (R feed + R return + contacts), copper at the temperature that its own current gives it; per cent of nominal volts',
+    formula: `cable alone: I usual · (R feed + R return), copper as warm as that current makes it; per cent of ${figure(spec.refV, 1)} V. The path: ${figure(f.pathDropPercent, 1)} %`,
     inputs: [
-      { name: 'current', value: `${amps(f.currentA)} A`, origin: 'computed' },
+      { name: 'usual current', value: `${amps(f.usualA)} A`, origin: 'computed' },
       { name: 'length out', value: `${figure(spec.outM, 1)} m`, origin: spec.lengthFrom, edit: 'outM' },
       { name: 'length back', value: `${figure(spec.backM, 1)} m`, origin: typedOr(spec.edit.backM, spec.lengthFrom), edit: 'backM' },
       { name: 'copper', value: `${areaInWords(f.areaMm2)}${design.settings.tinned ? ', tinned' : ''}`, origin: typedOr(spec.edit.areaMm2, 'computed'), edit: 'areaMm2' },
       { name: 'conductor', value: `${figure(f.conductorC, 0)} °C`, origin: 'computed' },
-      { name: 'whole path, contacts included', value: `${figure(f.ohm * 1000, 2)} mΩ`, origin: 'computed' },
-      { name: `limit of the path: ${spec.limitWhy}`, value: `${figure(spec.pathLimitPercent, 1)} %`, origin: 'default' },
+      ...(shares.length > 1 ? shares : []),
+      ...limit,
+      { name: 'joints beside it: this run', value: `${figure(1000 * f.jointsV, 0)} mV`, origin: 'computed' },
+      { name: `joints of the path; most in ${f.worstJoint.what}`, value: `${figure(1000 * f.pathJointsV, 0)} mV`, origin: 'computed' },
+      { name: 'next size down', value: belowInWords(run), origin: 'computed' },
     ],
-    basis: 'IEC 60228 class 5 resistances, α = 0.00393/K; Engineering notes: drop',
+    basis: 'IEC 60228 class 5 resistances, α = 0.00393/K; Engineering notes: a whole tree of runs',
   };
 }
 
@@ -59,7 +81,7 @@ function whichFuse(spec: RunSpec, { fuseA, window }: RunFigures): string {
   if (spec.guard) return 'the fuse of its feed, which protects it too';
   if (spec.edit.fuseA !== undefined) return 'typed';
   if (least === undefined || fuseA <= least) return 'the smallest standard rating in between';
-  return `${rating(least)} A would do, but at its load it loses so much of its own that the cable would be thicker`;
+  return `${rating(least)} A would do; nothing smaller than ${rating(spec.leastFuseA)} A is fitted here`;
 }
 
 function whyFuse(spec: RunSpec, f: RunFigures): Why {
@@ -68,12 +90,16 @@ function whyFuse(spec: RunSpec, f: RunFigures): Why {
     value: `${rating(f.fuseA)} A ${FUSE_KINDS[f.fuseType].name}`,
     formula: `load ≤ 0.8 · fuse, less in hot air, and fuse ≤ the weakest part of the stretch it protects; ${whichFuse(spec, f)}`,
     inputs: [
-      { name: 'load ÷ 0.8', value: `${amps(f.window.fromA)} A`, origin: 'computed' },
+      { name: 'lasting current ÷ 0.8, or what passes', value: `${amps(f.window.fromA)} A`, origin: 'computed' },
       { name: `weakest part: ${f.window.to.what}`, value: `${figure(f.window.to.ratingA, 0)} A`, origin: f.window.to.what === 'cable' ? 'computed' : 'part’s data' },
       ...f.fuses.flatMap((p): WhyInput[] =>
         p.maxA > 0
           ? [
-              { name: `short at the ${p.end.source} end`, value: `${faultCurrent(p.maxA)} (breaks ${faultCurrent(p.breakingA)})`, origin: 'computed' },
+              {
+                name: `short at the ${p.end.source} end`,
+                value: `${faultCurrent(p.maxA)} (breaks ${faultCurrent(p.breakingA)}${p.backedBy ? `, backed up by the ${p.backedBy.name}` : ''})`,
+                origin: 'computed',
+              },
               { name: 'short at the far end', value: `${faultCurrent(p.minA)}, open within ${figure(p.fault?.slowAtMinS, 2)} s`, origin: 'computed' },
             ]
           : [{ name: `at the ${p.end.source} end`, value: 'guards against a fault inside; its own current cannot blow it', origin: 'computed' }],
@@ -84,31 +110,44 @@ function whyFuse(spec: RunSpec, f: RunFigures): Why {
 }
 
 /** The figures of a run, each opened. A run without a size has none. */
-export function explainRun(design: Design, run: SizedRun): Why[] {
+export function explainRun(design: Design, run: SizedRun, runs: readonly SizedRun[]): Why[] {
   if (!run.ok) return [];
   const { spec, figures } = run;
-  return [whyCurrent(spec, figures), whyDrop(design, spec, figures), whyAmpacity(design, spec, figures), whyFuse(spec, figures)];
+  return [...whyCurrents(spec, figures), whyDrop(design, run, runs), whyAmpacity(design, spec, figures), whyFuse(spec, figures)];
 }
 
 const BOUND: Readonly<Record<RunFigures['boundBy'], string>> = {
-  minimum: 'the smallest allowed is enough',
+  minimum: 'the smallest by custom is enough',
   drop: 'drop decides',
   heat: 'heat decides',
   both: 'drop and heat decide together',
   fault: 'a short decides',
+  joints: 'cable and joints together decide',
   typed: 'size typed',
 };
 
-/** What decided a size, and what the next size down would do. @example 'drop decides · 25 mm² would lose 5.4 %' */
+/** What the next size down would miss by. @example '10 mm²: 3.4 % at the fridge, limit 3' */
+export function belowInWords(run: Fitted): string {
+  const { below, fuseA } = run.figures;
+  if (!below) return 'none is stocked';
+  switch (below.by) {
+    case 'heat':
+      return `${below.size} carries ${figure(below.ampacityA, 0)} A, its fuse is ${rating(fuseA)} A`;
+    case 'custom':
+      return `${below.size} would do, but is below the smallest fitted here`;
+    case 'fault':
+      return `${below.size} does not outlast a short, or lets it go on too long`;
+    case 'drop':
+    case 'typed':
+      return below.path ? `${below.size}: ${figure(below.path.percent, 1)} % at ${below.path.name}, limit ${figure(below.path.limit, 1)}` : `${below.size}: ${figure(below.dropPercent, 1)} %, holds`;
+    case 'joints':
+      return `${below.size} holds by itself, but not with every joint at the largest current`;
+    case 'copper':
+      return `${below.size} would want thicker cables behind it: more copper in all`;
+  }
+}
+
+/** What decided a size, and what the next size down would do. @example 'drop decides · 10 mm²: 3.4 % at the fridge, limit 3' */
 export function boundInWords(run: SizedRun): string {
-  if (!run.ok) return '';
-  const { boundBy, below } = run.figures;
-  if (!below) return BOUND[boundBy];
-  const name = /mm²/.test(below.size.size) ? below.size.size : `${below.size.size} B&S`;
-  if (boundBy === 'minimum') return `${BOUND[boundBy]} · ${name} is below the smallest allowed here`;
-  if (!below.point.ok) return `${BOUND[boundBy]} · ${name}: ${below.point.error === 'too-hot' ? 'too hot for its insulation' : 'cannot deliver it at all'}`;
-  const drop = `${name} would lose ${figure(below.point.dropV, 2)} V (${figure(below.dropPercent, 1)} %)`;
-  const heat = `${name} carries ${figure(below.point.ampacityA, 0)} A, under its fuse`;
-  if (!below.meetsHeat && below.meetsDrop) return `${BOUND[boundBy]} · ${heat}`;
-  return `${BOUND[boundBy]} · ${drop}`;
+  return run.ok ? `${BOUND[run.figures.boundBy]} · ${belowInWords(run)}` : '';
 }

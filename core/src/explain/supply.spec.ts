@@ -30,5 +30,5 @@ describe('why, of the supply', () => {
     expect(share()).toEqual(jasmine.objectContaining({ value: '50 %', origin: 'default' }));
     expect(share((d) => (d.settings.usableShare = 0.6))).toEqual(jasmine.objectContaining({ value: '60 %', origin: 'setting' }));
   });
-  it('stands without a battery', () => expect(whys('vet', (d) => (d.supply.battery.part = null)).map((w) => w.figure)).toEqual(['alternator left at idle, hot']));
+  it('stands without a battery', () => expect(whys('vet', (d) => (d.supply.battery.part = null)).map((w) => w.figure)).toEqual(['alternator left on the road, hot']));
 });

@@ -59,14 +59,16 @@ function whySun({ design, supply }: SupplyFacts, array: SolarArray): Why {
 function whyAlternator({ design, supply }: SupplyFacts): Why {
   const { alternator } = design.brief;
   return {
-    figure: 'alternator left at idle, hot',
-    value: `${amps(supply.alternator.leftA)} A`,
-    formula: 'nameplate · hot share at idle − what the vehicle itself takes; charging for hours should want at most half of it',
+    figure: 'alternator left on the road, hot',
+    value: `${amps(supply.alternator.leftCruiseA)} A`,
+    formula: `nameplate · hot share on the road − what the vehicle itself takes; charging should want at most ${100 * ALTERNATOR.wantAtMost} % of it, at the alternator’s own volts. At idle ${amps(supply.alternator.leftA)} A are left${supply.alternator.shortAtIdleA > 0 ? `: ${amps(supply.alternator.shortAtIdleA)} A come from the starting battery then, for ${figure(supply.idleMinutes, 0)} min until half of it is gone` : ''}`,
     inputs: [
       { name: 'nameplate', value: `${figure(alternator.ratedA, 0)} A`, origin: 'typed', sheet: 'brief/vehicle' },
+      { name: 'hot share on the road', value: `${figure(100 * ALTERNATOR.hotCruiseShare, 0)} %`, origin: 'default' },
       { name: 'hot share at idle', value: `${figure(100 * ALTERNATOR.hotIdleShare, 0)} %`, origin: 'default' },
       { name: 'the vehicle itself', value: `${figure(supply.alternator.vehicleA, 0)} A`, origin: alternator.vehicleA === null ? 'default' : 'typed', sheet: 'brief/vehicle' },
-      { name: 'all chargers want', value: `${amps(supply.alternator.wantedA)} A`, origin: 'computed', sheet: 'supply/feeds' },
+      { name: 'all chargers want on the road', value: `${amps(supply.alternator.wanted.roadA)} A`, origin: 'computed', sheet: 'supply/feeds' },
+      { name: 'all chargers want at idle', value: `${amps(supply.alternator.wanted.idleA)} A`, origin: 'computed', sheet: 'supply/feeds' },
     ],
     basis: 'planning default; the alternator’s own hot curve wins',
   };

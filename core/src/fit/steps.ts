@@ -3,7 +3,7 @@ import type { Gear } from '../places/index.js';
 import { studOf } from '../order/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
 import { figure, rating } from '../quantity/index.js';
-import type { LayoutFigures, SizedRun } from '../routes/index.js';
+import type { Fitted, LayoutFigures, SizedRun } from '../routes/index.js';
 import type { DeviceSetting } from '../supply/index.js';
 import { TORQUE_NM } from './torque.js';
 
@@ -15,8 +15,6 @@ export interface FitStep {
   readonly detail?: string;
   readonly caution?: string;
 }
-
-type Fitted = Extract<SizedRun, { ok: true }>;
 
 const SAFE: readonly FitStep[] = [
   { id: 'safe-negative', section: 'make safe', text: 'Disconnect the starting battery’s negative first', caution: 'A spanner across a battery melts. Rings off, tools insulated.' },

@@ -130,12 +130,12 @@ describe('the list of circuits', () => {
       .trim()
       .split('\r\n');
     expect(lines.length).toBe(1 + a.runs.length);
-    expect(lines[4]).toMatch(/^4,Bus bars → inverter,bus bars,inverter 1600 W,house,70 mm²,0.7,cable,terminal-post,200,bus bars,/);
+    expect(lines[4]).toMatch(/^4,Bus bars → inverter,bus bars,inverter 1600 W,house,50 mm²,0.7,cable,terminal-post,200,bus bars,/);
   });
 
   it('says why a run has no size', () => {
     const design = structuredClone(DEMO_JOBS.find((j) => j.key === 'vet')!.design);
-    design.runs['start-charger'] = { outM: 90 };
-    expect(circuitsCsv(assess(design, SHIPPED_CATALOGUE).runs, null)).toContain('no size: no-cable-size');
+    design.runs['start-charger'] = { ambientC: 110 };
+    expect(circuitsCsv(assess(design, SHIPPED_CATALOGUE).runs, null)).toContain('no size: too-hot');
   });
 });

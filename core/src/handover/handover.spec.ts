@@ -27,8 +27,8 @@ describe('the hand-over pack', () => {
 describe('why', () => {
   it('opens current, drop, ampacity and fuse of every run, each input with its origin', () => {
     for (const run of a.runs) {
-      const why = explainRun(design, run);
-      expect(why.map((w) => w.figure)).toEqual(['current', 'drop', 'ampacity', 'fuse']);
+      const why = explainRun(design, run, a.runs);
+      expect(why.map((w) => w.figure)).toEqual(['lasting current', 'usual current', 'drop', 'ampacity', 'fuse']);
       for (const i of why.flatMap((w) => w.inputs)) expect(i.origin.length > 3 && !/undefined|NaN/.test(i.value + i.name)).toBeTrue();
     }
   });
@@ -37,8 +37,17 @@ describe('why', () => {
       explainRun(
         design,
         a.runs.find((r) => r.spec.id === id)!,
-      )[1]!.inputs.find((i) => i.name === 'length out')!.origin;
+        a.runs,
+      )[2]!.inputs.find((i) => i.name === 'length out')!.origin;
     expect([origin('start-charger'), origin('house-bus')]).toEqual(['typed', 'routed']);
   });
-  it('says what decided, and what the next size down would do', () => expect(boundInWords(a.runs[0]!)).toMatch(/drop decides · 35 mm² would lose 0\.\d\d V \(\d\.\d %\)/));
+  it('says what decided, and what the next size down would do', () => expect(boundInWords(a.runs[0]!)).toMatch(/drop decides · \d+ mm²: \d\.\d % at charger, limit 5\.0/));
+  it('shows each run’s share of a path, the joints beside it, and what the next size down would miss by', () => {
+    const drop = explainRun(design, a.runs.find((r) => r.spec.id === 'load-l1')!, a.runs)[2]!;
+    const shares = drop.inputs.filter((i) => / → .*: .* mm²$/.test(i.name)).map((i) => Number.parseFloat(i.value));
+    const leaf = a.runs.find((r) => r.spec.id === 'load-l1')!;
+    expect(shares.length).toBe(3);
+    expect(leaf.ok && Math.abs(shares.reduce((x, y) => x + y) - leaf.figures.pathDropPercent)).toBeLessThan(0.02);
+    for (const name of [/^limit of the path/, /^joints beside it/, /^next size down/]) expect(drop.inputs.some((i) => name.test(i.name))).toBeTrue();
+  });
 });

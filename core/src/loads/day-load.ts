@@ -29,6 +29,9 @@ export interface DayLoad {
   /** Drawn from the battery while it runs, W at nominal volts, and A at nominal volts. */
   readonly runningW: number;
   readonly runningA: number;
+  /** The same undimmed, as its wire and fuse must bear it. */
+  readonly fullW: number;
+  readonly fullA: number;
   /** At the moment it starts, W from the battery. */
   readonly startW: number;
   /** The load's own power, W: at the mains outlet for a mains load. */
@@ -62,6 +65,7 @@ export function dayLoad(id: string, load: Load, day: DayContext): DayLoad {
   const ownW = ownPowerW(load, day.nominalV, day.drivingH);
   const fromBattery = (w: number): number => (w <= 0 ? 0 : !mains ? w : day.inverterW === null ? w / NO_INVERTER_EFFICIENCY : inverterInputW(w, day.inverterW));
   const runningW = fromBattery(ownW);
+  const fullW = load.dim === 1 ? runningW : fromBattery(ownPowerW({ ...load, dim: 1 }, day.nominalV, day.drivingH));
   const wantedSpans = loadSpans(load, day.drivingH);
   const elsewhere = fedElsewhere(load.also, day);
   const spans = spansWithout(wantedSpans, elsewhere);
@@ -78,6 +82,8 @@ export function dayLoad(id: string, load: Load, day: DayContext): DayLoad {
     kind: loadKind(load),
     runningW,
     runningA: runningW / day.nominalV,
+    fullW,
+    fullA: fullW / day.nominalV,
     startW: fromBattery(ownW * load.surge),
     ownW,
     duty,

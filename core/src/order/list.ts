@@ -4,7 +4,7 @@ import type { Bond } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
 import { FUSE_KINDS, fuseWindow, RATED_DC_V } from '../protection/index.js';
 import { rating } from '../quantity/index.js';
-import { WAY, type LayoutFigures, type SizedRun } from '../routes/index.js';
+import { type Fitted, WAY, type LayoutFigures, type SizedRun } from '../routes/index.js';
 import { devicesOf, type SolarArray } from '../supply/index.js';
 import type { OrderLine } from './line.js';
 import { addShared } from './shared.js';
@@ -59,8 +59,6 @@ class Basket {
     return [...this.lines.values()];
   }
 }
-
-type Fitted = Extract<SizedRun, { ok: true }>;
 
 /** Stud at the end of a cable of this area, for choosing its lug. */
 export function studOf(areaMm2: number): 'M6' | 'M8' | 'M10' {

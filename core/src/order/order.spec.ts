@@ -69,7 +69,7 @@ describe('the parts list', () => {
 
   it('leaves out what has no size, and stays a list', () => {
     const d = demo('vet');
-    d.runs['start-charger'] = { outM: 90 };
+    d.runs['start-charger'] = { ambientC: 110 };
     expect(of(d).order.cuts.some((c) => c.run === 1)).toBeFalse();
   });
 });

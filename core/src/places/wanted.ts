@@ -1,5 +1,5 @@
 import { chargerInputW, type Catalogue, type Part } from '../catalogue/index.js';
-import type { Design, GearRole, LoadGroup, Trace } from '../design/index.js';
+import type { Design, GearRole, Load, LoadGroup, Trace } from '../design/index.js';
 import { inverterInputW } from '../loads/index.js';
 import { bankOf, distributionOf, selectedBankOf } from '../supply/index.js';
 import { vehicleOf } from '../vehicle/index.js';
@@ -112,11 +112,14 @@ function controls(design: Design, catalogue: Catalogue): Wanted[] {
   return out;
 }
 
+/** Carried to its outlet and put away again, as a kettle is: what is fitted is the outlet. */
+const pluggedIn = ({ supply, purpose }: Load): boolean => supply === 'mains' && (purpose === 'cooking' || purpose === 'tools' || purpose === 'electronics');
+
 function loads(design: Design): Wanted[] {
   return Object.entries(design.loads)
     .sort(([, a], [, b]) => a.order - b.order)
     .map(([id, load]): Wanted => {
-      const body = LOAD_BODY[load.purpose];
+      const body = LOAD_BODY[pluggedIn(load) ? 'sockets' : load.purpose];
       const wall = body.wall === 'wall' ? null : body.wall;
       return { ...make(`load:${id}`, 'load', load.name || 'unnamed load', body), fixing: { ...FIXING.load, ...body.fixing }, wall };
     });

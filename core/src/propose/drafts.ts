@@ -1,9 +1,24 @@
 import type { Catalogue } from '../catalogue/index.js';
-import type { Design } from '../design/index.js';
+import type { Design, Trip } from '../design/index.js';
 import { jobOfDesign, loadsOn, simulateDesign } from '../outlook/index.js';
-import { alternatorBudget, alternatorOf, arrayOf, bankOf, dcdcsOf, devicesOf, mainsChargerOf, supplyFigures, vehicleChargeA, traceOf, type SupplyFigures } from '../supply/index.js';
+import {
+  allWanted,
+  ALTERNATOR,
+  alternatorBudget,
+  alternatorOf,
+  arrayOf,
+  bankOf,
+  dcdcsOf,
+  devicesOf,
+  mainsChargerOf,
+  supplyFigures,
+  vehicleChargeA,
+  traceOf,
+  type SupplyFigures,
+} from '../supply/index.js';
 import { climateOf, weatherChain } from '../travel/index.js';
 import { simulateJob } from '../trip/index.js';
+import { finish } from './finish.js';
 import { withFixedParts } from './fixed-parts.js';
 import { supplyOptions, withOption } from './options.js';
 
@@ -11,11 +26,24 @@ export const TIERS = ['lean', 'sound', 'roomy'] as const;
 export type Tier = (typeof TIERS)[number];
 
 /** What a draft must stand, by tier: the weather, the loads' growth, and days with nothing coming in. */
-const ASKS: Readonly<Record<Tier, { readonly weather: 'mean' | 'dull'; readonly growth: number; readonly daysAlone: number; readonly says: string }>> = {
-  lean: { weather: 'mean', growth: 1, daysAlone: 0.8, says: 'the trip in the month’s mean weather, down to the reserve and no further' },
-  sound: { weather: 'dull', growth: 1, daysAlone: 1.2, says: 'the trip with every day as dull as the duller ones of the month' },
-  roomy: { weather: 'dull', growth: 1.25, daysAlone: 2, says: 'the same dull trip with a quarter more load, and two days with nothing coming in' },
+const ASKS: Readonly<Record<Tier, { readonly weather: 'mean' | 'dull'; readonly growth: number; readonly daysAlone: number }>> = {
+  lean: { weather: 'mean', growth: 1, daysAlone: 0.8 },
+  sound: { weather: 'dull', growth: 1, daysAlone: 1.2 },
+  roomy: { weather: 'dull', growth: 1.25, daysAlone: 1.5 },
 };
+
+/** What a draft of a tier stands, in words. */
+function saysOf(tier: Tier, { days, parkedDays }: Trip): string {
+  const trip = `the ${days} days asked for${parkedDays ? `, ${parkedDays} of them parked` : ''}`;
+  switch (tier) {
+    case 'lean':
+      return `${trip}, in the month’s mean weather, down to the reserve and no further`;
+    case 'sound':
+      return `${trip}, with every day as dull as the duller ones of the month`;
+    case 'roomy':
+      return `the same dull days with a quarter more load`;
+  }
+}
 const STEP_S = 900;
 /** A roomier draft costs at least so much more: else it would be nearly the same one again. */
 const STEP_UP = 1.05;
@@ -81,7 +109,7 @@ function holds(design: Design, catalogue: Catalogue): boolean {
   const inverter = catalogue.find('inverter', design.supply.inverter);
   const vehicle = vehicleChargeA(design, catalogue, bank, traceOf(design, catalogue).closedShare);
   const alternator = alternatorOf(design);
-  const left = alternatorBudget(alternator.ratedA, vehicle.inA, alternator.vehicleA ?? undefined);
+  const left = alternatorBudget(alternator.ratedA, allWanted(vehicle.wanted, design), alternator.vehicleA ?? undefined);
   const mains = mainsChargerOf(design, catalogue);
   const inverterA = inverter ? inverter.ratedW / (0.9 * bank.openV) : 0;
   const chargers = dcdcsOf(design, catalogue).length;
@@ -89,7 +117,7 @@ function holds(design: Design, catalogue: Catalogue): boolean {
     inverterA <= bank.continuousA &&
     (chargers === 0 || vehicle.outA <= bank.maxChargeA) &&
     (!mains || mains.outputA <= bank.maxChargeA) &&
-    (vehicle.inA === 0 || design.brief.trip.drivingH === 0 || left.share < 1)
+    (vehicle.wanted.roadA === 0 || design.brief.trip.drivingH === 0 || !left.over)
   );
 }
 
@@ -100,7 +128,7 @@ function givesOut(design: Design, f: SupplyFigures, lowMean: number, lowDull: nu
   const list: GivesOut[] = [
     { what: 'the bank in dull weather', used: fall(lowDull) },
     { what: 'the bank in mean weather', used: fall(lowMean) },
-    ...(f.alternator.wantedA > 0 && design.brief.trip.drivingH > 0 ? [{ what: 'the alternator at idle', used: f.alternator.share }] : []),
+    ...(f.alternator.wanted.roadA > 0 && design.brief.trip.drivingH > 0 ? [{ what: 'the alternator on the road', used: f.alternator.share / ALTERNATOR.wantAtMost }] : []),
     ...(f.inverter ? [{ what: 'the battery’s limit under the inverter', used: f.inverter.currentA / f.inverter.limitA }] : []),
     ...(f.charging.length ? [{ what: 'the bank’s charge limit', used: Math.max(...f.charging.map((c) => c.chargerA)) / bank.maxChargeA }] : []),
   ];
@@ -130,7 +158,7 @@ function describe(tier: Tier, design: Design, catalogue: Catalogue, stands: bool
   return {
     tier,
     design,
-    says: ASKS[tier].says,
+    says: saysOf(tier, design.brief.trip),
     parts,
     price,
     kg,
@@ -145,6 +173,39 @@ function describe(tier: Tier, design: Design, catalogue: Catalogue, stands: bool
   };
 }
 
+/** A pair stands back behind one battery of twice the size, unless it costs a tenth less. */
+const ONE_FOR_TWO = 0.1;
+
+/** What several batteries are reckoned dearer than they are, where one of their size together is in the catalogue. */
+function more({ supply }: Design, catalogue: Catalogue): number {
+  const part = catalogue.find('battery', supply.battery.part);
+  const strings = supply.battery.count / (supply.houseV / 12);
+  const single = part && strings > 1 && catalogue.ofKind('battery').some((p) => p.chemistry === part.chemistry && p.capacityAh >= part.capacityAh * strings - 1e-9);
+  return single ? (ONE_FOR_TWO / (1 - ONE_FOR_TWO)) * part.price * supply.battery.count : 0;
+}
+
+/** Whole circuits tried for one draft before the one with the fewest stops is taken. */
+const MOST_CIRCUITS = 10;
+
+interface Tried {
+  readonly d: Design;
+  readonly holds: boolean;
+  readonly kg: number;
+}
+
+/** Where none stands its test: the one that falls least short, or the next lighter one whose circuit has no stop. */
+function fallBack(options: readonly Tried[], nearest: Design, catalogue: Catalogue): Design {
+  const first = finish(nearest, catalogue);
+  if (!first.stops.length) return first.design;
+  const kg = priced(nearest, catalogue).kg;
+  const lighter = options.filter((o) => o.holds && o.kg < kg).sort((a, b) => b.kg - a.kg);
+  for (let n = 0; n < Math.min(MOST_CIRCUITS, lighter.length); n++) {
+    const f = finish(lighter[Math.floor(((lighter.length - 1) * n) / Math.max(1, MOST_CIRCUITS - 1))]!.d, catalogue);
+    if (!f.stops.length) return f.design;
+  }
+  return first.design;
+}
+
 /**
  * Three supplies for the loads and the trip: lean, sound and roomy. Each is the cheapest of all that were tried which
  * stands what its tier asks, by simulation; where none does, the one that falls least short, and said so.
@@ -156,27 +217,31 @@ export function threeDrafts(design: Design, catalogue: Catalogue): readonly Supp
     .map((o) => withOption(base, catalogue, o))
     .filter((d) => bankOf(d, catalogue) !== null)
     .map((d) => ({ d, ...priced(d, catalogue), holds: holds(d, catalogue), alone: figuresOf(d, catalogue).daysAlone }))
-    .sort((a, b) => a.price - b.price);
+    .sort((a, b) => a.price + more(a.d, catalogue) - b.price - more(b.d, catalogue));
   let [dearest, alone, low] = [0, 0, 0];
   const dull = dullClearness(base);
   return TIERS.map((tier) => {
     const ask = ASKS[tier];
     const sky = ask.weather === 'mean' ? clearness : dull;
     let best: { readonly d: Design; readonly low: number; readonly price: number } | null = null;
+    let circuits = 0;
     for (const o of options) {
       if (!o.holds || o.price < STEP_UP * dearest) continue;
       const reached = lowest(o.d, catalogue, sky, ask.growth);
       const reserve = 1 - bankOf(o.d, catalogue)!.usableShare;
       // A roomier draft is in nothing behind the one before it.
       const stands = reached >= reserve - 1e-9 && o.alone >= Math.max(ask.daysAlone, alone) && lowest(o.d, catalogue, dull, 1) >= low;
-      if (stands) {
-        const draft = describe(tier, o.d, catalogue, true);
-        [dearest, alone, low] = [o.price, o.alone, draft.lowDull];
-        return draft;
+      if (stands && circuits++ < MOST_CIRCUITS) {
+        const { design: whole, stops } = finish(o.d, catalogue);
+        if (!stops.length) {
+          const draft = describe(tier, whole, catalogue, true);
+          [dearest, alone, low] = [o.price, o.alone, draft.lowDull];
+          return draft;
+        }
       }
-      if (!best || reached > best.low) best = { d: o.d, low: reached, price: o.price };
+      if (!stands && (!best || reached > best.low)) best = { d: o.d, low: reached, price: o.price };
     }
     dearest = Math.max(dearest, best?.price ?? 0);
-    return describe(tier, best?.d ?? options.at(-1)?.d ?? base, catalogue, false);
+    return describe(tier, fallBack(options, best?.d ?? options.at(-1)?.d ?? base, catalogue), catalogue, false);
   });
 }

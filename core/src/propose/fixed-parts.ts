@@ -50,7 +50,9 @@ export function withFixedParts(design: Design, catalogue: Catalogue): Design {
   const { supply } = next;
   supply.inverter = inverterFor(next, catalogue)?.id ?? null;
   const ways = Object.values(next.loads).filter((l) => l.supply === 'dc').length;
-  supply.fuseBlock = smallest(catalogue.ofKind('fuse-block'), (p) => p.ways, ways + 2)?.id ?? supply.fuseBlock;
+  // A bank of 24 V drives more through a short than a blade breaks, or may be backed up against.
+  const blocks = catalogue.ofKind('fuse-block').filter((p) => p.holds === (supply.houseV > 12 ? 'cartridge' : 'blade'));
+  supply.fuseBlock = smallest(blocks, (p) => p.ways, ways + 2)?.id ?? supply.fuseBlock;
   supply.second = null;
   Object.assign(supply, inlineFor(next, catalogue, ways + 1));
   supply.dcdcSecond = null;

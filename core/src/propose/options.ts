@@ -8,6 +8,8 @@ export interface Option {
   readonly count: number;
   readonly panels: number;
   readonly charger: PartOf<'dcdc'> | null;
+  /** Set to half its output. */
+  readonly half: boolean;
 }
 
 /** Most batteries side by side, and most panels that a roof takes, by vehicle. */
@@ -48,6 +50,7 @@ export function withOption(design: Design, catalogue: Catalogue, o: Option): Des
   supply.battery = { part: o.battery.id, count: o.count };
   if (supply.isolation !== 'none') supply.isolation = decideIsolation(next, bankOf(next, catalogue)).advised;
   supply.dcdc = supply.isolation === 'dcdc' ? (o.charger?.id ?? null) : null;
+  supply.dcdcHalf = supply.isolation === 'dcdc' && o.half;
   supply.isolator = supply.isolation === 'isolator' ? (catalogue.ofKind('isolator')[1]?.id ?? null) : null;
   const panel = panelFor(design, catalogue);
   supply.sun.panel = o.panels ? panel.id : null;
@@ -78,7 +81,7 @@ export function supplyOptions(design: Design, catalogue: Catalogue): readonly Op
         // A second input is wanted where panels go through the charger, and wasted where there are none.
         const suiting = chargers.filter((c) => (panels > 0 && dual ? c.sunInput !== null || !all.some((x) => x.sunInput) : c.sunInput === null));
         const list: readonly (PartOf<'dcdc'> | null)[] = suiting.length ? suiting : [null];
-        return list.map((charger): Option => ({ battery, count, panels, charger }));
+        return list.flatMap((charger): Option[] => [false, ...(charger?.halfPower ? [true] : [])].map((half) => ({ battery, count, panels, charger, half })));
       }),
     ),
   );

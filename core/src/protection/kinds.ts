@@ -1,5 +1,5 @@
 /** Kinds of over-current protection, by how they look and break, not by maker. */
-export const FUSE_TYPES = ['blade', 'large-blade', 'small-bolt-in', 'large-bolt-in', 'class-t', 'terminal-post', 'breaker'] as const;
+export const FUSE_TYPES = ['blade', 'large-blade', 'small-bolt-in', 'large-bolt-in', 'class-t', 'terminal-post', 'cartridge', 'breaker'] as const;
 export type FuseType = (typeof FUSE_TYPES)[number];
 
 /** A gate of the time–current envelope: multiple of the rating, fast edge s, slow edge s (null: never). */
@@ -109,6 +109,23 @@ export const FUSE_KINDS: Readonly<Record<FuseType, FuseKind>> = {
     envelope: BOLT_IN,
     breakingA: 5000,
     breakingLowVoltA: 10000,
+  },
+  // Cylindrical, for direct current: representative of the gates of IEC 60269.
+  cartridge: {
+    ...fuse,
+    type: 'cartridge',
+    name: 'cartridge',
+    sizesA: [2, 4, 6, 10, 16, 20, 25, 32, 40, 50],
+    envelope: [
+      [1.13, 3600, null],
+      [1.45, 60, 3600],
+      [2, 2, 60],
+      [4, 0.06, 1.5],
+      [8, 0.005, 0.05],
+    ],
+    breakingA: 20000,
+    dropV: 0.1,
+    holderOhm: 0.0005,
   },
   breaker: {
     ...fuse,

@@ -1,5 +1,5 @@
 import { type Circuit, type CircuitLoad, type LoadAlone, loadsAlone } from '../network/index.js';
-import type { SizedRun } from '../routes/index.js';
+import type { Fitted, SizedRun } from '../routes/index.js';
 import { METERS, toleranceOf, type Meter } from './meters.js';
 import type { Expected } from './verdict.js';
 
@@ -22,8 +22,6 @@ export interface ProveBasis {
   readonly plus: string;
   readonly minus: string;
 }
-
-type Fitted = Extract<SizedRun, { ok: true }>;
 
 export const BATTERY_ROW = 'house-rest';
 

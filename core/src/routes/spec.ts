@@ -30,19 +30,27 @@ export interface RunSpec {
   readonly group: RunGroup;
   readonly from: RunEnd;
   readonly to: RunEnd;
-  /** Largest continuous demand: a current, or a constant power at the lowest house volts. */
+  /** What hangs on its end: a current, or a constant power. */
   readonly demand: { readonly currentA: number } | { readonly powerW: number };
-  /** How the demand came about, for "why?". */
-  readonly demandWhy: string;
+  /** Largest steady current, for fuse and heat, A, and how it came about. */
+  readonly lastingA: number;
+  readonly lastingWhy: string;
+  /** Current of a usual day, for drop, A, and how it came about. */
+  readonly usualA: number;
+  readonly usualWhy: string;
+  /** A passing current that its fuse must outlast, A; 0: none above the lasting one. */
+  readonly passingA: number;
+  /** Volts below which what hangs on its end stops, V; null: not stated. */
+  readonly leastEndV: number | null;
   /** Lowest volts at the start of the run's path, V. */
   readonly sourceV: number;
-  /** Volts that are known at the run's end, where they, not the source's, set the demand; null otherwise. */
-  readonly terminalV: number | null;
   readonly nominalV: number;
+  /** Volts that its drop's per cent is of. */
+  readonly refV: number;
   /** Run nearer to the source, whose drop counts towards this run's limit. */
   readonly parent: string | null;
-  /** Limit of the whole path from the source, per cent of nominal volts, and what set it. */
-  readonly pathLimitPercent: number;
+  /** Limit of the whole path from the source, cable alone, per cent, and what set it; null: only what hangs behind it is limited. */
+  readonly pathLimitPercent: number | null;
   readonly limitWhy: string;
   /** Parts that its current also passes, such as a main switch; ohm as its own current meets it. */
   readonly inline: readonly { readonly what: string; readonly ohm: number }[];
@@ -60,7 +68,14 @@ export interface RunSpec {
   /** It was there before: tapped as it is, neither bought nor pulled. */
   readonly existing: boolean;
   readonly weak: readonly WeakPart[];
+  /** Smallest size by custom, mm², and largest that its terminals take, with what they are; null: any. */
   readonly minAreaMm2: number;
+  readonly maxAreaMm2: number | null;
+  readonly maxWhy: string;
+  /** Smallest fuse by custom, A. */
+  readonly leastFuseA: number;
+  /** Run that it has size and fuse in common with: strings of one bank; null: none. */
+  readonly equalTo: string | null;
   readonly outM: number;
   readonly backM: number;
   /** Typed after laying a string, or along the vehicle's own ways. */

@@ -9,6 +9,7 @@ import { isolationAdvice } from './isolation-advice.js';
 import { isolationMissing } from './isolation-missing.js';
 import { isolatorNeverCloses } from './isolator-never-closes.js';
 import { lengthEstimated } from './length-estimated.js';
+import { jointsLose } from './joints-lose.js';
 import { lengthZero } from './length-zero.js';
 import { lithiumUnlimited } from './lithium-unlimited.js';
 import { loadWithoutHours } from './load-without-hours.js';
@@ -104,6 +105,7 @@ export const RULES: readonly Rule[] = [
   isolationMissing,
   isolatorNeverCloses,
   lengthEstimated,
+  jointsLose,
   lengthZero,
   lithiumUnlimited,
   loadWithoutHours,

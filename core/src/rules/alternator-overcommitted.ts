@@ -1,20 +1,41 @@
-import { ALTERNATOR } from '../supply/index.js';
-import type { Rule } from './rule.js';
+import { ALTERNATOR, halfOf } from '../supply/index.js';
+import { figure } from '../quantity/index.js';
+import { press } from './press.js';
+import type { Found, Rule } from './rule.js';
+
+/** Shorter than this a starting battery is no longer what lends at idle, min. */
+const LENDS_MIN = 20;
 
 export const alternatorOvercommitted: Rule = {
   id: 'alternator-overcommitted',
   severity: 'look',
-  basis: 'hot rating at idle as a share of the nameplate (default 55 %), the vehicle’s own load (default 35 A)',
-  why: 'Above half of what is left for hours, an alternator runs hot and the starting battery is not charged.',
-  test: ({ supply: { alternator } }) =>
-    alternator.over
-      ? [
-          {
-            at: { stage: 'supply', about: 'charger' },
-            values: { wants: Math.round(alternator.wantedA), left: Math.round(alternator.leftA), half: Math.round(alternator.leftA * ALTERNATOR.wantAtMost) },
-          },
-        ]
-      : [],
-  say: (v) => `Charging wants ${v['wants']} A; at idle when hot the alternator has ${v['left']} A left, and half of that is ${v['half']} A.`,
-  fix: () => 'A smaller charger or its half-power setting; check the alternator’s own hot rating.',
+  basis: 'hot rating on the road and at idle as shares of the nameplate (defaults 85 and 55 %), the vehicle’s own load (default 35 A), each charger’s draw at the alternator’s own volts',
+  why: 'Above that for hours an alternator runs hot; what is short at idle the starting battery lends.',
+  test: ({ design, supply: { alternator: a, idleMinutes } }) => {
+    const at = { stage: 'supply', about: 'charger' } as const;
+    const out: Found[] = [];
+    if (a.over)
+      out.push({
+        at,
+        values: {
+          what: 'road',
+          wants: figure(a.wanted.roadA, 0),
+          left: figure(a.leftCruiseA, 0),
+          most: figure(a.leftCruiseA * ALTERNATOR.wantAtMost, 0),
+          share: Math.round(100 * ALTERNATOR.wantAtMost),
+        },
+      });
+    if (a.shortAtIdleA > 0 && design.brief.alternator.idlesForHours) out.push({ at, values: { what: 'idle', short: figure(a.shortAtIdleA, 0), minutes: figure(Math.max(LENDS_MIN, idleMinutes), 0) } });
+    return out;
+  },
+  presses: (_, { design, catalogue }) => {
+    const part = catalogue.find('dcdc', design.supply.dcdc);
+    return part && !design.supply.dcdcHalf && halfOf(part, true) < 1 ? [press(design, 'Set the charger to half power', (d) => (d.supply.dcdcHalf = true))] : [];
+  },
+  say: (v) =>
+    v['what'] === 'idle'
+      ? `At idle charging and the vehicle take ${v['short']} A more than there is; after ${v['minutes']} min the starting battery has lent half of what it holds.`
+      : `On the road charging wants ${v['wants']} A; hot the alternator has ${v['left']} A left, and ${v['share']} % of that is ${v['most']} A.`,
+  fix: (v) =>
+    v['what'] === 'idle' ? 'Half power, the charger’s inhibit while it idles, or a smaller charger.' : 'A smaller charger or its half-power setting; check the alternator’s own hot rating.',
 };

@@ -11,7 +11,7 @@ export const disconnectOver: Rule = {
     const part = distributionOf(design, catalogue).disconnect;
     if (!part) return [];
     const fed = runs.filter((r) => r.spec.from.plus === 'fed+' || r.spec.from.minus === 'fed-');
-    const amps = fed.reduce((sum, r) => sum + ('powerW' in r.spec.demand ? r.spec.demand.powerW / r.spec.sourceV : r.spec.demand.currentA), 0);
+    const amps = fed.reduce((sum, r) => sum + r.spec.lastingA, 0);
     return amps > part.ratedA + 1e-9 ? [{ at: { stage: 'supply' as const, about: 'disconnect' }, values: { name: part.name, amps: figure(amps, 0), rated: part.ratedA, many: fed.length } }] : [];
   },
   say: (v) => `${v['many']} runs draw ${v['amps']} A together through the ${v['name']}, which carries ${v['rated']} A.`,

@@ -1,23 +1,70 @@
 import { FUSE_KINDS } from '../protection/index.js';
 import { faultCurrent, rating } from '../quantity/index.js';
-import type { Rule } from './rule.js';
+import type { RunFuse, RunSpec } from '../routes/index.js';
+import { press } from './press.js';
+import type { Found, Rule, Severity } from './rule.js';
+
+interface Weak {
+  readonly spec: RunSpec;
+  readonly f: RunFuse;
+}
+
+/** One finding for all fuses of a block that the same fuse before it backs up. */
+function backedUp(weak: readonly Weak[], severity: Severity): Found[] {
+  const runs = [...new Set(weak.flatMap(({ f }) => f.backedBy?.run ?? []))];
+  return runs.map((run): Found => {
+    const of = weak.filter(({ f }) => f.backedBy?.run === run);
+    const { spec, f } = of[0]!;
+    return {
+      at: { stage: 'protection', about: run },
+      severity,
+      values: {
+        what: 'backed up',
+        many: of.length,
+        block: spec.from.name,
+        kind: FUSE_KINDS[f.type].name,
+        short: faultCurrent(Math.max(...of.map((w) => w.f.maxA))),
+        breaks: faultCurrent(f.breakingA),
+        backed: f.backedBy!.name,
+      },
+    };
+  });
+}
 
 export const fuseCannotBreak: Rule = {
   id: 'fuse-cannot-break',
   severity: 'stop',
-  basis: 'largest prospective current of the fuse’s own branch, batteries full and cold, against its breaking capacity',
+  basis:
+    'largest prospective current of the fuse’s own branch with a link in its place (IEC 60050-441-17-01), batteries full and cold, against its breaking capacity; a block’s fuse backed up by one before it that breaks the whole',
   why: 'A fuse that cannot break a short goes on burning as an arc.',
-  test: ({ runs }) =>
-    runs.flatMap((r) =>
-      r.ok
-        ? r.figures.fuses
-            .filter((f) => f.maxA > f.breakingA)
-            .map((f) => ({
-              at: { stage: 'protection' as const, about: r.spec.id },
-              values: { run: r.spec.name, kind: FUSE_KINDS[f.type].name, fuse: rating(f.ratingA), short: faultCurrent(f.maxA), breaks: faultCurrent(f.breakingA) },
-            }))
-        : [],
-    ),
-  say: (v) => `${v['run']}: a short gives ${v['short']}; the ${v['kind']} fuse of ${v['fuse']} A breaks ${v['breaks']}.`,
-  fix: () => 'A high-breaking main fuse nearer the battery, a kind that breaks more, or a longer or thinner feed before it.',
+  test: ({ runs, design }) => {
+    const weak = runs.flatMap((r) => (r.ok ? r.figures.fuses.filter((f) => f.maxA > f.breakingA).map((f) => ({ spec: r.spec, f })) : []));
+    const alone = weak
+      .filter(({ f }) => f.backedBy === null)
+      .map(({ spec, f }) => ({
+        at: { stage: 'protection' as const, about: spec.id },
+        values: { run: spec.name, kind: FUSE_KINDS[f.type].name, fuse: rating(f.ratingA), short: faultCurrent(f.maxA), breaks: faultCurrent(f.breakingA), backed: '' },
+      }));
+    return [...alone, ...backedUp(weak, design.settings.backup)];
+  },
+  presses: ({ at }, { design, catalogue, runs }) => {
+    const run = runs.find((r) => r.spec.id === at.about);
+    const ofBlock = run?.ok && (run.spec.from.gear === 'block' || run.spec.to.gear === 'block') && !design.supply.hub;
+    const now = catalogue.find('fuse-block', design.supply.fuseBlock);
+    if (!ofBlock || !now || now.holds === 'cartridge') return [];
+    const used = runs.filter((r) => r.spec.from.gear === 'block').length;
+    const better = catalogue
+      .ofKind('fuse-block')
+      .filter((p) => p.holds === 'cartridge' && p.ways >= used && p.totalA >= run.spec.lastingA)
+      .sort((a, b) => a.ways - b.ways)[0];
+    return better ? [press(design, `Take the ${better.name}`, (d) => (d.supply.fuseBlock = better.id))] : [];
+  },
+  say: (v) =>
+    v['backed']
+      ? `${v['many']} ${v['kind']} fuses of the ${v['block']}: a short gives up to ${v['short']}, they break ${v['breaks']}, and are backed up by the ${v['backed']}.`
+      : `${v['run']}: a short gives ${v['short']}; the ${v['kind']} fuse of ${v['fuse']} A breaks ${v['breaks']}.`,
+  fix: (v) =>
+    v['backed']
+      ? 'A longer or thinner feed, or a block that breaks more, ends it; behind the fuse that backs it up it may stay, if the workshop takes that.'
+      : 'A high-breaking main fuse nearer the battery, a kind that breaks more, or a longer or thinner feed before it.',
 };

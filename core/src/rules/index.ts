@@ -1,3 +1,4 @@
 export { RULES } from './all.js';
 export * from './judge.js';
 export * from './rule.js';
+export * from './press.js';

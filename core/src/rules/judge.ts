@@ -9,7 +9,7 @@ export function judge(facts: Facts): Finding[] {
     rule.test(facts).map((f, i): Finding => {
       const about = f.at.about ?? (i ? String(i) : 'all');
       const what = typeof f.values['what'] === 'string' ? `:${f.values['what']}` : '';
-      return { key: `${rule.id}:${about}${what}`, rule: rule.id, severity: f.severity ?? rule.severity, at: f.at, values: f.values };
+      return { key: `${rule.id}:${about}${what}`, rule: rule.id, severity: f.severity ?? rule.severity, at: f.at, values: f.values, presses: rule.presses?.(f, facts) ?? [] };
     }),
   );
   return [...found.filter((f) => f.severity === 'stop'), ...found.filter((f) => f.severity === 'look')];

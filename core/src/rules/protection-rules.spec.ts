@@ -2,7 +2,7 @@ import { assess, type Assessment } from '../assess/index.js';
 import { Catalogue, SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { bothWays, circuitPlan, selectivePairs } from '../circuit/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import type { Design } from '../design/index.js';
+import { editDesign, type Design } from '../design/index.js';
 import { carriesA, fuseWindow } from '../protection/index.js';
 import { inWords } from './judge.js';
 import type { Finding } from './rule.js';
@@ -44,26 +44,33 @@ describe('the air at a fuse', () => {
   });
 
   it('is named where no larger rating may stand: by what is printed it would do, in its air it does not', () => {
-    const part = SHIPPED_CATALOGUE.find('dcdc', demo('vet').supply.dcdc)!;
-    // The maker allows no more than 80 A before this charger, whose feed starts in the engine bay.
-    const held = assess(demo('vet'), new Catalogue([...SHIPPED_CATALOGUE.parts.filter((p) => p.id !== part.id), { ...part, maxFuseA: 80 }]));
-    const run = held.runs.find((r) => r.spec.id === 'start-charger')!;
-    expect(run.ok && run.figures.fuseA).toBe(80);
-    const [f] = held.findings.filter((x) => x.rule === 'fuse-hot');
+    const d = edit(demo('vet'), 'start-charger', { fuseA: 70 });
+    const [f] = found(d, 'fuse-hot');
     expect(f!.at.about).toBe('start-charger');
-    expect(inWords(f!).say).toMatch(/in the 70 °C where it stands the 80 A .* carries 59\.7 A all day; 62\.3 A may flow/);
-    expect(inWords(f!).fix).toContain('charger’s largest fuse');
+    expect(inWords(f!).say).toMatch(/in the 70 °C where it stands the 70 A .* carries 52\.2 A all day; 55\.5 A may flow/);
+  });
+
+  it('gives way to the largest fuse that a charger’s maker states', () => {
+    const part = SHIPPED_CATALOGUE.find('dcdc', demo('vet').supply.dcdc)!;
+    const held = assess(demo('vet'), new Catalogue([...SHIPPED_CATALOGUE.parts.filter((p) => p.id !== part.id), { ...part, maxFuseA: 60 }]));
+    const run = held.runs.find((r) => r.spec.id === 'start-charger')!;
+    expect(run.ok && run.figures.fuseA).toBe(60);
+    expect(run.spec.lastingWhy).toContain('its maker’s largest fuse of 60 A wins');
+    expect(held.findings.filter((x) => x.rule === 'fuse-hot' || x.rule === 'run-fails')).toEqual([]);
   });
 });
 
 describe('fuses in a row', () => {
   it('are told where a rating in the window would wait, and that rating does', () => {
-    const [f] = found(demo('playgroup'), 'opens-first');
-    expect(f!.at.about).toBe('house1-bus');
-    expect(inWords(f!).say).toMatch(/House battery 1 → bus bars: from .*A on its \d+ A fuse may open before the/);
-    const fuseA = Number(f!.values['waits']);
-    const mended = of(edit(edit(demo('playgroup'), 'house1-bus', { fuseA }), 'house2-bus', { fuseA }));
-    const still = selectivePairs(mended.runs).filter((p) => !p.result.holds && p.near.run === 'house1-bus');
+    expect(found(demo('bees'), 'opens-first')).toEqual([]);
+    const small = edit(demo('bees'), 'house-bus', { areaMm2: 35, fuseA: 60 });
+    const [f] = found(small, 'opens-first');
+    expect(f!.at.about).toBe('house-bus');
+    expect(inWords(f!).say).toMatch(/House battery → bus bars: from .*A on its 60 A fuse may open before the/);
+    const pressed = editDesign(small, [...f!.presses[0]!.patch]);
+    if (!pressed.ok) throw new Error(pressed.message);
+    const mended = of(pressed.design);
+    const still = selectivePairs(mended.runs).filter((p) => !p.result.holds && p.near.run === 'house-bus');
     const named = inWords(f!).say.match(/of run \d+/g)!;
     expect(named.length).toBeGreaterThan(0);
     for (const run of named) expect(still.map((p) => `of run ${p.far.number}`)).not.toContain(run);
@@ -154,9 +161,10 @@ describe('a start through the closed isolator', () => {
 
   it('stops where the main switch does not bear it', () => {
     const part = SHIPPED_CATALOGUE.find('switch', 'sw-150')!;
-    const weak = new Catalogue([...SHIPPED_CATALOGUE.parts.filter((p) => p.id !== part.id), { ...part, peakA: 200 }]);
+    const weak = new Catalogue([...SHIPPED_CATALOGUE.parts.filter((p) => p.id !== part.id), { ...part, peakA: 150 }]);
     const d = demo('bees');
     d.supply.mainSwitch = 'sw-150';
+    d.runs['house-bus'] = {};
     const severities = (c: Catalogue): string[] =>
       assess(d, c)
         .findings.filter((f) => f.rule === 'cranking-through-link')

@@ -5,6 +5,7 @@ import type { Gear } from '../places/index.js';
 import type { LayoutFigures, SizedRun } from '../routes/index.js';
 import type { ChargerInput, SupplyFigures } from '../supply/index.js';
 import type { TripResult } from '../trip/index.js';
+import type { Press } from './press.js';
 
 export const STAGES = ['brief', 'loads', 'supply', 'places', 'runs', 'protection', 'checks', 'order', 'fit', 'prove', 'hand-over', 'look-after'] as const;
 export type Stage = (typeof STAGES)[number];
@@ -43,6 +44,8 @@ export interface Finding {
   readonly severity: Severity;
   readonly at: Place;
   readonly values: Values;
+  /** What the program can do about it at a press. */
+  readonly presses: readonly Press[];
 }
 
 export interface Found {
@@ -59,6 +62,8 @@ export interface Rule {
   /** Why it matters, in a sentence. */
   readonly why: string;
   test(facts: Facts): readonly Found[];
+  /** What the program can do about one of them at a press. */
+  presses?(found: Found, facts: Facts): readonly Press[];
   /** What is wrong and by how much. */
   say(v: Values): string;
   /** What to do. */

@@ -1,7 +1,7 @@
 import { assess, type Assessment } from '../assess/index.js';
 import { Catalogue, type Part, SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import type { Design } from '../design/index.js';
+import { editDesign, type Design } from '../design/index.js';
 import { RULES } from './all.js';
 import { inWords } from './judge.js';
 import type { Finding } from './rule.js';
@@ -28,6 +28,7 @@ describe('the rules', () => {
 
   it('keep a finding’s key while its cause stays, so that an acceptance holds', () => {
     const d = demo('vet');
+    d.brief.alternator.ratedA = 90;
     const key = found(d, 'alternator-overcommitted')[0]!.key;
     d.brief.notes = 'something else';
     expect(found(d, 'alternator-overcommitted')[0]!.key).toBe(key);
@@ -137,14 +138,28 @@ describe('the rules', () => {
 
   it('say why a run has no size at all', () => {
     const d = demo('vet');
-    d.runs['start-charger'] = { outM: 60 };
-    expect(said(d, 'run-unsized')).toMatch(/no stocked cable is thick enough/);
     d.runs['start-charger'] = { outM: 3, ambientC: 110 };
-    expect(said(d, 'run-unsized')).toMatch(/hotter than the insulation may get/);
-    d.runs['start-charger'] = {};
-    d.runs['bus-inverter'] = { outM: 14, areaMm2: 4 };
-    expect(said(d, 'run-unsized')).toMatch(/can never deliver/);
-    expect(found(d, 'run-unsized').map((f) => inWords(f).fix)).toEqual([jasmine.stringMatching(/From \d+ mm² on the volts hold/)]);
+    expect(said(d, 'run-unsized')).toMatch(/in 110 °C no size that its terminals take carries its fuse; 120 mm² carries 0 A there/);
+    delete d.runs['start-charger'];
+    d.supply.mainSwitch = 'sw-150';
+    expect(said(d, 'run-unsized')).toMatch(/no fuse lies between its 161 A and its main switch of 150 A; it wants .* The main switch 300 A opens it/);
+    const [f] = found(d, 'run-unsized');
+    expect(f!.presses.map((p) => p.label)).toEqual(['Take the main switch 300 A']);
+    const pressed = editDesign(d, [...f!.presses[0]!.patch]);
+    expect(pressed.ok && found(pressed.design, 'run-unsized')).toEqual([]);
+  });
+
+  it('leave all other runs, the shorts and the expected readings as they are when one run has no size', () => {
+    const d = demo('vet');
+    const whole = assess(d, SHIPPED_CATALOGUE);
+    d.supply.mainSwitch = 'sw-150';
+    const a = assess(d, SHIPPED_CATALOGUE);
+    expect(a.runs.filter((r) => !r.ok).map((r) => r.spec.id)).toEqual(['house-bus']);
+    for (const r of a.runs.filter((x) => x.ok && x.spec.id !== 'house-bus')) {
+      const was = whole.runs.find((w) => w.spec.id === r.spec.id)!;
+      expect(r.ok && was.ok && [r.figures.cable, r.figures.fuseA, r.figures.fuses.length]).toEqual(was.ok && [was.figures.cable, was.figures.fuseA, was.figures.fuses.length]);
+    }
+    expect(a.prove.map((p) => p.id)).toEqual(whole.prove.map((p) => p.id));
   });
 
   it('hand every 230 V part to the licensed electrician', () => {

@@ -1,31 +1,57 @@
-import { figure } from '../quantity/index.js';
-import type { Rule } from './rule.js';
+import { FUSE_KINDS } from '../protection/index.js';
+import { figure, rating } from '../quantity/index.js';
+import type { SizedRun } from '../routes/index.js';
+import { press, strongerPart } from './press.js';
+import type { Facts, Found, Rule } from './rule.js';
 
-const WHY: Readonly<Record<string, string>> = {
-  'window-closed': 'no standard fuse lies between its load and its weakest part',
-  'no-cable-size': 'no stocked cable is thick enough',
-  'no-operating-point': 'the wire can never deliver what the load asks for',
-  'too-hot': 'its surroundings are hotter than the insulation may get',
-};
-const FIX: Readonly<Record<string, string>> = {
-  'window-closed': 'Raise the rating of the plug or way, or share the load between two runs.',
-  'no-cable-size': 'Shorten the run, use two equal conductors a pole, or go to 24 V.',
-  'no-operating-point': 'A thicker cable, a shorter run, or a smaller load.',
-  'too-hot': 'Another way round the heat, or a better insulation.',
-};
+type Unsized = Extract<SizedRun, { ok: false }>;
+
+/** The smallest rating of any kind that carries the load of a run whose window is closed, A. */
+function wantedA({ spec, window, fuseType }: Unsized): number | null {
+  const kinds = [fuseType, ...spec.fuseKinds];
+  const fits = kinds.flatMap((k) => FUSE_KINDS[k].sizesA.filter((a) => a >= window.fromA - 1e-9));
+  return fits.length ? Math.min(...fits) : null;
+}
+
+function found(run: Unsized, { catalogue }: Facts): Found {
+  const { spec, error, window, tried } = run;
+  const wants = wantedA(run);
+  const per = Number.isFinite(window.to.ratingA) ? window.to.ratingA : 0;
+  const opens = wants === null || !per ? null : strongerPart(catalogue, window.to.what, Math.max(wants, window.fromA));
+  return {
+    at: { stage: 'runs', about: spec.id },
+    values: {
+      run: spec.name,
+      error,
+      amps: figure(window.loadA, 0),
+      weak: window.to.what,
+      weakA: figure(per, 0),
+      wants: wants === null ? 0 : rating(wants),
+      opens: opens?.part.name ?? '',
+      air: figure(spec.ambientC, 0),
+      thickest: tried.at(-1)?.size ?? '',
+      carries: figure(tried.at(-1)?.ampacityA ?? 0, 0),
+    },
+  };
+}
 
 export const runUnsized: Rule = {
   id: 'run-unsized',
   severity: 'stop',
-  basis: 'cable ampacity, fuse window and drop taken together',
-  why: 'A run without a size cannot be built.',
-  test: ({ runs }) =>
-    runs.flatMap((r) => {
-      if (r.ok) return [];
-      const largest = [...r.tried].reverse().find((t) => t.point.ok);
-      const amps = largest?.point.ok ? figure(largest.point.currentA, 0) : '–';
-      return [{ at: { stage: 'runs' as const, about: r.spec.id }, values: { run: r.spec.name, error: r.error, amps, holds: r.error === 'no-operating-point' ? (largest?.size.areaMm2 ?? 0) : 0 } }];
-    }),
-  say: (v) => `${v['run']} (${v['amps']} A): ${WHY[String(v['error'])]}.`,
-  fix: (v) => (Number(v['holds']) > 0 ? `From ${v['holds']} mm² on the volts hold; the draft’s own size also meets drop and fuse.` : FIX[String(v['error'])]!),
+  basis: 'cable ampacity and fuse window taken together',
+  why: 'A run without a size cannot be built. The others stand as they are.',
+  test: (facts) => facts.runs.flatMap((r) => (r.ok ? [] : [found(r, facts)])),
+  presses: (f, { design, catalogue }) => {
+    const opens = f.values['opens'] ? strongerPart(catalogue, String(f.values['weak']), Number(f.values['wants'])) : null;
+    return opens ? [press(design, `Take the ${opens.part.name}`, (d) => opens.set(d.supply))] : [];
+  },
+  say: (v) => {
+    if (v['error'] === 'too-hot') return `${v['run']}: in ${v['air']} °C no size that its terminals take carries its fuse; ${v['thickest']} carries ${v['carries']} A there.`;
+    if (v['weakA'] === '0') return `${v['run']}: ${v['amps']} A is more than any fuse of a kind that suits the place carries.`;
+    return `${v['run']}: no fuse lies between its ${v['amps']} A and its ${v['weak']} of ${v['weakA']} A${Number(v['wants']) ? `; it wants ${v['wants']} A` : ''}${v['opens'] ? `. The ${v['opens']} opens it` : ''}.`;
+  },
+  fix: (v) => {
+    if (v['error'] === 'too-hot') return 'Another way round the heat, fewer circuits bunched with it, or a better insulation.';
+    return v['opens'] ? `A ${v['opens']} in its place.` : 'Share the load between two runs, give the heaviest a fuse of its own at the bus bars, or go to 24 V.';
+  },
 };

@@ -1,27 +1,51 @@
 import type { Brief } from '../design/index.js';
 
-/** Hot output as a share of the nameplate at idle and on the road, and what the vehicle itself takes, A. */
-export const ALTERNATOR = { hotIdleShare: 0.55, hotCruiseShare: 0.85, vehicleA: 35, wantAtMost: 0.5 } as const;
+/** Hot output as a share of the nameplate at idle and on the road, what the vehicle itself takes, A, and the share of what is left that charging may want on the road. */
+export const ALTERNATOR = { hotIdleShare: 0.55, hotCruiseShare: 0.85, vehicleA: 35, wantAtMost: 0.7 } as const;
 
+/** Amps that charging takes from an alternator, at its own volts in each state. */
+export interface AlternatorWants {
+  readonly idleA: number;
+  readonly roadA: number;
+}
+
+/** Idle and road apart: what lasts on the road is judged; what is short at idle the starting battery lends. */
 export interface AlternatorBudget {
   readonly hotIdleA: number;
+  /** Left for charging at idle and on the road, hot. */
   readonly leftA: number;
-  /** On the road, hot. */
   readonly leftCruiseA: number;
   readonly vehicleA: number;
-  readonly wantedA: number;
-  /** Wanted over left at idle, Infinity when nothing is left. */
+  readonly wanted: AlternatorWants;
+  /** AlternatorWants over left on the road, Infinity when nothing is left. */
   readonly share: number;
   readonly over: boolean;
+  /** Amps that the starting battery lends at idle; 0: none. */
+  readonly shortAtIdleA: number;
 }
 
-/** What an alternator has left for charging when hot. @example alternatorBudget(150, 46.7).leftA // 47.5 */
-export function alternatorBudget(ratedA: number, wantedA: number, vehicleA: number = ALTERNATOR.vehicleA): AlternatorBudget {
+/** What an alternator has left for charging when hot. @example alternatorBudget(150, { idleA: 46.7, roadA: 44 }).leftA // 47.5 */
+export function alternatorBudget(ratedA: number, wanted: AlternatorWants, vehicleA: number = ALTERNATOR.vehicleA): AlternatorBudget {
   const hotIdleA = ratedA * ALTERNATOR.hotIdleShare;
-  const leftA = Math.max(0, hotIdleA - vehicleA);
-  const share = wantedA <= 0 ? 0 : leftA > 0 ? wantedA / leftA : Infinity;
-  return { hotIdleA, leftA, leftCruiseA: Math.max(0, ratedA * ALTERNATOR.hotCruiseShare - vehicleA), vehicleA, wantedA, share, over: share > ALTERNATOR.wantAtMost };
+  const leftCruiseA = Math.max(0, ratedA * ALTERNATOR.hotCruiseShare - vehicleA);
+  const share = wanted.roadA <= 0 ? 0 : leftCruiseA > 0 ? wanted.roadA / leftCruiseA : Infinity;
+  return {
+    hotIdleA,
+    leftA: Math.max(0, hotIdleA - vehicleA),
+    leftCruiseA,
+    vehicleA,
+    wanted,
+    share,
+    over: share > ALTERNATOR.wantAtMost + 1e-9,
+    shortAtIdleA: wanted.idleA > 0 ? Math.max(0, wanted.idleA + vehicleA - hotIdleA) : 0,
+  };
 }
+
+/** Nameplate of the alternator that so much charging wants on the road, A. @example alternatorFor(35) // 100 */
+export const alternatorFor = (roadA: number, vehicleA: number = ALTERNATOR.vehicleA): number => (roadA / ALTERNATOR.wantAtMost + vehicleA) / ALTERNATOR.hotCruiseShare;
+
+/** Minutes at idle until a full starting battery has lent half of what it holds; Infinity: it lends nothing. */
+export const idleMinutes = (startingAh: number, shortA: number): number => (shortA > 0 ? (60 * 0.5 * startingAh) / shortA : Infinity);
 
 /** Volts at the starting battery through a drive; per 12 V. */
 export type TraceVolts = NonNullable<Brief['alternator']['measured']>;

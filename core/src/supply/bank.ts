@@ -101,3 +101,16 @@ export function stringSource(bank: Bank, state: BatteryState, string = 1): { rea
   const one = batterySource(part.chemistry, part.capacityAh, state);
   return { volt: one.volt * bank.inSeries, ohm: one.ohm * bank.inSeries };
 }
+
+/**
+ * The largest string out: what share of a current of so many amps each lead left carries at most; null where that is
+ * more than its battery gives steadily, so that the bank is lost with it.
+ */
+export function stringLost(bank: Bank, amps: number): { readonly leftShare: number | null } {
+  if (bank.strings === 1) return { leftShare: null };
+  const out = bank.stringShares.indexOf(Math.max(...bank.stringShares));
+  const left = bank.stringParts.filter((_, i) => i !== out);
+  const all = left.reduce((s, p) => s + conductance(p), 0);
+  const bears = left.every((p) => (amps * conductance(p)) / all <= p.continuousA);
+  return { leftShare: bears ? Math.max(...left.map((p) => conductance(p) / all)) : null };
+}

@@ -1,11 +1,11 @@
 import { CHEMISTRY, chargerInputW, restV, type Catalogue, type DcdcPart } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import { MPPT_YIELD } from './sun.js';
+import type { AlternatorWants } from './alternator.js';
 import type { SolarArray } from './array.js';
 import type { Bank } from './bank.js';
+import { driveVolts } from './isolation.js';
 
-/** Volts at a charger's input while the engine runs, for the alternator's budget, per 12 V of the vehicle. */
-const RUNNING_V = 13.8;
 /** Resistance between a charger and the bank where no run says better, ohm. */
 const LEAD_OHM = 0.006;
 
@@ -29,25 +29,26 @@ export function mainsChargerOf(design: Design, catalogue: Catalogue): { readonly
 }
 
 /** DC-DC chargers of a design with the share of their output they are set to. */
-export function dcdcsOf(design: Design, catalogue: Catalogue): readonly { readonly part: DcdcPart; readonly share: number }[] {
+export function dcdcsOf(design: Design, catalogue: Catalogue): readonly { readonly id: 'charger' | 'charger2'; readonly part: DcdcPart; readonly share: number }[] {
   const { supply } = design;
   if (supply.isolation !== 'dcdc') return [];
   const first = catalogue.find('dcdc', supply.dcdc);
   const second = catalogue.find('dcdc', supply.dcdcSecond);
-  return [...(first ? [{ part: first, share: halfOf(first, supply.dcdcHalf) }] : []), ...(second ? [{ part: second, share: 1 }] : [])];
+  return [...(first ? [{ id: 'charger' as const, part: first, share: halfOf(first, supply.dcdcHalf) }] : []), ...(second ? [{ id: 'charger2' as const, part: second, share: 1 }] : [])];
 }
 
-/** Amps that reach the bank from the vehicle while it is driven, and amps that all of it takes from the alternator. */
-export function vehicleChargeA(design: Design, catalogue: Catalogue, bank: Bank, closedShare: number): { readonly outA: number; readonly inA: number } {
+/** Amps that reach the bank from the vehicle while it is driven, and what all of it takes from the alternator, at its volts warm at idle and on the road. */
+export function vehicleChargeA(design: Design, catalogue: Catalogue, bank: Bank, closedShare: number): { readonly outA: number; readonly wanted: AlternatorWants } {
   const dcdcs = dcdcsOf(design, catalogue);
-  const { supply, brief } = design;
+  const { supply } = design;
   if (supply.isolation === 'dcdc') {
+    const v = driveVolts(design);
     const inW = dcdcs.reduce((s, d) => s + chargerInputW(d.part, bank.absorptionV) * d.share, 0);
-    return { outA: dcdcs.reduce((s, d) => s + d.part.outputA * d.share, 0), inA: inW / (RUNNING_V * (brief.vehicleV / 12)) };
+    return { outA: dcdcs.reduce((s, d) => s + d.part.outputA * d.share, 0), wanted: { idleA: inW / v.warmIdleV, roadA: inW / v.cruiseV } };
   }
   const isolator = supply.isolation === 'isolator' ? catalogue.find('isolator', supply.isolator) : null;
   const outA = isolator ? Math.min(bank.maxChargeA, 0.8 * isolator.ratedA) * closedShare : 0;
-  return { outA, inA: outA };
+  return { outA, wanted: { idleA: outA, roadA: outA } };
 }
 
 /** Everything that can charge the bank, each with its own set point. */

@@ -1,7 +1,7 @@
 import type { Catalogue, PartOf } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 
-type Block = { readonly name: string; readonly ways: number; readonly wayA: number; readonly totalA: number };
+type Block = { readonly name: string; readonly ways: number; readonly wayA: number; readonly totalA: number; readonly holds: 'blade' | 'cartridge' };
 
 /** What stands between the battery and the loads, whether on one board or as parts of their own. */
 export interface Distribution {
@@ -22,7 +22,7 @@ export function distributionOf({ supply }: Pick<Design, 'supply'>, catalogue: Ca
     return {
       hub,
       mainSwitch,
-      block: { name: hub.name, ways: hub.ways, wayA: hub.wayA, totalA: hub.disconnect.ratedA },
+      block: { name: hub.name, ways: hub.ways, wayA: hub.wayA, totalA: hub.disconnect.ratedA, holds: 'blade' },
       shunt: { ...hub.shunt, onHub: true },
       disconnect: { ...hub.disconnect, name: 'hub board’s disconnect', onHub: true, pole: 'positive' },
     };

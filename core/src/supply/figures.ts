@@ -2,7 +2,7 @@ import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { inverterInputW } from '../loads/index.js';
-import { alternatorBudget, alternatorTrace, closedShare, closedSpans, type AlternatorBudget, type TracePiece } from './alternator.js';
+import { alternatorBudget, alternatorTrace, closedShare, closedSpans, idleMinutes, type AlternatorBudget, type TracePiece, type AlternatorWants } from './alternator.js';
 import { offeredDayW, type SolarArray } from './array.js';
 import { selectedBankOf, type Bank } from './bank.js';
 import { runtimeH } from './battery.js';
@@ -54,6 +54,8 @@ export interface SupplyFigures {
   readonly isolation: IsolationDecision;
   readonly trace: TraceFigures;
   readonly alternator: AlternatorBudget;
+  /** Minutes at idle that the starting battery lends what the alternator lacks; Infinity: it lacks nothing. */
+  readonly idleMinutes: number;
   /** Days the usable charge lasts parked, with nothing coming in; Infinity without loads. */
   readonly daysAlone: number;
   /** Hours at the day's mean current, by Peukert on the whole bank. */
@@ -106,11 +108,14 @@ function chargeWays(design: Design, catalogue: Catalogue, bank: Bank, vehicleA: 
   return [...(vehicleA > 0 ? [way('driving', vehicleA)] : []), ...(mains ? [way('mains', mains.outputA)] : [])];
 }
 
+/** What all that hangs on the alternator wants: this design's chargers and those of others. */
+export const allWanted = (own: AlternatorWants, { supply }: Design): AlternatorWants => ({ idleA: own.idleA + supply.otherChargersA, roadA: own.roadA + supply.otherChargersA });
+
 /** Everything about what feeds the loads; `parked` is a day without driving. */
 export function supplyFigures(design: Design, catalogue: Catalogue, day: DayFigures, parked: DayFigures, bank: Bank | null, array: SolarArray | null): SupplyFigures {
   const parkedAhDay = parked.ahDay;
   const trace = traceOf(design, catalogue);
-  const vehicle = bank ? vehicleChargeA(design, catalogue, bank, trace.closedShare) : { outA: 0, inA: 0 };
+  const vehicle = bank ? vehicleChargeA(design, catalogue, bank, trace.closedShare) : { outA: 0, wanted: { idleA: 0, roadA: 0 } };
   const { alternator } = design.brief;
   const second = selectedBankOf(design, catalogue);
   const usableAh = (bank?.usableAh ?? 0) + (second?.usableAh ?? 0);
@@ -118,6 +123,7 @@ export function supplyFigures(design: Design, catalogue: Catalogue, day: DayFigu
   const mostW = bank && array?.maxA ? array.maxA * bank.absorptionV : Infinity;
   const drains = engineOffDrains(design, catalogue, bank, parked);
   const chargers = bank ? chargersOf(design, catalogue, bank, array) : [];
+  const budget = alternatorBudget(alternator.ratedA, allWanted(vehicle.wanted, design), alternator.vehicleA ?? undefined);
   return {
     bank,
     second,
@@ -125,7 +131,8 @@ export function supplyFigures(design: Design, catalogue: Catalogue, day: DayFigu
     array,
     isolation: decideIsolation(design, bank),
     trace,
-    alternator: alternatorBudget(alternator.ratedA, vehicle.inA + design.supply.otherChargersA, alternator.vehicleA ?? undefined),
+    alternator: budget,
+    idleMinutes: idleMinutes(design.supply.startingAh, budget.shortAtIdleA),
     daysAlone: bank && parkedAhDay > 0 ? usableAh / parkedAhDay : Infinity,
     meanRuntimeH: bank && day.ahDay > 0 ? runtimeH(bank.capacityAh, CHEMISTRY[bank.part.chemistry].peukert, day.ahDay / 24) : Infinity,
     charging: bank ? chargeWays(design, catalogue, bank, vehicle.outA) : [],

@@ -1,4 +1,5 @@
 import type { Brief, Design } from '../design/index.js';
+import { TRACE_VOLTS, type TraceVolts } from './alternator.js';
 import type { Bank } from './bank.js';
 
 export interface IsolationDecision {
@@ -16,6 +17,15 @@ export function alternatorOf(design: Design): Brief['alternator'] {
   const { alternator } = design.brief;
   const fixed = alternator.voltage === 'variable' && design.settings.variableSchool === 'voltage fixed by the dealer';
   return fixed ? { ...alternator, voltage: 'fixed', measured: null } : alternator;
+}
+
+/** Volts at the starting battery in each phase of a drive, as measured or as the alternator's kind holds them. */
+export function driveVolts(design: Design): TraceVolts {
+  const { measured, voltage } = alternatorOf(design);
+  if (measured) return measured;
+  const scale = design.brief.vehicleV / 12;
+  const v = TRACE_VOLTS[voltage];
+  return { coldIdleV: v.coldIdleV * scale, cruiseV: v.cruiseV * scale, overrunV: v.overrunV * scale, warmIdleV: v.warmIdleV * scale };
 }
 
 /** How the starting battery should be kept apart from the house, and why. Both schools stay open; this is the advice. */

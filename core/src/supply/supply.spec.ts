@@ -1,6 +1,6 @@
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import { alternatorBudget } from './alternator.js';
+import { alternatorBudget, alternatorFor, idleMinutes } from './alternator.js';
 import { bankOf } from './bank.js';
 import { hoursToFull } from './charge-time.js';
 import { chargerDerate } from './charger.js';
@@ -18,9 +18,15 @@ describe('the supply', () => {
     expect(hoursToFull(bank, 1, 10)).toBe(0);
   });
   it('leaves what is over at idle, and nothing rather than less', () => {
-    expect(alternatorBudget(150, 20).leftA).toBeCloseTo(47.5, 9);
-    expect(alternatorBudget(40, 20)).toEqual(jasmine.objectContaining({ leftA: 0, share: Infinity, over: true }));
-    expect(alternatorBudget(40, 0).over).toBeFalse();
+    const wants = (a: number) => ({ idleA: a, roadA: a });
+    expect(alternatorBudget(150, wants(20)).leftA).toBeCloseTo(47.5, 9);
+    expect(alternatorBudget(40, wants(20))).toEqual(jasmine.objectContaining({ leftA: 0, share: Infinity, over: true }));
+    expect(alternatorBudget(40, wants(0))).toEqual(jasmine.objectContaining({ over: false, shortAtIdleA: 0 }));
+    // On the road 92.5 A are left, of which 70 % are 64.75; at idle 47.5.
+    expect(alternatorBudget(150, { idleA: 60, roadA: 64 })).toEqual(jasmine.objectContaining({ over: false, shortAtIdleA: 12.5 }));
+    expect(alternatorBudget(150, { idleA: 60, roadA: 65 }).over).toBeTrue();
+    expect(alternatorBudget(alternatorFor(52), wants(52)).share).toBeCloseTo(0.7, 9);
+    expect(idleMinutes(80, 12)).toBeCloseTo(200, 9);
   });
   it('derates a hot charger at its corners', () => expect([50, 60, 70, 70.1].map(chargerDerate)).toEqual([1, 0.75, 0.5, 0]));
   it('rises in volts on a cold morning', () => expect(coldestOpenV(22.5, 1, -5)).toBeCloseTo(24.39, 9));

@@ -37,9 +37,10 @@ describe('the alternator’s volts through a drive', () => {
 
 describe('an alternator’s budget', () => {
   it('has more on the road than at idle, and less with a thirstier vehicle', () => {
-    const b = alternatorBudget(150, 20);
+    const wanted = { idleA: 20, roadA: 20 };
+    const b = alternatorBudget(150, wanted);
     expect([b.leftA, b.leftCruiseA]).toEqual([47.5, 92.5]);
-    expect(alternatorBudget(150, 20, 60).leftA).toBeCloseTo(22.5, 9);
+    expect(alternatorBudget(150, wanted, 60).leftA).toBeCloseTo(22.5, 9);
   });
 });
 

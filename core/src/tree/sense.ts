@@ -21,7 +21,7 @@ const last = (r: TreeRun): number => r.steps.length - 1;
  * The same tree with the limits widened that no size meets: such a path keeps the thickest that its own end takes, and
  * the runs before it what they need alone, since no copper there would save it.
  */
-export function reachable<S extends SizeStep>(runs: readonly TreeRun<S>[]): readonly TreeRun<S>[] {
+export function widened<S extends SizeStep>(runs: readonly TreeRun<S>[]): readonly TreeRun<S>[] {
   const least = pathLosses(runs, last);
   if (runs.every((r) => r.limitPercent === null || least.get(r.id)! <= r.limitPercent + COMPARE_SLACK)) return runs;
   const alone = pathLosses(runs, aloneStep);
@@ -51,7 +51,7 @@ export function sensibleCopper<S extends SizeStep>(runs: readonly TreeRun<S>[]):
   const given = new Map<string, number>();
   const held = new Set<string>();
   for (;;) {
-    const tree = reachable(
+    const tree = widened(
       runs.map((r): TreeRun<S> => {
         const steps = held.has(r.id) ? (r.steps.slice(0, cap.get(r.id)! + 1) as [S, ...S[]]) : r.steps;
         return { ...r, steps, limitPercent: r.limitPercent === null ? null : r.limitPercent + (given.get(r.id) ?? 0) };

@@ -1,7 +1,7 @@
 import type { CableSeries, InsulationC, Laid } from '../cable/index.js';
 import type { FuseType } from '../protection/index.js';
 import { leastCopper, pathLosses, type TreeRun } from './least-copper.js';
-import { reachable } from './sense.js';
+import { widened } from './sense.js';
 import { smallestFuse, stepsThatCarry, type CableStep } from './steps.js';
 
 /** A run of a bare tree, as a file asks for it. */
@@ -76,7 +76,7 @@ export function sizeTree(input: TreeInput): TreeResult {
     list.push(f);
   }
   const ordered = fromTheRoot(list);
-  const wide = reachable(ordered);
+  const wide = widened(ordered);
   const chosen = leastCopper(wide);
   const lost = pathLosses(wide, (r) => chosen.get(r.id)!);
   const runs: Record<string, TreeRunSize> = {};

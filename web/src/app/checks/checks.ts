@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Router } from '@angular/router';
-import { type Finding, inWords, RULES } from '@meridex/core';
+import { type Finding, inWords, type Press, RULES } from '@meridex/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { stageName } from '../frame/stages';
 import { Mark } from '../pictures/mark';
@@ -49,6 +49,11 @@ export class ChecksStage {
       this.chosen()?.key;
       this.says.set(null);
     });
+  }
+
+  /** Makes the fix; undo takes it back. */
+  protected take(p: Press): void {
+    this.says.set(this.designs.apply(p.label, p.patch));
   }
 
   protected mend(f: Finding): void {

@@ -4,7 +4,7 @@ import { assess, DEMO_JOBS, SHIPPED_CATALOGUE, vehicleOf } from '@meridex/core';
 import { DayStrip } from './day-strip';
 import { FuseWindow } from './fuse-window';
 import { VehiclePicture } from './vehicle-picture';
-import { VoltsLadder } from './volts-ladder';
+import { PathLadder } from './path-ladder';
 
 const job = DEMO_JOBS.find((j) => j.key === 'vet')!;
 const a = assess(job.design, SHIPPED_CATALOGUE);
@@ -37,14 +37,20 @@ describe('pictures', () => {
     expect(element.querySelector('.pin.bad')).not.toBeNull();
   });
 
-  it('the volts ladder only goes down, and names its biggest step', async () => {
-    const fixture = TestBed.createComponent(VoltsLadder);
-    fixture.componentRef.setInput('run', run);
+  it('the path’s ladder only goes down, a piece for each run from the source to the end, and names what takes most', async () => {
+    const leaf = a.runs.find((r) => r.spec.id === 'load-l1')!;
+    const fixture = TestBed.createComponent(PathLadder);
+    fixture.componentRef.setInput('run', leaf);
+    fixture.componentRef.setInput('runs', a.runs);
     await fixture.whenStable();
     const svg = (fixture.nativeElement as HTMLElement).querySelector('svg')!;
-    const ys = numbers(svg, 'circle', 'cy').slice(0, -1);
+    const ys = numbers(svg, 'circle', 'cy');
+    expect(ys.length).toBe(3);
     expect([...ys].sort((x, y) => x - y)).toEqual(ys);
-    expect(svg.querySelector('.big')!.textContent).toMatch(/V in the (feed|return|fuse)/);
+    const widths = numbers(svg, '.cable', 'stroke-width');
+    expect(widths[0]! > widths[1]! && widths[1]! > widths[2]!).toBeTrue();
+    expect(svg.querySelector('.big')!.textContent).toMatch(/V in run \d|joints take \d+ mV/);
+    expect(svg.textContent).toContain('12.00 V');
   });
 
   it('the vehicle shows every run and all gear, and says which was picked', async () => {

@@ -50,7 +50,7 @@ export class CablesSheet {
     if (!run.ok) return 'stop';
     const f = run.figures;
     if (f.fuseA > f.window.to.ratingA + 1e-9) return 'stop';
-    return f.pathDropPercent > run.spec.pathLimitPercent + 1e-9 ? 'look' : 'holds';
+    return f.pathDropPercent > (run.spec.pathLimitPercent ?? Infinity) + 1e-9 ? 'look' : 'holds';
   }
 
   /** Load and fuse are of one conductor where several share a pole. */

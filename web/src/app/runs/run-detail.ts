@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model, output, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { amps, boundInWords, explainRun, figure, FUSE_KINDS, rating, readCableName, type RunEdit, type SizedRun } from '@meridex/core';
+import { amps, boundInWords, explainRun, figure, FUSE_KINDS, inWords, type Press, rating, readCableName, type RunEdit, type SizedRun } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { Choice } from '../fields/choice';
@@ -8,7 +8,7 @@ import { NamedSelect } from '../fields/named-select';
 import { NumberField } from '../fields/number-field';
 import { type Reader, ReadField } from '../fields/read-field';
 import { FuseWindow } from '../pictures/fuse-window';
-import { VoltsLadder } from '../pictures/volts-ladder';
+import { PathLadder } from '../pictures/path-ladder';
 import { WhyDrawer } from '../frame/why-drawer';
 import type { RunChange } from './run-change';
 import { RunWay } from './run-way';
@@ -17,9 +17,7 @@ import { DesignService } from '../services/design.service';
 
 const ERROR_WORDS = {
   'window-closed': 'The window is closed: no standard fuse between load and weakest part.',
-  'no-cable-size': 'No stocked cable is thick enough.',
-  'no-operating-point': 'The wire can never deliver what is asked.',
-  'too-hot': 'Hotter there than the insulation may get.',
+  'too-hot': 'Too hot there: no size that its terminals take carries its fuse.',
 } as const;
 
 /** Where each input of a figure is typed. */
@@ -28,7 +26,7 @@ const FIELD_OF: Readonly<Partial<Record<keyof RunEdit, string>>> = { backM: 'Len
 /** The chosen run: what decided it, its fuse window and volts, what a person may fix, and every figure opened. */
 @Component({
   selector: 'mx-run-detail',
-  imports: [FormsModule, NzSelectModule, NamedSelect, Choice, NzCheckboxModule, NumberField, ReadField, FuseWindow, VoltsLadder, WhyDrawer, RunWay],
+  imports: [FormsModule, NzSelectModule, NamedSelect, Choice, NzCheckboxModule, NumberField, ReadField, FuseWindow, PathLadder, WhyDrawer, RunWay],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run-detail.html',
   styleUrl: './run-detail.less',
@@ -49,10 +47,14 @@ export class RunDetail {
   protected readonly rating = rating;
   protected readonly kinds = FUSE_KINDS;
   protected readonly bound = computed(() => boundInWords(this.run()));
-  protected readonly why = computed(() => (this.whyOpen() ? explainRun(this.designs.design()!, this.run()) : []));
-  protected readonly error = computed(() => {
+  protected readonly why = computed(() => (this.whyOpen() ? explainRun(this.designs.design()!, this.run(), this.runs()) : []));
+  protected readonly runs = computed(() => this.assessments.assessment()?.runs ?? [this.run()]);
+  /** What is wrong with a run without a size, and what the program can do about it. */
+  protected readonly blocked = computed(() => {
     const run = this.run();
-    return run.ok ? null : ERROR_WORDS[run.error];
+    if (run.ok) return null;
+    const finding = this.assessments.assessment()?.findings.find((f) => f.rule === 'run-unsized' && f.at.about === run.spec.id) ?? null;
+    return { say: finding ? inWords(finding).say : ERROR_WORDS[run.error], fix: finding ? inWords(finding).fix : '', presses: finding?.presses ?? [], tried: run.tried, window: run.window };
   });
   protected readonly protections = [null, 'fuse', 'breaker, manual reset', 'breaker, self-resetting'] as const;
   protected readonly protectionWords = computed(() => (p: RunEdit['protect'] | null) => p ?? `as usual here: ${this.run().spec.reset ? 'breaker' : 'fuse'}`);
@@ -71,6 +73,10 @@ export class RunDetail {
     }
     return name.kind === 'unknown' ? { ok: false, message: `Size: ${name.message}` } : { ok: true, value: name.areaMm2 };
   };
+
+  protected take(p: Press): void {
+    this.designs.apply(p.label, p.patch);
+  }
 
   /** Leaves "why?" for the field that changes the input. */
   protected goTo(field: keyof RunEdit): void {

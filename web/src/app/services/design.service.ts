@@ -121,6 +121,15 @@ export class DesignService {
     return null;
   }
 
+  /** Makes an edit that is a patch already, as a finding's press is; undone like any other. */
+  apply(label: string, patch: Patch): string | null {
+    const before = this.design();
+    if (!before) return 'No job is open.';
+    const edited = editDesign(before, patch);
+    if (!edited.ok) return edited.message;
+    return this.edit(label, (d) => Object.assign(d, edited.design));
+  }
+
   undo(): void {
     this.step(this.undoSteps, this.redoSteps, 'back');
   }

@@ -7,5 +7,7 @@ export const fuseBlockSchema = partBase.extend({
   /** Most that one way, and the whole block, may carry, A. */
   wayA: z.number().positive(),
   totalA: z.number().positive(),
+  /** What its ways hold: blades, or cartridges where a short is more than a blade breaks. */
+  holds: z.enum(['blade', 'cartridge']),
 });
 export type FuseBlockPart = z.infer<typeof fuseBlockSchema>;

@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { build } from './build.mjs';
-import { needChromium, needModules } from './lib/packages.mjs';
+import { needChromium, needModules, needNgspice } from './lib/packages.mjs';
 import { startPostgres } from './lib/postgres.mjs';
 import { ROOT, runKept } from './lib/run.mjs';
 import { say } from './lib/say.mjs';
@@ -9,6 +9,7 @@ import { prepare, startServer } from './lib/server.mjs';
 // Every check and every suite, with one count at the end. `npm test -- core web` runs only those named.
 needModules();
 needChromium();
+needNgspice();
 build();
 
 const node = process.execPath;

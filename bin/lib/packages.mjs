@@ -36,6 +36,14 @@ export function needChromium() {
   if (!existsSync(CHROMIUM)) giveUp(`Chromium was installed but is not at ${CHROMIUM}`);
 }
 
+export const NGSPICE = '/usr/bin/ngspice';
+
+/** The general circuit simulator that the specs hold the netlists against. */
+export function needNgspice() {
+  if (!existsSync(NGSPICE)) install('ngspice');
+  if (!existsSync(NGSPICE)) giveUp(`ngspice was installed but is not at ${NGSPICE}`);
+}
+
 const STAMP = join(ROOT, 'node_modules/.meridex-lock');
 
 /** Installs the npm packages when the lock file is not the one they were installed by. */

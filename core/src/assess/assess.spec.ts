@@ -63,7 +63,11 @@ describe('an assessment', () => {
   it('finds that a blade fuse cannot break what a big 24 V bank gives, and that a cartridge does', () => {
     const d = demo('cinema');
     d.supply.fuseBlock = 'fb-6';
-    expect(of(d).findings.filter((f) => f.rule === 'fuse-cannot-break').every((f) => f.severity === 'stop')).toBeTrue();
+    expect(
+      of(d)
+        .findings.filter((f) => f.rule === 'fuse-cannot-break')
+        .every((f) => f.severity === 'stop'),
+    ).toBeTrue();
     expect(rules(of(d))).toContain('fuse-cannot-break');
     d.supply.fuseBlock = 'fb-8-c';
     const a = of(d);

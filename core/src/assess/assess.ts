@@ -66,6 +66,7 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
   const inputs = chargerInputs(design, catalogue, bank, runs);
   const findings = judge({ design, catalogue, vehicle, gear, layout, day, supply, trip, chargerInputs: inputs, runs, totals: { price: order.total, kg: order.kg } });
   const open = findings.filter((f) => design.accepted[f.key] === undefined);
+  const loadsKg = gear.filter((g) => g.role === 'load' && g.when === 'now').reduce((sum, g) => sum + g.kg, 0);
   const licensed = findings.some((f) => f.rule === 'mains-licensed');
   return {
     day,
@@ -83,6 +84,6 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
     order,
     fit: fitSteps(gear, runs, layout, supply.settings, licensed, bond),
     prove: provePlan(design, catalogue, runs, context.inline, settings.readings ?? {}),
-    tellTales: tellTales(design, day, supply, runs, order.kg, open),
+    tellTales: tellTales(design, day, supply, runs, order.kg, loadsKg, open),
   };
 }

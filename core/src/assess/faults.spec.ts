@@ -54,10 +54,11 @@ describe('prospective currents', () => {
     expect(at('house-bus') > at('bus-block') && at('bus-block') > at('load-l1')).toBeTrue();
   });
 
-  it('are none behind a charger, which only guards', () => {
-    const [atBattery, atCharger] = run(demo('vet'), 'start-charger').figures.fuses;
-    expect([atCharger!.maxA, atCharger!.fault]).toEqual([0, null]);
-    expect(atBattery!.maxA).toBeGreaterThan(1000);
+  it('come from the battery’s end of a charger’s leads alone', () => {
+    const input = run(demo('vet'), 'start-charger').figures.fuses;
+    const output = run(demo('vet'), 'charger-bus').figures.fuses;
+    expect([input, output].map((list) => list.map((f) => f.end.source))).toEqual([['starting battery'], ['house battery']]);
+    for (const f of [...input, ...output]) expect(f.maxA).toBeGreaterThan(1000);
   });
 
   it('on a sensing link are, at each end, those of the battery at that end', () => {
@@ -107,9 +108,11 @@ describe('the tell-tales', () => {
     }
   });
 
-  it('take the added weight off the payload', () => {
+  it('take the added weight off the payload, and what hangs on it too', () => {
     const a = assess(demo('vet'), SHIPPED_CATALOGUE);
-    expect(a.tellTales.payloadLeftKg).toBeCloseTo(420 - a.order.kg, 9);
+    const loadsKg = a.gear.filter((g) => g.role === 'load').reduce((s, g) => s + g.kg, 0);
+    expect(loadsKg).toBeGreaterThan(10);
+    expect(a.tellTales.payloadLeftKg).toBeCloseTo(420 - a.order.kg - loadsKg, 9);
     const d = demo('vet');
     d.brief.payloadLeftKg = null;
     expect(assess(d, SHIPPED_CATALOGUE).tellTales.payloadLeftKg).toBeNull();

@@ -162,7 +162,9 @@ export function standInFor(spec: RunSpec, design: Design, choice: RunChoice, fai
   const free = fuseRun({ ...spec, weak: [] }, design, { ...choice }, null);
   if (free.ok) return free.run;
   const asked = askedOf(spec, design, choice, 1);
-  const thickest = cableSeries(asked.series).filter((s) => s.areaMm2 <= (asked.maxAreaMm2 ?? Infinity)).at(-1)!;
+  const thickest = cableSeries(asked.series)
+    .filter((s) => s.areaMm2 <= (asked.maxAreaMm2 ?? Infinity))
+    .at(-1)!;
   const kind = FUSE_KINDS[failed.type];
   const fuseA = kind.sizesA.find((a) => a >= failed.window.fromA) ?? kind.sizesA.at(-1)!;
   return { spec, type: failed.type, fuseA, perPole: 1, asked, window: failed.window, steps: [cableStep(thickest, asked, 1, pricePerM)], typed: null };

@@ -3,7 +3,7 @@ import type { Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { loadsOn, tripJob } from '../outlook/index.js';
 import { keptFor } from '../quantity/index.js';
-import { arrayOf, bankOf, supplyFigures, type Bank, type SolarArray, type SupplyFigures } from '../supply/index.js';
+import { arrayOf, bankOf, chargerZoneC, supplyFigures, type HotCharger, type Bank, type SolarArray, type SupplyFigures } from '../supply/index.js';
 import { simulateJob, type TripResult } from '../trip/index.js';
 
 /** What is drawn, stored and fed: all that does not hang on where things are and how they are joined. */
@@ -25,11 +25,14 @@ function reckoned(design: Design, catalogue: Catalogue): Power {
   return { day, parkedDay, bank, array, trip, feeds: supplyFigures(design, catalogue, day, parkedDay, bank, array) };
 }
 
-/** Whoever asks for a place or a run on the power side gets none, so that what is kept cannot hang on it. */
-const NOWHERE = { vehicle: null, places: {}, board: null, plugs: {}, runs: {}, accepted: {} } satisfies Partial<Design>;
+/** Whoever asks for a run on the power side gets none, and of places only where chargers get hot, so that what is kept cannot hang on the rest. */
+const NOWHERE = { board: null, plugs: {}, runs: {}, accepted: {} } satisfies Partial<Design>;
+const HOT: readonly HotCharger[] = ['charger', 'charger2', 'mains'];
 
-const keyOf = ({ brief, loads, supply, settings }: Design): string => JSON.stringify([brief, loads, supply, settings]);
-const last = keptFor(1, keyOf, (catalogue: Catalogue, design: Design) => reckoned({ ...design, ...NOWHERE }, catalogue));
+const onlyHot = (design: Design): Design => ({ ...design, ...NOWHERE, places: Object.fromEntries(HOT.flatMap((id) => (design.places[id] ? [[id, design.places[id]]] : []))) });
+
+const keyOf = (design: Design): string => JSON.stringify([design.brief, design.loads, design.supply, design.settings, HOT.map((id) => chargerZoneC(design, id))]);
+const last = keptFor(1, keyOf, (catalogue: Catalogue, design: Design) => reckoned(onlyHot(design), catalogue));
 
 /**
  * The power side of a design. The last one is kept by its content: while gear is dragged or a length is typed, loads,

@@ -18,7 +18,7 @@ export interface TellTales {
 }
 
 /** The run that uses up most of its limit, and the fuse with the least room between load and weakest part. */
-export function tellTales(design: Design, day: DayFigures, supply: SupplyFigures, runs: readonly SizedRun[], kg: number, open: readonly Finding[]): TellTales {
+export function tellTales(design: Design, day: DayFigures, supply: SupplyFigures, runs: readonly SizedRun[], kg: number, loadsKg: number, open: readonly Finding[]): TellTales {
   const fitted = runs.filter((r): r is Fitted => r.ok);
   const limited = fitted.filter((r) => r.spec.pathLimitPercent !== null);
   const used = (r: Fitted): number => r.figures.pathDropPercent / r.spec.pathLimitPercent!;
@@ -39,7 +39,7 @@ export function tellTales(design: Design, day: DayFigures, supply: SupplyFigures
       what: tight.figures.window.to.what,
     },
     addedKg: kg,
-    payloadLeftKg: design.brief.payloadLeftKg === null ? null : design.brief.payloadLeftKg - kg,
+    payloadLeftKg: design.brief.payloadLeftKg === null ? null : design.brief.payloadLeftKg - kg - loadsKg,
     stops: open.filter((f) => f.severity === 'stop').length,
     looks: open.filter((f) => f.severity === 'look').length,
   };

@@ -61,6 +61,26 @@ describe('a design’s circuit', () => {
     });
   }
 
+  it('settles where batteries of two kinds charge side by side: what limits one leaves the rest to the other', () => {
+    for (const part of ['bat-lfp-100', 'bat-agm-100'])
+      for (const count of [1, 2, 3])
+        for (const dcdcSecond of [null, 'dcdc-20']) {
+          const d = demo('bookmobile');
+          Object.assign(d.supply, { battery: { ...d.supply.battery, count }, second: { part, count: 1, joined: 'parallel' }, dcdcSecond });
+          const plan = planOf(d);
+          for (const name of ['driving, nearly full', 'everything charges, loads off', 'driving, loads on']) {
+            const r = settled(plan, NAMED_STATES[name]!);
+            const given = r.givers.filter((g) => g.id !== 'alternator').reduce((s, g) => s + g.amp, 0);
+            const taken = -r.batteries.filter((b) => b.id !== 'starting').reduce((s, b) => s + b.amp, 0);
+            const drawn = r.loads.filter((l) => l.id !== 'vehicle').reduce((s, l) => s + l.amp, 0);
+            expect(r.steady).withContext(`${part} ${count} ${name}`).toBeTrue();
+            expect(Math.abs(given - taken - drawn))
+              .withContext(`${part} ${count} ${name}`)
+              .toBeLessThan(0.05);
+          }
+        }
+  });
+
   it('couples a charger’s input to its output by its efficiency', () => {
     const r = settled(planOf(demo('vet')), NAMED_STATES['at idle, loads on']!);
     const g = giver(r, 'charger');

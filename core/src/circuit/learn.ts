@@ -1,6 +1,7 @@
 import { solveCircuit, type Circuit, type Solved } from '../network/index.js';
 import type { GiverMode, Settling } from './settling.js';
 import { stringIn, type Giver } from './units.js';
+import { houseNode } from './wires.js';
 
 /**
  * Where nothing settles, it may be a charger that asks more of its feed than the feed can give: its input would fall
@@ -21,22 +22,32 @@ export function cutOut(s: Settling, circuit: Circuit): boolean {
 }
 
 /** Strings that charge do so behind another resistance, and take no more than they can. */
-function learnBank(s: Settling, solved: Solved): boolean {
+function learnBank(s: Settling, solved: Solved, giversStand: boolean): boolean {
   const { u } = s;
   let changed = false;
   if (s.state.postsV !== null) return false;
   for (let k = 1; k <= s.bank.strings; k++) {
-    if (u.limited.has(k)) continue;
     const string = stringIn(s.bank, k, s.state);
+    if (u.limited.has(k)) {
+      // What the volts at its posts would press into it has fallen below what it may take: it follows them again.
+      const node = houseNode(s.plan.bank, k);
+      const pressedA = (s.across(solved, `${node}+`, `${node}-`) - string.volt) / string.chargeOhm;
+      if (giversStand && pressedA < string.takesA - 1e-6) {
+        u.limited.delete(k);
+        changed = true;
+      }
+      continue;
+    }
     const amp = solved.branchAmp[`battery${k}`] ?? 0;
     const charging = amp < -1e-9;
     if (charging !== u.charging.has(k)) {
       if (charging) u.charging.add(k);
       else u.charging.delete(k);
       changed = true;
-    } else if (-amp > string.takesA + 1e-6 && s.givers.length) {
+    } else if (giversStand && -amp > string.takesA + 1e-6 && s.givers.length) {
       u.limited.add(k);
-      for (const g of s.givers) if (g.id !== 'alternator' && u.modes.get(g.id) !== 'cut out') u.modes.set(g.id, 'holding');
+      // The last string that held the volts leaves that to the chargers.
+      if (u.limited.size === s.bank.strings) for (const g of s.givers) if (g.id !== 'alternator' && u.modes.get(g.id) !== 'cut out') u.modes.set(g.id, 'holding');
       changed = true;
     }
   }
@@ -45,7 +56,8 @@ function learnBank(s: Settling, solved: Solved): boolean {
 
 /** Volts must come from somewhere: when nothing on the house side holds them any more, the bank does again. */
 function freeBank(s: Settling): void {
-  const holds = s.givers.some((g) => g.id !== 'alternator' && s.u.modes.get(g.id) === 'holding') || (s.isolator !== null && s.u.isolatorClosed);
+  const string = s.bank.strings > s.u.limited.size;
+  const holds = string || s.givers.some((g) => g.id !== 'alternator' && s.u.modes.get(g.id) === 'holding') || (s.isolator !== null && s.u.isolatorClosed);
   if (!holds) s.u.limited.clear();
 }
 
@@ -122,6 +134,7 @@ function learnHeat(s: Settling, solved: Solved): boolean {
 
 /** Takes over what a solution shows; true when something changed. */
 export function learn(s: Settling, solved: Solved): boolean {
-  const changes = [learnBank(s, solved), learnGivers(s, solved), learnInputs(s, solved), learnIsolator(s, solved), learnHeat(s, solved)];
-  return changes.some(Boolean);
+  const givers = learnGivers(s, solved);
+  const changes = [learnBank(s, solved, !givers), learnInputs(s, solved), learnIsolator(s, solved), learnHeat(s, solved)];
+  return givers || changes.some(Boolean);
 }

@@ -1,5 +1,5 @@
 import { LinearCircuit } from '../network/index.js';
-import { dcdcsOf } from '../supply/index.js';
+import { dcdcsOf, hotShare } from '../supply/index.js';
 import type { CircuitPlan } from './plan.js';
 import { settle, type SettledState } from './settle.js';
 import { HOLD_OHM } from './settling.js';
@@ -90,7 +90,7 @@ function corner(lowest: CircuitState, of: ReadonlyMap<string, number>, sign: 1 |
 function fullOutputV({ runs, bank, design, catalogue }: CircuitPlan): number[] {
   const ohm = (id: string): number => runs.find((r) => r.spec.id === id)?.figures.ohm ?? 0;
   const main = (ohm('house-bus') || ohm('house1-bus')) / bank.strings;
-  return dcdcsOf(design, catalogue).map(({ part, share }, i) => bank.absorptionV - part.outputA * share * (ohm(i ? 'charger2-bus' : 'charger-bus') + main + HOLD_OHM));
+  return dcdcsOf(design, catalogue).map(({ id, part, share }, i) => bank.absorptionV - part.outputA * share * hotShare(design, id) * (ohm(i ? 'charger2-bus' : 'charger-bus') + main + HOLD_OHM));
 }
 
 /**
@@ -114,6 +114,8 @@ export function sweep(plan: CircuitPlan): Sweep {
   for (const sun of ['none', 'full'] as const) for (const mains of [false, true]) ask({ ...lowest, engine: 'idle', sun, mains, loads: 'off', postsV: null });
   // Put out only while parked, so it takes no part in what is tried on the road.
   if (plan.array?.portable) for (const loads of ['on', 'off'] as const) for (const mains of [false, true]) ask({ ...lowest, sun: 'full', loads, mains, postsV: null });
+  // Nearly full, chargers hold their volts and carry the loads beside the bank.
+  for (const loads of ['on', 'off'] as const) ask({ ...lowest, engine: 'cruise', sun: 'full', mains: true, charging: 'absorption', loads, postsV: null });
   for (const postsV of fullOutputV(plan)) ask({ ...lowest, engine: 'idle', loads: 'off', postsV });
   const { run, raises } = base.ok ? influences(base) : { run: new Map<string, Map<string, number>>(), raises: true };
   for (const of of run.values()) for (const sign of [1, -1] as const) corner(lowest, of, sign, mainsLoads).forEach(ask);

@@ -1,5 +1,5 @@
 import { CHEMISTRY, restV } from '../catalogue/index.js';
-import { ALTERNATOR, dcdcsOf, mainsChargerOf, MPPT_YIELD, TRACE_VOLTS, type Bank, type SolarArray } from '../supply/index.js';
+import { ALTERNATOR, dcdcsOf, hotShare, mainsChargerOf, MPPT_YIELD, TRACE_VOLTS, type Bank, type SolarArray } from '../supply/index.js';
 import type { Design } from '../design/index.js';
 import type { CircuitPlan } from './plan.js';
 import type { CircuitState } from './state.js';
@@ -82,6 +82,7 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, sunW: numb
   const { design, catalogue, array } = plan;
   return dcdcsOf(design, catalogue).flatMap(({ part, share }, i): Giver[] => {
     const gear = i ? 'charger2' : 'charger';
+    const hot = hotShare(design, gear);
     const sun = i === 0 && array?.throughCharger ? Math.min(sunW, (array.maxA ?? Infinity) * bank.absorptionV) : 0;
     const vehicle = triggered(design, state);
     const way = part.sunInput?.way;
@@ -95,7 +96,7 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, sunW: numb
         plus: `${gear}.out+`,
         minus: `${gear}-`,
         setV: bank.absorptionV,
-        limitA: byVehicle ? part.outputA * share : Math.min(array?.maxA ?? Infinity, part.outputA * share),
+        limitA: (byVehicle ? part.outputA * share : Math.min(array?.maxA ?? Infinity, part.outputA * share)) * hot,
         sunW: byVehicle && !both ? 0 : sun,
         input: byVehicle ? { plus: `${gear}.in+`, minus: `${gear}-`, efficiency: part.efficiency, cutOutV: part.cutOutV } : null,
         sunOnly: !byVehicle,
@@ -133,7 +134,18 @@ export function giversIn(plan: CircuitPlan, state: CircuitState, lit: Lit | null
   if (array?.controller && sunW > 0)
     out.push({ id: 'controller', name: 'solar controller', plus: 'controller.out+', minus: 'controller-', setV: bank.absorptionV, limitA: array.maxA ?? Infinity, sunW, input: null, sunOnly: true });
   const mains = mainsChargerOf(design, catalogue);
-  if (state.mains && mains) out.push({ id: 'mains', name: 'mains charger', plus: 'mains.out+', minus: 'mains-', setV: bank.absorptionV, limitA: mains.outputA, sunW: 0, input: null, sunOnly: false });
+  if (state.mains && mains)
+    out.push({
+      id: 'mains',
+      name: 'mains charger',
+      plus: 'mains.out+',
+      minus: 'mains-',
+      setV: bank.absorptionV,
+      limitA: mains.outputA * hotShare(design, 'mains'),
+      sunW: 0,
+      input: null,
+      sunOnly: false,
+    });
   return out;
 }
 

@@ -48,15 +48,12 @@ function dcdcRuns(c: DraftContext, next: () => number, id: 'charger' | 'charger2
       nominalV: c.design.brief.vehicleV,
       limit: supplyLimit(c.design, 'dcdcInput', 'input of a DC-DC charger'),
       fuseKinds: BOLTED,
-      ends: [
-        { at: 'from', source: 'starting battery' },
-        { at: 'to', source: 'charger' },
-      ],
+      ends: [{ at: 'from', source: 'starting battery' }],
       weak: part.maxFuseA ? [{ what: 'charger’s largest fuse', ratingA: part.maxFuseA }] : [],
       makerFuseA: part.maxFuseA,
       minAreaMm2: c.design.settings.custom.feedMm2,
       terminal: TERMINAL.m8,
-      reason: 'brings the alternator’s current to the charger; fused at both ends, since a failed charger can pass the house battery back',
+      reason: 'brings the alternator’s current to the charger; fused at the battery, which alone can feed a fault on it: the charger passes nothing back',
     }),
     outputRun(c, next, endOf(charger, 'out'), part.outputA * share, `${charger.name.charAt(0).toUpperCase()}${charger.name.slice(1)} → ${c.gear.get('bus')!.name}`, `${id}-bus`, 'charger'),
   ];
@@ -79,11 +76,8 @@ function outputRun(c: DraftContext, next: () => number, from: RunEnd, outputA: n
     nominalV: c.design.supply.houseV,
     limit: supplyLimit(c.design, source === 'charger' ? 'chargerOutput' : 'mains', 'output of a charger: it must see the battery’s own volts'),
     fuseKinds: BOLTED,
-    ends: [
-      { at: 'from', source },
-      { at: 'to', source: 'house battery' },
-    ],
-    reason: 'carries the charge to the house side; the house battery can feed a fault on it from the other end',
+    ends: [{ at: 'to', source: 'house battery' }],
+    reason: 'carries the charge to the house side; fused at the house battery’s end, since the charger gives no more than its cable bears',
   });
 }
 

@@ -6,7 +6,7 @@ import type { DayFigures } from '../loads/index.js';
 import type { Gear } from '../places/index.js';
 import { carriesA, RATED_AIR_C } from '../protection/index.js';
 import { cutLengthM, groupedOf, PLUG_WIRE_MM2, routeBetween, type Route, type RunEnd, type RunSpec, type Stand } from '../routes/index.js';
-import type { Bank, SolarArray } from '../supply/index.js';
+import { driveVolts, type Bank, type SolarArray } from '../supply/index.js';
 import { squareMm } from '../vehicle/index.js';
 import type { Amps } from './amps.js';
 import type { Limit, Terminal } from './limits.js';
@@ -122,8 +122,8 @@ function protectionOf(c: DraftContext, given: Given, from: Gear, to: Gear): Prot
     fuseKinds: breaker ? ['breaker'] : fuses.length ? fuses : ['blade', ...BOLTED],
     reset: !breaker ? null : protect === 'breaker, self-resetting' ? 'self' : 'manual',
     fuseAirC: Math.max(RATED_AIR_C, ...air),
-    // A charging battery stands a fifth above its nominal volts.
-    highestV: given.highestV ?? Math.max(c.bank?.absorptionV ?? 0, given.nominalV * 1.2),
+    // A charging battery stands a fifth above its nominal volts; a variable alternator on overrun above that.
+    highestV: given.highestV ?? Math.max(c.bank?.absorptionV ?? 0, given.nominalV * 1.2, given.group === 'charging' || c.design.supply.isolation === 'isolator' ? driveVolts(c.design).overrunV : 0),
   };
 }
 

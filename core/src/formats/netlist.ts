@@ -19,11 +19,15 @@ function nodeNames(c: Circuit): ReadonlyMap<string, string> {
   return names;
 }
 
+/** Volts that a constant power is held above where none are known, V. */
+const LEAST_V = 1;
+
 const element = (kind: string, id: string): string => `${kind}${id.replace(/[^A-Za-z0-9]/g, '_').toLowerCase()}`;
 
 /**
  * A circuit as a SPICE netlist: sources behind their resistance, constant currents, and constant powers as a behavioural
- * current P/V. Solved for its operating point it gives the same volts; known ones are given as a start.
+ * current P/V, held below half of their solved volts so that a simulator that starts from 0 V finds its way: there is no
+ * other root above. Solved for its operating point, as by `ngspice -b`, it gives the same volts.
  * @example netlist({ ground: 'g', nodes: ['g', 'a'], resistors: [], sources: [{ id: 's', plus: 'a', minus: 'g', volt: 12, ohm: 0.1 }], loads: [] }, 'one battery').split('\n')[2] // 'vs s__inside 0 12'
  */
 export function netlist(c: Circuit, title: string, volts: Readonly<Record<string, number>> = {}): string {
@@ -40,8 +44,10 @@ export function netlist(c: Circuit, title: string, volts: Readonly<Record<string
     const [p, m] = [at(l.plus), at(l.minus)];
     if (l.kind === 'current') lines.push(`${element('i', l.id)} ${p} ${m} ${l.value}`);
     else if (l.kind === 'resistance') lines.push(`${element('r', l.id)} ${p} ${m} ${l.value}`);
-    else lines.push(`${element('b', l.id)} ${p} ${m} I=${l.value}/V(${p},${m})`);
+    else {
+      const halfV = Math.max(LEAST_V, ((volts[l.plus] ?? 0) - (volts[l.minus] ?? 0)) / 2);
+      lines.push(`${element('b', l.id)} ${p} ${m} I=${l.value}/max(V(${p},${m}),${halfV})`);
+    }
   }
-  for (const [n, v] of Object.entries(volts)) if (at(n) !== '0' && names.has(n)) lines.push(`.nodeset v(${at(n)})=${v}`);
   return [...lines, '.op', '.end', ''].join('\n');
 }

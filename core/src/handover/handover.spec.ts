@@ -43,7 +43,11 @@ describe('why', () => {
   });
   it('says what decided, and what the next size down would do', () => expect(boundInWords(a.runs[0]!)).toMatch(/drop decides · \d+ mm²: \d\.\d % at charger, limit 5\.0/));
   it('shows each run’s share of a path, the joints beside it, and what the next size down would miss by', () => {
-    const drop = explainRun(design, a.runs.find((r) => r.spec.id === 'load-l1')!, a.runs)[2]!;
+    const drop = explainRun(
+      design,
+      a.runs.find((r) => r.spec.id === 'load-l1')!,
+      a.runs,
+    )[2]!;
     const shares = drop.inputs.filter((i) => / → .*: .* mm²$/.test(i.name)).map((i) => Number.parseFloat(i.value));
     const leaf = a.runs.find((r) => r.spec.id === 'load-l1')!;
     expect(shares.length).toBe(3);

@@ -11,6 +11,7 @@ import {
   arrayOf,
   selectedBankOf,
   traceOf,
+  tripShare,
   vehicleChargeA,
   type Bank,
   type SolarArray,
@@ -51,7 +52,7 @@ function offersOn(design: Design, catalogue: Catalogue, bank: Bank, array: Solar
     loads,
     alternatorA: vehicleA,
     driveHours: drivingSpans(drivingH),
-    mainsA: mains && mains.outputV === bank.nominalV ? mains.outputA : 0,
+    mainsA: mains && mains.outputV === bank.nominalV ? mains.outputA * tripShare(design, 'mains') : 0,
     mainsHours: mainsSpans(mainsH),
     sunWatts: array ? offeredDayW(array, drivingH === 0).map((w) => w * perBlock) : null,
   };

@@ -53,16 +53,29 @@ function feet(vehicle: Vehicle, carrier: string): Foot[] {
   return [...(bar ? [{ ...bar, id: `${carrier}-drawbar`, name: 'drawbar', kind: 'drawbar' as const }] : []), ...axles].sort((a, b) => a.x - b.x);
 }
 
+/** Axles nearer than this to one another share by their suspension, mm. */
+const TANDEM_MM = 1300;
+
+/** Feet in groups, the first first: axles of a tandem bear together. */
+function groupsOf(all: readonly Foot[]): Foot[][] {
+  const out: Foot[][] = [];
+  for (const f of all) {
+    const last = out[out.length - 1];
+    const before = last?.[last.length - 1];
+    if (last && before && before.kind === 'axle' && f.kind === 'axle' && f.x - before.x <= TANDEM_MM) last.push(f);
+    else out.push([f]);
+  }
+  return out;
+}
+
 function supportsOf(masses: readonly Mass[], all: readonly Foot[]): Support[] {
-  const [front, rear] = [all[0], all[all.length - 1]];
+  const groups = groupsOf(all);
+  const [front, rear] = [groups[0], groups[groups.length - 1]];
   if (!front || !rear || front === rear) return [];
-  const sums = masses.map((m) => shareOf(m, front.x, rear.x)).reduce(([a, b], [c, d]) => [a + c, b + d], [0, 0]);
-  return (
-    [
-      [front, sums[0]],
-      [rear, sums[1]],
-    ] as const
-  ).map(([f, kg]) => ({ id: f.id, name: f.name, kind: f.kind, addedKg: kg, loadKg: f.emptyKg + kg, limitKg: f.limitKg }));
+  const middle = (g: readonly Foot[]): number => g.reduce((s, f) => s + f.x, 0) / g.length;
+  const sums = masses.map((m) => shareOf(m, middle(front), middle(rear))).reduce(([a, b], [c, d]) => [a + c, b + d], [0, 0]);
+  const each = (g: readonly Foot[], kg: number): Support[] => g.map((f) => ({ id: f.id, name: f.name, kind: f.kind, addedKg: kg / g.length, loadKg: f.emptyKg + kg / g.length, limitKg: f.limitKg }));
+  return [...each(front, sums[0]), ...each(rear, sums[1])];
 }
 
 /** Weight added to each vehicle, axle by axle and side by side, by moments about the first and the last support. */

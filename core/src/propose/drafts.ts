@@ -18,6 +18,7 @@ import {
 } from '../supply/index.js';
 import { climateOf, weatherChain } from '../travel/index.js';
 import { simulateJob } from '../trip/index.js';
+import type { Finding } from '../rules/index.js';
 import { finish } from './finish.js';
 import { withFixedParts } from './fixed-parts.js';
 import { supplyOptions, withOption } from './options.js';
@@ -193,17 +194,22 @@ interface Tried {
   readonly kg: number;
 }
 
-/** Where none stands its test: the one that falls least short, or the next lighter one whose circuit has no stop. */
+/** A trip that is too much for what fits the vehicle is said on the draft's card; everything else would be a fault of the draft. */
+const onlyTrip = (stops: readonly Finding[]): boolean => stops.every((f) => f.rule === 'trip-runs-low');
+
+/** Where none stands its test: the one that falls least short, or the next lighter bank beside the same gear whose circuit has no stop. */
 function fallBack(options: readonly Tried[], nearest: Design, catalogue: Catalogue): Design {
   const first = finish(nearest, catalogue);
   if (!first.stops.length) return first.design;
+  const { supply } = nearest;
   const kg = priced(nearest, catalogue).kg;
-  const lighter = options.filter((o) => o.holds && o.kg < kg).sort((a, b) => b.kg - a.kg);
-  for (let n = 0; n < Math.min(MOST_CIRCUITS, lighter.length); n++) {
-    const f = finish(lighter[Math.floor(((lighter.length - 1) * n) / Math.max(1, MOST_CIRCUITS - 1))]!.d, catalogue);
-    if (!f.stops.length) return f.design;
-  }
-  return first.design;
+  const beside = ({ d }: Tried): boolean =>
+    d.supply.dcdc === supply.dcdc && d.supply.dcdcHalf === supply.dcdcHalf && d.supply.sun.panel === supply.sun.panel && d.supply.sun.count === supply.sun.count;
+  const lighter = options
+    .filter((o) => o.holds && o.kg < kg && beside(o))
+    .sort((x, y) => y.kg - x.kg)
+    .map((o) => finish(o.d, catalogue));
+  return (lighter.find((f) => !f.stops.length) ?? lighter.find((f) => onlyTrip(f.stops)) ?? first).design;
 }
 
 /**

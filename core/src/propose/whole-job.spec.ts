@@ -2,7 +2,7 @@ import { assess, type Assessment } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { circuitPlan, NAMED_STATES, stateFigures } from '../circuit/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import { blankDesign, USES, type Design } from '../design/index.js';
+import { blankDesign, USES, VEHICLE_KINDS, type Design } from '../design/index.js';
 import { buildDiagram } from '../diagram/index.js';
 import { threeDrafts } from './drafts.js';
 import { applyTalk, talkOf, type Talk } from './talk.js';
@@ -57,15 +57,26 @@ describe('a whole job from ten answers', () => {
     });
   }
 
-  it('give nothing to stop it, whatever the vehicle and the use', () => {
-    for (const vehicleKind of ['tray-back', 'wagon', 'van', 'caravan', 'light-truck', 'slide-on'] as const)
-      for (const use of USES) {
-        const blank = blankDesign('anyone');
-        blank.brief.use = use;
-        const a = assess(afterTalk({ ...talkOf(blank), vehicleKind }), SHIPPED_CATALOGUE);
-        expect(a.open.filter((f) => f.severity === 'stop').map((f) => f.key))
-          .withContext(`${vehicleKind} ${use}`)
-          .toEqual([]);
-      }
-  });
+  for (const vehicleKind of VEHICLE_KINDS)
+    it(`give three drafts for every use of a ${vehicleKind}, each without a stop but for a trip that it says it does not stand, and no size above what its terminals take`, () => {
+      for (const use of USES)
+        for (const houseV of vehicleKind === 'light-truck' ? ([24, 12] as const) : ([12] as const)) {
+          const blank = blankDesign('anyone');
+          blank.brief.use = use;
+          const job = applyTalk(blank, { ...talkOf(blank), vehicleKind });
+          job.supply.houseV = houseV;
+          for (const draft of threeDrafts(job, SHIPPED_CATALOGUE)) {
+            const a = assess({ ...job, supply: draft.design.supply }, SHIPPED_CATALOGUE);
+            const stops = a.open.filter((f) => f.severity === 'stop').map((f) => f.rule);
+            const what = `${vehicleKind} ${use} ${houseV} V ${draft.tier}`;
+            expect(draft.stands ? stops : stops.filter((r) => r !== 'trip-runs-low'))
+              .withContext(what)
+              .toEqual([]);
+            for (const r of a.runs)
+              expect(r.ok && r.figures.areaMm2 <= (r.spec.maxAreaMm2 ?? Infinity))
+                .withContext(`${what} ${r.spec.name}`)
+                .toBeTrue();
+          }
+        }
+    });
 });

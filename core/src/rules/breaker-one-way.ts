@@ -14,7 +14,9 @@ export const breakerOneWay: Rule = {
     const states = plan ? bothWays(plan) : new Map<string, { outA: number; backA: number }>();
     return poled.flatMap((r) => {
       const met = states.get(r.spec.id) ?? { outA: 0, backA: 0 };
-      const twoWay = (met.outA > 0 && met.backA > 0) || r.spec.ends.length > 1;
+      // A fault fed from the far end goes the other way through it than what flows day by day.
+      const against = r.spec.ends.some((e) => (e.at === 'to' ? met.outA > 0 : met.backA > 0));
+      const twoWay = against || r.spec.ends.length > 1;
       return twoWay
         ? [
             {
@@ -28,6 +30,6 @@ export const breakerOneWay: Rule = {
   say: (v) =>
     v['out'] !== '0.0' && v['back'] !== '0.0'
       ? `${v['run']}: its breaker is made for one direction, but ${v['out']} A flow out and ${v['back']} A back, by the state.`
-      : `${v['run']}: its breaker is made for one direction, but the ${v['ends']} can each feed a fault on it.`,
+      : `${v['run']}: its breaker is made for one direction, but the ${v['ends']} can feed a fault on it against what flows day by day.`,
   fix: () => 'A breaker without marks for line and load (+ and −), or a fuse.',
 };

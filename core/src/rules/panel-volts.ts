@@ -4,7 +4,7 @@ import type { Rule } from './rule.js';
 export const panelVolts: Rule = {
   id: 'panel-volts',
   severity: 'stop',
-  basis: 'open-circuit volts on the coldest morning, 0.28 % more for each kelvin below 25 °C',
+  basis: 'open-circuit volts on the coldest morning of the region’s year, 0.28 % more for each kelvin below 25 °C',
   why: 'Too many volts on a cold morning destroy the regulator.',
   test: ({ supply: { array } }) =>
     array?.limitV && array.coldOpenV > array.limitV ? [{ at: { stage: 'supply', about: 'panel' }, values: { volts: figure(array.coldOpenV, 1), limit: array.limitV } }] : [],

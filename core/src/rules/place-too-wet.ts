@@ -5,7 +5,14 @@ export const placeTooWet: Rule = {
   severity: 'stop',
   basis: 'weather of the zone against what the gear bears',
   why: 'Water and dust end electronics, and wet copper goes green. An appliance may bear more than is known of it: its own data decide.',
-  test: ({ layout }) => layout.troubles.filter((t) => t.kind === 'weather').map((t) => ({ at: { stage: 'places' as const, about: t.gear }, severity: t.gear.startsWith('load:') ? ('look' as const) : ('stop' as const), values: { name: t.name, where: t.with, bears: t.wantMm } })),
+  test: ({ layout }) =>
+    layout.troubles
+      .filter((t) => t.kind === 'weather')
+      .map((t) => ({
+        at: { stage: 'places' as const, about: t.gear },
+        severity: t.gear.startsWith('load:') ? ('look' as const) : ('stop' as const),
+        values: { name: t.name, where: t.with, bears: t.wantMm },
+      })),
   say: (v) => `${v['name']} meets ${v['where']}; it is not made for that.`,
   fix: () => 'A drier place, or a box that seals.',
 };

@@ -4,6 +4,7 @@ import { MPPT_YIELD } from './sun.js';
 import type { AlternatorWants } from './alternator.js';
 import type { SolarArray } from './array.js';
 import type { Bank } from './bank.js';
+import { tripShare } from './charger-air.js';
 import { driveVolts } from './isolation.js';
 
 /** Resistance between a charger and the bank where no run says better, ohm. */
@@ -43,8 +44,9 @@ export function vehicleChargeA(design: Design, catalogue: Catalogue, bank: Bank,
   const { supply } = design;
   if (supply.isolation === 'dcdc') {
     const v = driveVolts(design);
-    const inW = dcdcs.reduce((s, d) => s + chargerInputW(d.part, bank.absorptionV) * d.share, 0);
-    return { outA: dcdcs.reduce((s, d) => s + d.part.outputA * d.share, 0), wanted: { idleA: inW / v.warmIdleV, roadA: inW / v.cruiseV } };
+    const hot = dcdcs.map((d) => ({ ...d, share: d.share * tripShare(design, d.id) }));
+    const inW = hot.reduce((s, d) => s + chargerInputW(d.part, bank.absorptionV) * d.share, 0);
+    return { outA: hot.reduce((s, d) => s + d.part.outputA * d.share, 0), wanted: { idleA: inW / v.warmIdleV, roadA: inW / v.cruiseV } };
   }
   const isolator = supply.isolation === 'isolator' ? catalogue.find('isolator', supply.isolator) : null;
   const outA = isolator ? Math.min(bank.maxChargeA, 0.8 * isolator.ratedA) * closedShare : 0;

@@ -4,6 +4,7 @@ export * from './bank.js';
 export * from './battery.js';
 export * from './charge-time.js';
 export * from './charger.js';
+export * from './charger-air.js';
 export * from './charger-input.js';
 export * from './chargers.js';
 export * from './devices.js';

@@ -5,6 +5,8 @@ import { REGIONS, type Region } from './regions.js';
 export const PLANNING_CLEARNESS = 0.75;
 /** Kelvin by which the coldest morning lies below the mean where no region says better. */
 export const COLDEST_BELOW_K = 15;
+/** The coldest morning of a year is no warmer than this where no region says better, °C. */
+export const COLDEST_OF_YEAR_C = -5;
 
 /** What sky and air a trip meets. */
 export interface Climate {
@@ -14,14 +16,18 @@ export interface Climate {
   readonly clearness: number;
   readonly ambientC: number;
   readonly coldestC: number;
+  /** The coldest morning of its year, whenever the trip is: a string of panels stays on the roof. */
+  readonly coldestOfYearC: number;
 }
 
 /** Climate of a trip: its region's in its month, else the typed latitude and temperature with planning defaults. */
 export function climateOf(trip: Trip, month = trip.month): Climate {
   const region = REGIONS.find((r) => r.id === trip.region) ?? null;
   const m = month - 1;
-  if (region) return { region, latitudeDeg: region.latitudeDeg, month, clearness: region.clearness[m]!, ambientC: region.dayC[m]!, coldestC: region.coldestC[m]! };
-  return { region, latitudeDeg: trip.latitudeDeg, month, clearness: PLANNING_CLEARNESS, ambientC: trip.ambientC, coldestC: trip.ambientC - COLDEST_BELOW_K };
+  if (region)
+    return { region, latitudeDeg: region.latitudeDeg, month, clearness: region.clearness[m]!, ambientC: region.dayC[m]!, coldestC: region.coldestC[m]!, coldestOfYearC: Math.min(...region.coldestC) };
+  const coldestC = trip.ambientC - COLDEST_BELOW_K;
+  return { region, latitudeDeg: trip.latitudeDeg, month, clearness: PLANNING_CLEARNESS, ambientC: trip.ambientC, coldestC, coldestOfYearC: Math.min(coldestC, COLDEST_OF_YEAR_C) };
 }
 
 /** A battery's mass lags the air: it sees about this share of the day's swing. */

@@ -1,10 +1,13 @@
 import {
   answer,
+  applyTalk,
   assess,
+  blankDesign,
   circuitPlan,
   circuitsCsv,
   circuitStateSchema,
   inWords,
+  LOAD_LIBRARY,
   netlist,
   orderCsv,
   PARKED,
@@ -14,6 +17,10 @@ import {
   SHIPPED_CATALOGUE,
   stateFigures,
   sweep,
+  talkOf,
+  talkSchema,
+  threeDrafts,
+  TIERS,
   type CircuitPlan,
   type CircuitState,
   type Design,
@@ -30,7 +37,7 @@ export interface Outcome {
 
 const JOB_COMMANDS = ['assess', 'order', 'circuits', 'diagram', 'netlist'] as const;
 type JobCommand = (typeof JOB_COMMANDS)[number];
-const USAGE = `meridex ${[...QUESTIONS, ...JOB_COMMANDS].join('|')} FILE   (- reads standard input)`;
+const USAGE = `meridex ${[...QUESTIONS, ...JOB_COMMANDS, 'draft'].join('|')} FILE   (- reads standard input)`;
 
 const bad = (message: string): Outcome => ({ code: 2, out: '', err: `meridex: ${message}\n` });
 const good = (result: unknown, remarks: readonly string[] = []): Outcome => ({ code: 0, out: `${JSON.stringify(result, null, 1)}\n`, err: remarks.map((r) => `meridex: note: ${r}\n`).join('') });
@@ -113,6 +120,30 @@ async function onJob(command: JobCommand | 'solve', document: unknown): Promise<
   });
 }
 
+/** A job of ten answers: what they leave out is as a new job has it; the same circuit as the button gives. */
+function draftJob(document: unknown): Outcome {
+  if (!isObject(document)) return bad(`answers: got ${JSON.stringify(document)?.slice(0, 40) ?? 'nothing'}; an object is accepted`);
+  const { customer = 'new customer', tier = 'sound', ...given } = document;
+  if (typeof customer !== 'string') return bad(`customer: got ${JSON.stringify(customer)}; a name is accepted`);
+  if (!TIERS.includes(tier as (typeof TIERS)[number])) return bad(`tier: got ${JSON.stringify(tier)}; one of ${TIERS.join(', ')} is accepted`);
+  const blank = blankDesign(customer);
+  const kind = given['vehicleKind'];
+  const usual = { ...talkOf({ ...blank, brief: { ...blank.brief, use: (given['use'] ?? blank.brief.use) as Design['brief']['use'] } }), ...(kind === 'light-truck' ? { houseV: 24 } : {}) };
+  const unknown = Object.keys(given).find((k) => !(k in usual));
+  if (unknown) return bad(`${unknown}: not an answer; ${Object.keys(usual).join(', ')}, customer, tier are accepted`);
+  const parsed = talkSchema.safeParse({ ...usual, ...given });
+  if (!parsed.success) {
+    const issue = parsed.error.issues[0]!;
+    return bad(`${issue.path.join('.') || 'answers'}: ${issue.message}`);
+  }
+  const wish = parsed.data.wishes.find((w) => !LOAD_LIBRARY.some((i) => i.id === w.id));
+  if (wish) return bad(`wishes: got ${JSON.stringify(wish.id)}; an appliance of the library is accepted: ${LOAD_LIBRARY.map((i) => i.id).join(', ')}`);
+  const job = applyTalk(blank, parsed.data);
+  const draft = threeDrafts(job, SHIPPED_CATALOGUE).find((d) => d.tier === tier)!;
+  const design: Design = { ...job, supply: draft.design.supply };
+  return good({ design }, draft.stands ? [] : [`the ${draft.tier} draft does not quite stand ${draft.says}`]);
+}
+
 /** True for a job file, whose circuit is drawn from its design. */
 const isJob = (document: unknown): boolean => isObject(document) && ('design' in document || 'schemaVersion' in document);
 
@@ -125,6 +156,7 @@ export async function run(command: string | undefined, text: string): Promise<Ou
     return bad(`input: not JSON (${(error as Error).message.split('\n')[0]})`);
   }
   if (command === 'solve' && isJob(document)) return onJob(command, document);
+  if (command === 'draft') return draftJob(document);
   if (QUESTIONS.includes(command as Question)) return ask(command as Question, document);
   if (JOB_COMMANDS.includes(command as JobCommand)) return onJob(command as JobCommand, document);
   return bad(`command: got ${command ?? 'nothing'}; usage: ${USAGE}`);

@@ -1,7 +1,7 @@
 import { conductorC, lugOhm, resistanceOhmPerM } from '../cable/index.js';
 import { fuseOhm } from '../protection/index.js';
-import { aloneStep, sensibleCopper, type CableStep, type TreeRun } from '../tree/index.js';
-import type { Fused } from './fusing.js';
+import { sensibleCopper, type CableStep, type TreeRun } from '../tree/index.js';
+import { mostFor, type Fused } from './fusing.js';
 
 /** A run with the size that was taken for it. */
 export interface Picked {
@@ -42,7 +42,7 @@ export function hotCableOhm({ spec, asked }: Fused, step: CableStep, amps: numbe
 /** Volts lost at the largest steady current, hot, joints and all. */
 export function lossV(fused: Fused, step: CableStep): number {
   const { spec, perPole } = fused;
-  return spec.lastingA * (hotCableOhm(fused, step, spec.lastingA / perPole, perPole) + jointsOhm(fused, step.size.areaMm2));
+  return spec.wholeA * (hotCableOhm(fused, step, spec.wholeA / perPole, perPole) + jointsOhm(fused, step.size.areaMm2));
 }
 
 /** Runs that the sizes of others hang on; a wire that is there already is neither changed nor counted behind. */
@@ -77,7 +77,7 @@ function treesOf(all: ReadonlyMap<string, Fused>): TreeRun<CableStep>[] {
     if (spec.existing || (spec.equalTo && all.has(spec.equalTo))) continue;
     const times = 1 + (like.get(id) ?? 0);
     const steps = times === 1 ? fused.steps : (fused.steps.map((s) => ({ ...s, copper: s.copper * times, price: s.price * times })) as unknown as Fused['steps']);
-    out.push({ id, parent: parentOf(fused, all), limitPercent: spec.pathLimitPercent, steps });
+    out.push({ id, parent: parentOf(fused, all), limitPercent: spec.pathLimitPercent, steps, most: mostFor(fused) });
   }
   return out;
 }
@@ -104,7 +104,7 @@ function guarded(all: ReadonlyMap<string, Fused>, picks: Map<string, number>): R
       for (const p of path) {
         const f = all.get(p)!;
         const [now, next] = [f.steps[picks.get(p)!]!, f.steps[picks.get(p)! + 1]];
-        if (!next || f.typed || picks.get(p)! >= aloneStep({ id: p, parent: null, limitPercent: spec.pathLimitPercent, steps: f.steps }) + 2) continue;
+        if (!next || f.typed || picks.get(p)! >= mostFor(f)) continue;
         const worth = (lossV(f, now) - lossV(f, next)) / (next.copper - now.copper);
         if (!best || worth > best.worth) best = { run: p, worth };
       }

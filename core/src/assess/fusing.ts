@@ -1,10 +1,10 @@
-import { cableSeries, sizeInWords, type CableSize } from '../cable/index.js';
+import { ampacityA, cableSeries, resistanceOhmPerM, sizeInWords, type CableSize } from '../cable/index.js';
 import type { Design } from '../design/index.js';
 import { PLANNING_PRICES as PRICE } from '../order/index.js';
-import { FUSE_KINDS, fuseWindow, RATED_AIR_C, type FuseType, type FuseWindow } from '../protection/index.js';
-import { kept } from '../quantity/index.js';
+import { FUSE_KINDS, fuseWindow, outlastsStart, RATED_AIR_C, type FuseType, type FuseWindow } from '../protection/index.js';
+import { kept, REFERENCE_C } from '../quantity/index.js';
 import type { RunSpec, SizingTrouble, Tried } from '../routes/index.js';
-import { cableStep, stepsThatCarry, type CableStep, type RunAsked } from '../tree/index.js';
+import { ALONE_PERCENT, cableStep, MOST_ABOVE, stepsThatCarry, type CableStep, type RunAsked } from '../tree/index.js';
 
 /** What earlier rounds found out about a run. */
 export interface RunChoice {
@@ -53,8 +53,6 @@ export type FusedRun =
 const MOST_PER_POLE = 3;
 /** Below this a run that no cable suits is too long, not too heavy: more copper is the wrong answer, A. */
 const HEAVY_A = 100;
-/** Drop that a heavy run without a limit of its own is split for, per cent. */
-const ALONE_PERCENT = 3;
 
 const pricePerM = (areaMm2: number): number => PRICE.cableBase + PRICE.cablePerMm2 * areaMm2;
 
@@ -101,7 +99,10 @@ function withKind(spec: RunSpec, design: Design, choice: RunChoice, type: FuseTy
   const parts = spec.weak.map((w) => ({ ...w, ratingA: w.ratingA / perPole }));
   const window = fuseWindow(type, loadA, parts, airC);
   const wishedA = Math.max(spec.leastFuseA, choice.leastFuseA);
-  const leastA = window.fitsA.some((a) => a >= wishedA) ? wishedA : 0;
+  const outlasts = (a: number): boolean => outlastsStart(type, a, spec.startA / perPole);
+  // A start that no rating of the window outlasts is the rules' to find.
+  const startsAt = window.fitsA.find(outlasts) ?? 0;
+  const leastA = window.fitsA.find((a) => a >= Math.max(wishedA, startsAt)) ?? startsAt;
   const fuseA = guardA ?? window.fitsA.find((a) => a >= leastA) ?? (spec.edit.areaMm2 === undefined ? null : (spec.edit.fuseA ?? null));
   const asked = askedOf(spec, design, choice, perPole);
   const all = (): readonly Tried[] => cableSeries(asked.series).map((s) => triedOf(cableStep(s, asked, perPole)));
@@ -127,6 +128,22 @@ function withPerPole(spec: RunSpec, design: Design, choice: RunChoice, guard: Gu
       if (!first || (first.error === 'window-closed' && r.error !== 'window-closed')) first = r;
     }
   return first!;
+}
+
+/** Room over the lasting current that an installer gives a cable by habit. */
+const HABIT = 1.25;
+
+/**
+ * Place of the thickest of its steps that a run takes for the sake of others: two stocked sizes above what it needs by
+ * itself, for its current, custom and 3 % of its own as printed at 20 °C, whatever larger fuse a short or another fuse asks for.
+ */
+export function mostFor({ spec, asked, perPole, steps: list }: Fused): number {
+  const own = Math.min(ALONE_PERCENT, spec.pathLimitPercent ?? ALONE_PERCENT);
+  const series = cableSeries(asked.series);
+  const lost = (areaMm2: number): number => (100 * spec.usualA * (asked.outM + asked.backM) * resistanceOhmPerM(areaMm2, asked.tinned, REFERENCE_C)) / perPole / spec.refV;
+  const alone = series.findIndex((s) => s.areaMm2 >= spec.minAreaMm2 - 1e-9 && ampacityA(s.areaMm2, asked) >= (HABIT * spec.lastingA) / perPole && lost(s.areaMm2) <= own);
+  const most = series[alone < 0 ? series.length - 1 : Math.min(series.length - 1, alone + MOST_ABOVE)]!.areaMm2;
+  return Math.max(0, list.filter((s) => s.size.areaMm2 <= most + 1e-9).length - 1);
 }
 
 /** Whether the thickest of these loses no more than the run may by itself. */

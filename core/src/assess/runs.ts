@@ -83,6 +83,16 @@ function learn(run: Fitted, design: Design, choice: RunChoice): boolean {
   return true;
 }
 
+/** Goes through all runs once; strings that learn together do so from the first of them that shows something. */
+function learnAll(runs: readonly SizedRun[], design: Design, choices: ReadonlyMap<string, RunChoice>): boolean {
+  const changed = new Set<RunChoice>();
+  for (const r of runs) {
+    const choice = choices.get(r.spec.id)!;
+    if (!changed.has(choice) && learn(inCircuit(r), design, choice)) changed.add(choice);
+  }
+  return changed.size > 0;
+}
+
 /** Takes a rating of the same window that waits for the fuses behind it; true when one did. */
 function learnToWait(runs: readonly SizedRun[], choices: ReadonlyMap<string, RunChoice>): boolean {
   let changed = false;
@@ -118,7 +128,6 @@ export function sizeRuns(specs: readonly RunSpec[], design: Design, bank: Bank |
       return r.ok ? { ...r, figures: { ...r.figures, fuses } } : { ...r, standIn: { ...r.standIn, fuses } };
     });
     if (round === MOST_ROUNDS) return withFuses;
-    const changed = withFuses.filter((r) => learn(inCircuit(r), design, choices.get(r.spec.id)!)).length;
-    if (changed === 0 && !learnToWait(withFuses, choices)) return withFuses;
+    if (!learnAll(withFuses, design, choices) && !learnToWait(withFuses, choices)) return withFuses;
   }
 }

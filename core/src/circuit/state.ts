@@ -10,6 +10,8 @@ export const circuitStateSchema = z.object({
   loads: z.union([z.enum(['off', 'on', 'surge']), z.object({ only: z.array(z.string().max(60)).max(200) })]),
   sun: z.enum(['none', 'dull', 'full']),
   mains: z.boolean(),
+  /** Air around the chargers: a mild day's, in which they give all, or that of a hot one in their zone, in which they give less. */
+  air: z.enum(['mild', 'hot']),
   mainSwitch: z.enum(['closed', 'open']),
   disconnect: z.enum(['closed', 'open']),
   /** The bank in use, where a selector chooses. */
@@ -28,6 +30,7 @@ export const PARKED: CircuitState = {
   loads: 'on',
   sun: 'none',
   mains: false,
+  air: 'mild',
   mainSwitch: 'closed',
   disconnect: 'closed',
   bank: 'first',
@@ -40,6 +43,7 @@ export const NAMED_STATES: Readonly<Record<string, CircuitState>> = {
   'parked, the hardest start': { ...PARKED, loads: 'surge' },
   'parked, everything off': { ...PARKED, loads: 'off' },
   'driving, loads on': { ...PARKED, engine: 'cruise', sun: 'full' },
+  'driving on a hot day, loads on': { ...PARKED, engine: 'cruise', sun: 'full', air: 'hot' },
   'at idle, loads on': { ...PARKED, engine: 'idle' },
   'driving, nearly full': { ...PARKED, engine: 'cruise', charging: 'absorption', loads: 'off', sun: 'full' },
   'parked in the sun': { ...PARKED, sun: 'full' },

@@ -1,5 +1,5 @@
 import { LinearCircuit } from '../network/index.js';
-import { dcdcsOf, hotShare } from '../supply/index.js';
+import { dcdcsOf } from '../supply/index.js';
 import type { CircuitPlan } from './plan.js';
 import { settle, type SettledState } from './settle.js';
 import { HOLD_OHM } from './settling.js';
@@ -90,7 +90,7 @@ function corner(lowest: CircuitState, of: ReadonlyMap<string, number>, sign: 1 |
 function fullOutputV({ runs, bank, design, catalogue }: CircuitPlan): number[] {
   const ohm = (id: string): number => runs.find((r) => r.spec.id === id)?.figures.ohm ?? 0;
   const main = (ohm('house-bus') || ohm('house1-bus')) / bank.strings;
-  return dcdcsOf(design, catalogue).map(({ id, part, share }, i) => bank.absorptionV - part.outputA * share * hotShare(design, id) * (ohm(i ? 'charger2-bus' : 'charger-bus') + main + HOLD_OHM));
+  return dcdcsOf(design, catalogue).map(({ part, share }, i) => bank.absorptionV - part.outputA * share * (ohm(i ? 'charger2-bus' : 'charger-bus') + main + HOLD_OHM));
 }
 
 /**

@@ -1,5 +1,5 @@
 import { CHEMISTRY, restV } from '../catalogue/index.js';
-import { ALTERNATOR, dcdcsOf, hotShare, mainsChargerOf, MPPT_YIELD, TRACE_VOLTS, type Bank, type SolarArray } from '../supply/index.js';
+import { ALTERNATOR, dcdcsOf, hotShare, mainsChargerOf, type HotCharger, MPPT_YIELD, TRACE_VOLTS, type Bank, type SolarArray } from '../supply/index.js';
 import type { Design } from '../design/index.js';
 import type { CircuitPlan } from './plan.js';
 import type { CircuitState } from './state.js';
@@ -78,11 +78,14 @@ function triggered(design: Design, state: CircuitState): boolean {
   return state.engine !== 'off' || design.supply.trigger === 'always-live wire';
 }
 
+/** Share of its output that a charger gives in the air of a state. */
+const inAir = (state: CircuitState, design: Design, id: HotCharger): number => (state.air === 'hot' ? hotShare(design, id) : 1);
+
 function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, sunW: number): Giver[] {
   const { design, catalogue, array } = plan;
   return dcdcsOf(design, catalogue).flatMap(({ part, share }, i): Giver[] => {
     const gear = i ? 'charger2' : 'charger';
-    const hot = hotShare(design, gear);
+    const hot = inAir(state, design, gear);
     const sun = i === 0 && array?.throughCharger ? Math.min(sunW, (array.maxA ?? Infinity) * bank.absorptionV) : 0;
     const vehicle = triggered(design, state);
     const way = part.sunInput?.way;

@@ -6,3 +6,4 @@ export * from './read.js';
 export * from './schema.js';
 export * from './places-schema.js';
 export * from './vehicle-schema.js';
+export * from './tidy.js';

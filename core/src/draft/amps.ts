@@ -35,14 +35,16 @@ export function usualLoadsA(c: DraftContext, loads: readonly DayLoad[]): number 
 }
 
 /** A load's own two currents behind a source of so many volts at its lowest and its nominal ones. */
-export function ampsOf(load: DayLoad, lowestV: number, nominalV: number): Amps & Pick<RunSpec, 'demand'> {
+export function ampsOf(load: DayLoad, lowestV: number, nominalV: number): Amps & Pick<RunSpec, 'demand' | 'startA'> {
+  const startA = load.startW > load.runningW ? (load.startW / load.runningW) * fullA(load, lowestV) : 0;
   if (load.kind === 'current') {
     const why = 'constant current, as entered';
-    return { demand: { currentA: load.runningA }, lastingA: load.fullA, lastingWhy: why, usualA: load.fullA, usualWhy: why };
+    return { demand: { currentA: load.runningA }, startA, lastingA: load.fullA, lastingWhy: why, usualA: load.fullA, usualWhy: why };
   }
   const watts = `${figure(load.fullW, 0)} W of constant power${load.fullW > load.runningW ? ', undimmed' : ''}`;
   return {
     demand: { powerW: load.runningW },
+    startA,
     lastingA: load.fullW / lowestV,
     lastingWhy: `${watts} at the lowest ${figure(lowestV, 1)} V`,
     usualA: load.fullW / nominalV,

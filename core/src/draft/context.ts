@@ -29,6 +29,8 @@ type Given = Pick<RunSpec, 'id' | 'name' | 'group' | 'from' | 'to' | keyof Amps 
   /** What hangs on its end, where that is not its lasting current. */
   readonly demand?: RunSpec['demand'];
   readonly passingA?: number;
+  readonly startA?: number;
+  readonly wholeA?: number;
   readonly leastEndV?: number;
   readonly refV?: number;
   readonly parent?: string;
@@ -123,7 +125,7 @@ function protectionOf(c: DraftContext, given: Given, from: Gear, to: Gear): Prot
     reset: !breaker ? null : protect === 'breaker, self-resetting' ? 'self' : 'manual',
     fuseAirC: Math.max(RATED_AIR_C, ...air),
     // A charging battery stands a fifth above its nominal volts; a variable alternator on overrun above that.
-    highestV: given.highestV ?? Math.max(c.bank?.absorptionV ?? 0, given.nominalV * 1.2, given.group === 'charging' || c.design.supply.isolation === 'isolator' ? driveVolts(c.design).overrunV : 0),
+    highestV: given.highestV ?? Math.max(c.bank?.absorptionV ?? 0, given.nominalV * 1.2, from.role === 'starting' || c.design.supply.isolation === 'isolator' ? driveVolts(c.design).overrunV : 0),
   };
 }
 
@@ -155,9 +157,11 @@ export function makeRun(c: DraftContext, number: number, given: Given): RunSpec 
     demand: given.demand ?? { currentA: given.lastingA },
     lastingA: maker === null ? given.lastingA : Math.min(given.lastingA, maker),
     lastingWhy: maker !== null && maker < given.lastingA ? `${given.lastingWhy}; its maker’s largest fuse of ${given.makerFuseA} A wins` : given.lastingWhy,
+    wholeA: given.wholeA ?? given.lastingA,
     usualA: given.usualA,
     usualWhy: given.usualWhy,
     passingA: maker === null ? (given.passingA ?? 0) : 0,
+    startA: given.startA ?? 0,
     leastEndV: given.leastEndV ?? null,
     sourceV: given.sourceV,
     nominalV: given.nominalV,

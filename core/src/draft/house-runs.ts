@@ -11,6 +11,8 @@ import { distributionOf, selectedBankOf, stringLost, type Bank } from '../supply
 import { loadLeastMm2, loadLimit, studFor, supplyLimit, TERMINAL, TRUNK } from './limits.js';
 import { groupRuns, onGroup, onHouseWires, type FeedPoint } from './shared-runs.js';
 
+/** Smallest input cable of an inverter by custom, mm². */
+const INVERTER_LEAST_MM2 = 4;
 /** Share of a way's rating that a load may take before it gets its own fuse at the bus bars. */
 const WAY_SHARE = 0.8;
 
@@ -66,6 +68,7 @@ function mainRuns(c: DraftContext, next: () => number, all: Amps, bank: Bank, id
       from: { ...endOf(house, terminal), minus: many ? `${id}.${terminal}-` : `${id}-` },
       to: { ...to, ...main },
       ...amps,
+      wholeA: all.lastingA * Math.max(...bank.stringShares),
       sourceV: bank.openV,
       nominalV: bank.nominalV,
       limit: TRUNK,
@@ -179,7 +182,7 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
         lastingWhy: `${figure(inverterW, 0)} W in at its rated ${inverterPart.ratedW} W out, at the lowest ${figure(bank.openV, 1)} V`,
         usualA: inverterW / bank.nominalV,
         usualWhy: `${figure(inverterW, 0)} W in at its rated ${inverterPart.ratedW} W out, at ${bank.nominalV} V`,
-        minAreaMm2: c.design.settings.custom.feedMm2,
+        minAreaMm2: INVERTER_LEAST_MM2,
         terminal: studFor(inverterW / bank.openV),
         sourceV: bank.openV,
         nominalV: bank.nominalV,

@@ -9,6 +9,8 @@ export function sunRuns(c: DraftContext, next: () => number): RunSpec[] {
   return [...roofRuns(c, next), ...portableRuns(c, next)];
 }
 
+/** Smallest lead of a controller's output by custom, mm². */
+const CONTROLLER_LEAD_MM2 = 2.5;
 /** Smallest cable of panels by custom, mm². */
 const SUN_LEAST_MM2 = 4;
 /** Rating of the plug that a portable panel is put on with, A. */
@@ -112,7 +114,7 @@ function roofRuns(c: DraftContext, next: () => number): RunSpec[] {
       from: endOf(regulator, 'out'),
       to: endOf(bus),
       ...steadyA(outA, 'the panels’ rated watts at the lowest charging volts, not above the controller’s own limit'),
-      minAreaMm2: SUN_LEAST_MM2,
+      minAreaMm2: CONTROLLER_LEAD_MM2,
       terminal: TERMINAL.m8,
       sourceV: bank.absorptionV,
       nominalV: bank.nominalV,

@@ -26,5 +26,13 @@ export const POWER: readonly LibraryItem[] = [
     note: 'through the inverter; 2 packs a day',
     make: (w) => ({ purpose: 'tools', supply: 'mains', draw: { by: 'plate', unit: 'W', value: w }, use: { by: 'hours', hours: 1.5 }, when: { at: 'daytime' } }),
   },
+  {
+    id: 'outlets-230',
+    name: '230 V outlets',
+    shelf: 'charging',
+    size: { ...W, usual: 1000, min: 100, max: 5000 },
+    note: 'for what is plugged in now and then; the inverter that gives so many watts, used to nine tenths for half an hour a day',
+    make: (w) => ({ purpose: 'sockets', supply: 'mains', draw: { by: 'plate', unit: 'W', value: Math.round(0.9 * w) }, use: { by: 'hours', hours: 0.5 }, when: { at: 'daytime' } }),
+  },
   { id: 'camera', name: 'camera and flying-camera charger', shelf: 'charging', size: { ...W, usual: 90, min: 10, max: 300 }, note: '12 V', make: (w) => socket(w, 2) },
 ];

@@ -1,7 +1,9 @@
 import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
-import { bankOf, type Bank } from '../supply/index.js';
+import { inverterInputW, largestTogether } from '../loads/index.js';
+import { bankOf, stringLost, type Bank } from '../supply/index.js';
 import { simulateJob, type TripJob, type TripResult } from '../trip/index.js';
+import { loadsOn } from './days.js';
 import { jobOfDesign } from './trip-job.js';
 
 /** What one thing's failing at the start of the trip does to the loads that must not go off. */
@@ -46,6 +48,16 @@ function oneStringLess(job: TripJob, bank: Bank): TripJob | null {
   return left > 0 ? { ...job, bank: { ...job.bank, capacityAh: left } } : null;
 }
 
+/** True where the batteries left carry all that may run at once with the largest string out; one behind a selector always does for itself. */
+function carriesWithout(design: Design, catalogue: Catalogue, bank: Bank): boolean {
+  if (bank.strings === 1) return true;
+  const inverter = catalogue.find('inverter', design.supply.inverter);
+  const day = loadsOn(design, catalogue, design.brief.trip.drivingH, 0);
+  const dcW = largestTogether(day.loads.filter((l) => !l.mains).map((l) => ({ id: l.id, watts: l.fullW, never: l.never }))).watts;
+  const allW = dcW + (inverter ? inverterInputW(inverter.ratedW, inverter.ratedW) : 0);
+  return stringLost(bank, allW / bank.openV).leftShare !== null;
+}
+
 /** Each single failure, simulated from the first hour in the month's mean weather; empty without a battery. */
 export function singleFailures(design: Design, catalogue: Catalogue): readonly Failure[] {
   const bank = bankOf(design, catalogue);
@@ -67,13 +79,13 @@ export function singleFailures(design: Design, catalogue: Catalogue): readonly F
     );
   }
   if (offers((k) => (k.mainsHours.length ? k.mainsA : 0))) out.push(failed('mains', 'no mains: a dead outlet or charger', without(job, { mainsA: 0 }), bank));
-  const less = oneStringLess(job, bank);
+  const less = carriesWithout(design, catalogue, bank) ? oneStringLess(job, bank) : null;
   const critical = Object.values(design.loads).some((l) => l.critical);
   if (less) out.push(failed('battery', 'one battery dead, taken off', less, bank));
   else
     out.push({
       id: 'battery',
-      what: `the only battery dead (${CHEMISTRY[bank.part.chemistry].name})`,
+      what: bank.strings > 1 ? 'one battery dead: the others cannot carry it all, their fuses or boards open, and the bank is lost' : `the only battery dead (${CHEMISTRY[bank.part.chemistry].name})`,
       offH: critical ? 24 * job.days : 0,
       firstOffAtH: critical ? 0 : null,
       lowestSoc: 0,

@@ -67,7 +67,18 @@ describe('single failures', () => {
   it('leave the sun when it has a controller of its own', () => {
     const by = new Map(singleFailures(demo('bookmobile'), SHIPPED_CATALOGUE).map((f) => [f.id, f]));
     expect(by.get('vehicle')!.carriedBy[0]!.what).toBe('sun');
-    expect(by.get('battery')!.offH).toBe(0);
+  });
+  it('say that the bank is lost where the batteries left cannot carry it all', () => {
+    const battery = (part: string) => {
+      const d = demo('bookmobile');
+      d.supply.battery.part = part;
+      return singleFailures(d, SHIPPED_CATALOGUE).find((f) => f.id === 'battery')!;
+    };
+    // All at once they draw 124 A: more than one of 120 Ah gives, less than one of 200 Ah.
+    expect(battery('bat-lfp-120').what).toContain('the bank is lost');
+    expect(battery('bat-lfp-120').offH).toBeGreaterThan(24);
+    expect(battery('bat-lfp-200').what).toContain('taken off');
+    expect(battery('bat-lfp-200').offH).toBe(0);
   });
   it('are never kinder than nothing failing', () => {
     for (const { design } of DEMO_JOBS) {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { copyDesign, USES, VEHICLE_KINDS, type Design, type Load, type Use } from '../design/index.js';
+import { copyDesign, leaveVehicle, tidy, USES, VEHICLE_KINDS, type Design, type Load, type Use } from '../design/index.js';
 import { dayLoad, loadFromLibrary, LOAD_LIBRARY } from '../loads/index.js';
 import { REGIONS } from '../travel/index.js';
 
@@ -10,6 +10,10 @@ export const talkSchema = z.object({
   vehicleKind: z.enum(VEHICLE_KINDS),
   alternator: z.object({ ratedA: z.number().min(0).max(1000), voltage: z.enum(['fixed', 'variable']) }),
   use: z.enum(USES),
+  /** Volts of the house side: of a 24 V vehicle either. */
+  houseV: z.union([z.literal(12), z.literal(24)]).default(12),
+  /** The largest thing that is plugged in at a 230 V outlet, as the inverter that it wants, W; null: nothing beside what is ticked. */
+  outletsW: z.number().min(100, { message: 'from 100 W is accepted' }).max(5000, { message: 'up to 5000 W is accepted' }).nullable().default(null),
   /** Appliances by their id in the library, with a size where it has one. */
   wishes: z.array(wish).max(40),
   /** Which of them must never go off. */
@@ -40,6 +44,8 @@ export function talkOf(design: Design): Talk {
     vehicleKind: brief.vehicleKind,
     alternator: { ratedA: brief.alternator.ratedA, voltage: brief.alternator.voltage },
     use: brief.use,
+    houseV: design.supply.houseV,
+    outletsW: null,
     wishes: USUAL_WISHES[brief.use].map((id) => ({ id, size: known.get(id)?.size?.usual ?? null })),
     never: ['fridge'],
     where: { region: brief.trip.region ?? REGIONS[0]!.id, month: brief.trip.month },
@@ -50,9 +56,13 @@ export function talkOf(design: Design): Talk {
   };
 }
 
+/** The library's 230 V outlets. */
+const OUTLETS = 'outlets-230';
+
 /** Loads that a talk asks for, in its order; a wish that the library does not know is left out. */
 export function loadsFromTalk(talk: Talk): Record<string, Load> {
-  const loads = talk.wishes.flatMap((w, i): [string, Load][] => {
+  const outlets = talk.outletsW === null ? [] : [{ id: OUTLETS, size: talk.outletsW }];
+  const loads = [...talk.wishes.filter((w) => !outlets.length || w.id !== OUTLETS), ...outlets].flatMap((w, i): [string, Load][] => {
     const load = loadFromLibrary(w.id, i + 1, w.size ?? undefined);
     return load ? [[w.id, { ...load, critical: load.critical || talk.never.includes(w.id) }]] : [];
   });
@@ -63,21 +73,23 @@ export function loadsFromTalk(talk: Talk): Record<string, Load> {
 export function applyTalk(design: Design, talk: Talk): Design {
   const next = copyDesign(design);
   const { brief } = next;
-  if (brief.vehicleKind !== talk.vehicleKind) next.places = {};
+  if (brief.vehicleKind !== talk.vehicleKind) leaveVehicle(next);
   brief.vehicleKind = talk.vehicleKind;
   brief.vehicleV = talk.vehicleKind === 'light-truck' ? 24 : 12;
+  next.supply.houseV = talk.houseV;
   brief.alternator = { ...brief.alternator, ...talk.alternator };
   brief.use = talk.use;
   Object.assign(brief.trip, talk.where, talk.days, { drivingH: talk.drivingH, mainsNights: talk.mains.nights, mainsH: talk.mains.nights === 'never' ? 0 : talk.mains.hours });
   brief.payloadLeftKg = talk.limits.payloadKg;
   brief.budget = talk.limits.budget;
   next.loads = loadsFromTalk(talk);
+  tidy(next);
   return next;
 }
 
-/** Ah a day that a talk asks for at 12 V, on a travel day away from mains and through an inverter not yet chosen. */
+/** Ah a day that a talk asks for at the house side's volts, on a travel day away from mains and through an inverter not yet chosen. */
 export function ahDayOf(talk: Talk): number {
-  const context = { nominalV: 12, drivingH: talk.drivingH, mainsH: 0, inverterW: null, ambientC: climateAt(talk) };
+  const context = { nominalV: talk.houseV, drivingH: talk.drivingH, mainsH: 0, inverterW: null, ambientC: climateAt(talk) };
   return Object.entries(loadsFromTalk(talk)).reduce((sum, [id, load]) => sum + dayLoad(id, load, context).ahDay, 0);
 }
 

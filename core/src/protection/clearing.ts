@@ -22,6 +22,12 @@ function beyond(multiple: number, last: Gate): ClearingTimes {
   return { fastS: last[1] * squared, slowS: (last[2] ?? Infinity) * squared };
 }
 
+/** A motor's start is over within this, s. */
+const START_S = 0.1;
+
+/** True where a fuse stays closed through a start of so many amps, by its fast edge. @example outlastsStart('blade', 7.5, 15) // true */
+export const outlastsStart = (type: FuseType, ratingA: number, startA: number): boolean => startA <= 0 || clearingTimes(type, ratingA, startA).fastS >= START_S;
+
 /**
  * When a fuse of this kind and rating opens at `currentA`: the fast and slow edge of its time–current band.
  * Straight lines in log–log between the published gates, never below the first, constant I²t beyond the last.

@@ -15,6 +15,8 @@ export interface KeptEdit {
   readonly what: string;
   readonly kept: string;
   readonly drafted: string;
+  /** What else is as it is because of it, in words; empty: nothing. */
+  readonly also: readonly string[];
 }
 
 type Words = (run: SizedRun) => string;
@@ -43,6 +45,22 @@ const FIELDS: Readonly<Record<keyof RunEdit, { readonly what: string; readonly w
   poled: { what: 'breaker made for', words: (r) => (r.spec.edit.poled ? 'one direction' : 'both directions') },
 };
 
+/** Fields that may move the sizes and fuses of other runs. */
+const MOVES_OTHERS: ReadonlySet<keyof RunEdit> = new Set(['areaMm2', 'fuseA', 'protect']);
+
+/** Sizes and fuses of other runs that are not what they would be without one thing that was typed. */
+function movedBy(design: Design, catalogue: Catalogue, kept: ReadonlyMap<string, SizedRun>, id: string, field: keyof RunEdit): string[] {
+  const { [field]: _, ...rest } = design.runs[id]!;
+  return assess({ ...design, runs: { ...design.runs, [id]: rest } }, catalogue).runs.flatMap((was) => {
+    const now = kept.get(was.spec.id);
+    if (was.spec.id === id || !now?.ok || !was.ok) return [];
+    const [a, b] = [was.figures, now.figures];
+    const size = a.cable === b.cable ? [] : [`${a.cable} → ${b.cable}`];
+    const fuse = a.fuseA === b.fuseA && a.fuseType === b.fuseType ? [] : [`fuse ${rating(a.fuseA)} A ${FUSE_KINDS[a.fuseType].name} → ${rating(b.fuseA)} A ${FUSE_KINDS[b.fuseType].name}`];
+    return size.length || fuse.length ? [`run ${now.spec.number}: ${[...size, ...fuse].join(', ')}`] : [];
+  });
+}
+
 function runEdits(design: Design, catalogue: Catalogue): KeptEdit[] {
   const edited = Object.entries(design.runs).filter(([, e]) => Object.values(e).some((v) => v !== undefined));
   if (!edited.length) return [];
@@ -61,6 +79,7 @@ function runEdits(design: Design, catalogue: Catalogue): KeptEdit[] {
           what,
           kept: mine ? words(mine) : gone,
           drafted: theirs ? words(theirs) : 'nothing: it is not drafted',
+          also: mine && MOVES_OTHERS.has(field) ? movedBy(design, catalogue, kept, id, field) : [],
         };
       });
   });
@@ -75,7 +94,7 @@ function placeEdits(design: Design, catalogue: Catalogue): KeptEdit[] {
   const drafted = new Map(draftGear({ ...design, places: {} }, catalogue).map((g) => [g.id, g]));
   return placed.flatMap((id): KeptEdit[] => {
     const mine = kept.get(id);
-    return mine ? [{ of: { gear: id }, name: mine.name, what: 'place', kept: `${standsIn(mine)}${mine.when === 'now' ? '' : `, ${mine.when}`}`, drafted: standsIn(drafted.get(id)) }] : [];
+    return mine ? [{ of: { gear: id }, name: mine.name, what: 'place', kept: `${standsIn(mine)}${mine.when === 'now' ? '' : `, ${mine.when}`}`, drafted: standsIn(drafted.get(id)), also: [] }] : [];
   });
 }
 

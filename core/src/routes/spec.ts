@@ -35,9 +35,13 @@ export interface RunSpec {
   /** Largest steady current, for fuse and heat, A, and how it came about. */
   readonly lastingA: number;
   readonly lastingWhy: string;
+  /** The same with everything whole, for the volts that arrive at worst, A: of parallel batteries its share of all. */
+  readonly wholeA: number;
   /** Current of a usual day, for drop, A, and how it came about. */
   readonly usualA: number;
   readonly usualWhy: string;
+  /** Current of the hardest start behind it, which its fuse must outlast, A; 0: none. */
+  readonly startA: number;
   /** A passing current that its fuse must outlast, A; 0: none above the lasting one. */
   readonly passingA: number;
   /** Volts below which what hangs on its end stops, V; null: not stated. */

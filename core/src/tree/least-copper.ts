@@ -18,6 +18,8 @@ export interface TreeRun<S extends SizeStep = SizeStep> {
   /** Most that its whole path may lose, per cent; null: only what hangs behind it is limited. */
   readonly limitPercent: number | null;
   readonly steps: readonly [S, ...S[]];
+  /** Place of the thickest step that it may take for the sake of others, where more is known of it than its steps say. */
+  readonly most?: number;
 }
 
 /** Least cost of a run and all behind it while no more than `upTo` is lost before it; dearer the more is lost. */

@@ -2,9 +2,9 @@ import { COMPARE_SLACK } from '../quantity/index.js';
 import { leastCopper, pathLosses, type SizeStep, type TreeRun } from './least-copper.js';
 
 /** Most of its own volts that a run loses where it is sized for itself, per cent. */
-const ALONE_PERCENT = 3;
+export const ALONE_PERCENT = 3;
 /** Sizes that a run may stand above what it needs alone, for the sake of others. */
-const MOST_ABOVE = 2;
+export const MOST_ABOVE = 2;
 /** A limit gives way by so much at a time, and no further than this, per cent of the volts. */
 const GIVES = { stepPercent: 0.25, mostPercent: 1 } as const;
 
@@ -14,6 +14,9 @@ export function aloneStep(run: TreeRun): number {
   const i = run.steps.findIndex((s) => s.dropPercent <= own + COMPARE_SLACK);
   return i < 0 ? run.steps.length - 1 : i;
 }
+
+/** Place of the thickest step that a run takes for the sake of others. */
+export const mostStep = (run: TreeRun): number => run.most ?? aloneStep(run) + MOST_ABOVE;
 
 const last = (r: TreeRun): number => r.steps.length - 1;
 
@@ -47,7 +50,7 @@ function pathsOf(runs: readonly TreeRun[]): ReadonlyMap<string, readonly string[
  */
 export function sensibleCopper<S extends SizeStep>(runs: readonly TreeRun<S>[]): ReadonlyMap<string, number> {
   const paths = pathsOf(runs);
-  const cap = new Map(runs.map((r) => [r.id, aloneStep(r) + MOST_ABOVE]));
+  const cap = new Map(runs.map((r) => [r.id, mostStep(r)]));
   const given = new Map<string, number>();
   const held = new Set<string>();
   for (;;) {

@@ -92,6 +92,16 @@ describe('sense', () => {
     );
   });
 
+  it('keeps a run to the thickest step that is named for it, and lets the limits of its paths give way', () => {
+    const s = (copper: number, dropPercent: number): SizeStep => ({ copper, price: 0, dropPercent });
+    const trunk: TreeRun = { id: 't', parent: null, limitPercent: null, steps: [s(10, 2), s(20, 1), s(30, 0.1)] };
+    const leaf: TreeRun = { id: 'l', parent: 't', limitPercent: 3, steps: [s(5, 2.6)] };
+    expect([...sensibleCopper([trunk, leaf]).values()]).toEqual([2, 0]);
+    expect([...sensibleCopper([{ ...trunk, most: 1 }, leaf]).values()]).toEqual([1, 0]);
+    // What would be missed by more than one per cent is missed: the thickest that sense allows stays.
+    expect([...sensibleCopper([{ ...trunk, most: 0 }, leaf]).values()]).toEqual([0, 0]);
+  });
+
   it('changes nothing where the optimum already has it', () => {
     fc.assert(
       fc.property(trees, (runs) => {

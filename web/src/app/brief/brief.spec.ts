@@ -64,7 +64,7 @@ describe('the vehicle’s sheet', () => {
     };
     const plain = feed();
     inside(fixture.componentInstance).setWay({ series: 'gauge' });
-    expect(feed().size).toMatch(/B&S$/);
+    expect(feed().size).toMatch(/^\d+ B&S \(\d+(\.\d+)? mm²\)$/);
     inside(fixture.componentInstance).setWay({ series: 'metric', insulationC: 125 });
     expect(feed().ampacityA).not.toBe(plain.ampacityA);
     inside(fixture.componentInstance).setWay({ dropSchool: '5 % everywhere' });

@@ -58,6 +58,10 @@ export class TalkSheet {
   protected readonly regions = REGIONS.map((r) => r.id);
   protected readonly regionWords = (id: string): string => (REGIONS.find((r) => r.id === id)?.name ?? id).split(',')[0]!;
   protected readonly nights = MAINS_NIGHTS;
+  protected readonly outlets = [null, 1000, 1600, 2000, 3000] as const;
+  protected readonly outletWords = (w: number | null): string => (w === null ? 'nothing more' : `${figure(w / 1000, 1)} kW`);
+  protected readonly houseVolts = [12, 24] as const;
+  protected readonly inVolts = (v: number): string => `${v} V`;
   protected readonly shelves = SHELVES.map((shelf) => ({ shelf, items: LOAD_LIBRARY.filter((i) => i.shelf === shelf) }));
   protected readonly wished = computed(() => new Map(this.talk().wishes.map((w) => [w.id, w])));
   protected readonly wishedItems = computed(() => LOAD_LIBRARY.filter((i) => this.wished().has(i.id)));
@@ -115,7 +119,7 @@ export class TalkSheet {
     const sound = drafts?.find((d) => d.tier === 'sound');
     this.designs.edit('ten answers', (d) => {
       const job = applyTalk(d, talk);
-      Object.assign(d, { brief: job.brief, loads: job.loads, places: job.places, supply: sound ? structuredClone(sound.design.supply) : job.supply });
+      Object.assign(d, { ...job, supply: sound ? structuredClone(sound.design.supply) : job.supply });
     });
     void this.router.navigate([next], { relativeTo: this.route });
   }

@@ -16,6 +16,7 @@ import {
   VEHICLE_TEMPLATES,
   type VehicleKind,
 } from '@meridex/core';
+import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { Choice } from '../fields/choice';
 import { NumberField } from '../fields/number-field';
@@ -30,7 +31,7 @@ type Way = Design['settings'];
 /** Customer, vehicle, trip and the workshop's way, field by field. */
 @Component({
   selector: 'mx-vehicle-sheet',
-  imports: [FormsModule, NzInputModule, Choice, NumberField, TripDays, VehiclePicture],
+  imports: [FormsModule, NzCheckboxModule, NzInputModule, Choice, NumberField, TripDays, VehiclePicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './vehicle.html',
   styleUrl: './vehicle.less',
@@ -71,6 +72,20 @@ export class VehicleSheet {
     { key: 'overrunV', name: 'Overrun' },
     { key: 'warmIdleV', name: 'Idle, warm' },
   ] as const satisfies readonly { key: keyof TraceVolts; name: string }[];
+
+  protected readonly backups = ['look', 'stop'] as const;
+  protected readonly backupWords = (s: Way['backup']): string => (s === 'look' ? 'may stay, looked at' : 'not to be built');
+  protected readonly customs = [
+    { key: 'loadMm2', name: 'Smallest cable of a load', unit: 'mm²', min: 0.5, max: 10 },
+    { key: 'coldMm2', name: 'of a fridge or freezer', unit: 'mm²', min: 0.5, max: 10 },
+    { key: 'feedMm2', name: 'feed of block or charger', unit: 'mm²', min: 1, max: 50 },
+    { key: 'leadMm2', name: 'battery lead', unit: 'mm²', min: 1, max: 95 },
+    { key: 'loadFuseA', name: 'Smallest fuse of a load', unit: 'A', min: 1, max: 15 },
+  ] as const;
+
+  protected setCustom(key: keyof Way['custom'], value: number | null): void {
+    if (value !== null) this.designs.edit('smallest sizes', (d) => (d.settings.custom[key] = value));
+  }
 
   protected setWay(change: Partial<Way>): void {
     this.designs.edit('the workshop’s way', (d) => Object.assign(d.settings, change));

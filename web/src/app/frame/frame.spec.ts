@@ -6,7 +6,7 @@ import { Trunk } from './trunk';
 
 describe('the trunk', () => {
   it('has a breakout for each stage, with the open findings as tags', async () => {
-    const { element, bench } = await onBench(Trunk, 'cinema', undefined, { jobId: 'job-1' });
+    const { element, bench } = await onBench(Trunk, 'cinema', (d) => void (d.supply.fuseBlock = 'fb-6'), { jobId: 'job-1' });
     expect(element.querySelectorAll('nav a').length).toBe(12);
     const tag = element.querySelector('[data-stage=checks] .tag')!;
     expect(tag.textContent).toContain(String(bench.assessment()!.open.length));
@@ -26,7 +26,7 @@ describe('the trunk', () => {
   });
 
   it('never shows a stage with a stop as complete', async () => {
-    const { bench } = await onBench(Trunk, 'cinema', undefined, { jobId: 'job-1' });
+    const { bench } = await onBench(Trunk, 'cinema', (d) => void (d.supply.fuseBlock = 'fb-6'), { jobId: 'job-1' });
     expect(lugsOf(bench.design()!, bench.assessment()!, { ticked: new Set(), read: new Map() }).protection).toEqual({ progress: 'half', tag: 3, stop: true });
   });
 });

@@ -94,6 +94,7 @@ export class DiagramSheet {
       disconnect: a.inline.some((p) => p.id === 'disconnect'),
       bank: a.supply.second !== null,
       charging: true,
+      air: true,
     };
     return STATE_PARTS.filter((p) => has[p.key]);
   });

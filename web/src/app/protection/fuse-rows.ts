@@ -10,10 +10,10 @@ export interface FuseRow {
   readonly say: string;
 }
 
-function judged(fuse: RunFuse): { state: MarkKind; say: string } {
+function judged(fuse: RunFuse, backupHolds: boolean): { state: MarkKind; say: string } {
   if (fuse.end.source === 'panels') return { state: 'holds', say: 'isolates' };
   if (fuse.maxA === 0) return { state: 'holds', say: 'guards only' };
-  if (fuse.maxA > fuse.breakingA) return { state: 'stop', say: 'cannot break it' };
+  if (fuse.maxA > fuse.breakingA) return fuse.backedBy && backupHolds ? { state: 'look', say: 'backed up' } : { state: 'stop', say: 'cannot break it' };
   if (fuse.fault && !fuse.fault.cableSurvives) return { state: 'stop', say: 'cable burns first' };
   if (fuse.fault && !fuse.fault.clearsIn5s) return { state: 'look', say: 'slow at far end' };
   return { state: 'holds', say: 'holds' };
@@ -27,6 +27,6 @@ function whereOf(a: Assessment, run: FuseRow['run'], fuse: RunFuse): string {
 }
 
 /** Every fuse of every fitted run. */
-export function fuseRows(a: Assessment): FuseRow[] {
-  return a.runs.flatMap((run) => (run.ok ? run.figures.fuses.map((fuse) => ({ run, fuse, where: whereOf(a, run, fuse), ...judged(fuse) })) : []));
+export function fuseRows(a: Assessment, backupHolds: boolean): FuseRow[] {
+  return a.runs.flatMap((run) => (run.ok ? run.figures.fuses.map((fuse) => ({ run, fuse, where: whereOf(a, run, fuse), ...judged(fuse, backupHolds) })) : []));
 }

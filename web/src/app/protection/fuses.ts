@@ -15,6 +15,7 @@ const LONG: Readonly<Record<string, string>> = {
   holds: 'It breaks the largest short, opens in time for the smallest, and the cable outlasts it.',
   'guards only': 'The charger’s own current cannot blow it; it guards against a charger that fails and passes the house battery back.',
   isolates: 'Panels limit themselves; the breaker is there to isolate them.',
+  'backed up': 'A short is more than this kind breaks alone; the fuse before it breaks the whole of it. A longer or thinner feed, or a block that breaks more, ends that.',
   'cannot break it': 'The short is more than this kind can break: a kind that breaks more, a high-breaking main fuse nearer the battery, or a longer feed.',
   'cable burns first': 'The cable does not outlast the short until the fuse has opened: a thicker cable or a smaller fuse.',
   'slow at far end': 'A short at the far end may take longer than 5 s to clear: a thicker cable, a shorter run or a smaller fuse.',
@@ -81,6 +82,7 @@ const ms = (s: number | null | undefined): string => (s === null || s === undefi
   `,
 })
 export class FusesSheet {
+  private readonly designs = inject(DesignService);
   protected readonly assessments = inject(AssessmentService);
   protected readonly selection = inject(SelectionService);
   protected readonly figure = figure;
@@ -89,10 +91,9 @@ export class FusesSheet {
   protected readonly rating = rating;
   protected readonly short = faultCurrent;
   protected readonly kinds = FUSE_KINDS;
-  protected readonly rows = computed(() => fuseRows(this.assessments.assessment()!));
+  protected readonly rows = computed(() => fuseRows(this.assessments.assessment()!, this.designs.design()!.settings.backup === 'look'));
   protected readonly chosen = computed(() => this.rows().find((r) => r.run.spec.id === this.selection.run()) ?? this.rows().find((r) => r.state !== 'holds') ?? this.rows()[0] ?? null);
 
-  private readonly designs = inject(DesignService);
   private readonly outlook = inject(OutlookService);
   protected readonly theme = inject(ThemeService);
   protected readonly known = signal<ProtectionAnswer | null>(null);

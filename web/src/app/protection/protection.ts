@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterOutlet } from '@angular/router';
 import { type Leaf, Leaves } from '../frame/leaves';
 import { AssessmentService } from '../services/assessment.service';
+import { DesignService } from '../services/design.service';
 import { fuseRows } from './fuse-rows';
 
 /** The circuit and what protects it: its diagram, every fuse, and what stays live when something is switched off. */
@@ -33,13 +34,14 @@ import { fuseRows } from './fuse-rows';
 })
 export class ProtectionStage {
   private readonly assessments = inject(AssessmentService);
+  private readonly designs = inject(DesignService);
   protected readonly leaves: readonly Leaf[] = [
     { path: 'fuses', name: 'Fuses' },
     { path: 'diagram', name: 'Line diagram' },
     { path: 'live', name: 'What stays live' },
   ];
   protected readonly sum = computed(() => {
-    const rows = fuseRows(this.assessments.assessment()!);
+    const rows = fuseRows(this.assessments.assessment()!, this.designs.design()!.settings.backup === 'look');
     const wrong = rows.filter((r) => r.state !== 'holds').length;
     return `${rows.length} fuses and breakers, one at every end that can feed${wrong ? ` · ${wrong} to mend` : ''}`;
   });

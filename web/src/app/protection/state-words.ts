@@ -44,10 +44,15 @@ export function stateSum(r: StateFigures | NoState): string {
 }
 
 /** Choices of each part of a state, with their names. */
-export const STATE_PARTS: readonly { readonly key: 'engine' | 'charging' | 'sun' | 'isolator' | 'mainSwitch' | 'disconnect' | 'bank'; readonly name: string; readonly of: readonly string[] }[] = [
+export const STATE_PARTS: readonly {
+  readonly key: 'engine' | 'charging' | 'sun' | 'air' | 'isolator' | 'mainSwitch' | 'disconnect' | 'bank';
+  readonly name: string;
+  readonly of: readonly string[];
+}[] = [
   { key: 'engine', name: 'engine', of: ['off', 'idle', 'cruise'] },
   { key: 'sun', name: 'sun', of: ['none', 'dull', 'full'] },
   { key: 'charging', name: 'chargers', of: ['off', 'bulk', 'absorption'] },
+  { key: 'air', name: 'day', of: ['mild', 'hot'] },
   { key: 'isolator', name: 'isolator', of: ['by itself', 'open', 'closed'] },
   { key: 'mainSwitch', name: 'main switch', of: ['closed', 'open'] },
   { key: 'disconnect', name: 'disconnect', of: ['closed', 'open'] },

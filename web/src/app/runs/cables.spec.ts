@@ -8,7 +8,7 @@ describe('the sheet of cables', () => {
   it('has a row for each run with its figures', async () => {
     const { element, bench } = await onBench(CablesSheet, 'vet');
     expect(element.querySelectorAll('tr.pick').length).toBe(bench.assessment()!.runs.length);
-    expect(cells(element, 'start-charger')).toEqual(jasmine.arrayContaining(['62.3', '100', '50 mm²', '0.49']));
+    expect(cells(element, 'start-charger')).toEqual(jasmine.arrayContaining(['55.5', '75', '35 mm²', '0.47']));
   });
 
   it('chooses the first run by itself and shows what decided it', async () => {
@@ -52,7 +52,7 @@ describe('the sheet of cables', () => {
 
   it('marks a typed size that loses too much, in word and colour', async () => {
     const { element, bench, settle } = await onBench(CablesSheet, 'vet');
-    bench.edit('thin', (d) => (d.runs['start-charger'] = { outM: 6.4, areaMm2: 35 }));
+    bench.edit('thin', (d) => (d.runs['start-charger'] = { outM: 6.4, areaMm2: 25 }));
     await settle();
     expect(row(element, 'start-charger').querySelector('mx-mark svg')!.getAttribute('aria-label')).toBe('look');
   });
@@ -72,9 +72,15 @@ describe('the sheet of cables', () => {
   });
 
   it('says why a run has no size', async () => {
-    const { element } = await onBench(CablesSheet, 'vet', (d) => (d.runs['start-charger'] = { outM: 80 }));
-    expect(cells(element, 'start-charger')).toContain('no size fits');
-    expect(element.querySelector('mx-run-detail [role=alert]')!.textContent).toContain('No stocked cable is thick enough');
+    const { element, bench, click, settle } = await onBench(CablesSheet, 'vet', (d) => void (d.supply.mainSwitch = 'sw-150'));
+    expect(cells(element, 'house-bus')).toContain('no size fits');
+    await click(row(element, 'house-bus').querySelector('button.name'));
+    expect(element.querySelector('mx-run-detail [role=alert]')!.textContent).toContain('no fuse lies between its 161 A and its main switch of 150 A');
+    expect(element.querySelectorAll('mx-run-detail .tried tbody tr').length).toBeGreaterThan(10);
+    await click([...element.querySelectorAll('mx-run-detail button')].find((b) => b.textContent!.includes('Take the main switch 300 A')) ?? null);
+    await settle();
+    expect(bench.design()!.supply.mainSwitch).toBe('sw-300');
+    expect(cells(element, 'house-bus')).not.toContain('no size fits');
   });
 
   it('shows only one sort of run when asked', async () => {
@@ -89,7 +95,7 @@ describe('the sheet of cables', () => {
     expect(row(element, 'charger-bus').classList).toContain('chosen');
     await key('w');
     await settle();
-    expect(document.body.textContent).toContain('the charger’s full output');
+    expect(document.body.textContent).toContain('the charger’s output, as it is set');
     document.querySelectorAll('.cdk-overlay-container').forEach((e) => e.remove());
   });
 

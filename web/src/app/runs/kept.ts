@@ -28,6 +28,9 @@ import { OutlookService } from '../services/outlook.service';
                 <td class="narrow muted">{{ k.what }}</td>
                 <td>
                   <b>{{ k.kept }}</b>
+                  @if (k.also.length) {
+                    <span class="narrow muted"> · by it also {{ k.also.join('; ') }}</span>
+                  }
                 </td>
                 <td>{{ k.drafted === k.kept ? 'do the same' : k.drafted }}</td>
                 <td><button type="button" class="btn plain" [attr.aria-label]="'Take the draft’s ' + k.what + ' of ' + k.name" (click)="takeBack(k)">↺</button></td>

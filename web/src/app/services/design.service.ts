@@ -1,6 +1,6 @@
 import { HttpClient, type HttpErrorResponse } from '@angular/common/http';
 import { computed, inject, Injectable, signal, type WritableSignal } from '@angular/core';
-import { type Design, editDesign, type Patch, patchBetween } from '@meridex/core';
+import { type Design, editDesign, type Patch, patchBetween, tidy } from '@meridex/core';
 import { BehaviorSubject, firstValueFrom } from 'rxjs';
 import { keepOutbox, type Outbox, readOutbox } from './outbox';
 
@@ -111,6 +111,7 @@ export class DesignService {
     if (!before) return 'No job is open.';
     const draft = structuredClone(before);
     change(draft);
+    tidy(draft);
     const forward = patchBetween(before, draft);
     if (!forward.length) return null;
     const edited = editDesign(before, forward);

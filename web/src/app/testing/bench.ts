@@ -3,7 +3,7 @@ import { provideHttpClientTesting } from '@angular/common/http/testing';
 import { provideZonelessChangeDetection, signal, type Type } from '@angular/core';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { assess, type Assessment, climateOf, DEMO_JOBS, type Design, editDesign, jobOfDesign, type ManyTrips, patchBetween, readTally, runMany, SHIPPED_CATALOGUE } from '@meridex/core';
+import { assess, type Assessment, climateOf, DEMO_JOBS, type Design, editDesign, jobOfDesign, type ManyTrips, type Patch, patchBetween, readTally, runMany, SHIPPED_CATALOGUE } from '@meridex/core';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { type LongRun, LongTripsService } from '../services/long-trips.service';
@@ -53,6 +53,11 @@ export class Bench {
     this.labels.push(label);
     this.show(edited.design);
     return null;
+  }
+
+  apply(label: string, patch: Patch): string | null {
+    const edited = editDesign(this.design()!, patch);
+    return edited.ok ? this.edit(label, (d) => Object.assign(d, edited.design)) : edited.message;
   }
 
   tick(stepId: string, done: boolean): void {

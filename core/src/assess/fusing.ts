@@ -1,4 +1,4 @@
-import { ampacityA, cableSeries, resistanceOhmPerM, sizeInWords, type CableSize } from '../cable/index.js';
+import { ampacityA, cableSeries, gaugeOf, resistanceOhmPerM, sizeInWords, type CableSize } from '../cable/index.js';
 import type { Design } from '../design/index.js';
 import { PLANNING_PRICES as PRICE } from '../order/index.js';
 import { FUSE_KINDS, fuseWindow, outlastsStart, RATED_AIR_C, type FuseType, type FuseWindow } from '../protection/index.js';
@@ -86,7 +86,8 @@ const steps = kept(
 
 const sizeNamed = (design: Design, areaMm2: number): CableSize => {
   const near = cableSeries(design.settings.series).find((s) => Math.abs(s.areaMm2 - areaMm2) < 0.005);
-  return near ?? { size: `${Math.round(areaMm2 * 100) / 100} mm²`, areaMm2 };
+  const gauge = gaugeOf(areaMm2);
+  return near ?? { size: gauge ?? `${Math.round(areaMm2 * 100) / 100} mm²`, areaMm2 };
 };
 
 /** Air at the fuses: where no rating is left for it, what is printed on them, for the rules to find. */

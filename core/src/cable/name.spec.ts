@@ -1,4 +1,4 @@
-import { areaInWords, nearestGauge, readCableName } from './name.js';
+import { areaInWords, nameOfArea, nearestGauge, readCableName } from './name.js';
 import { gaugeAreaMm2, GAUGES } from './sizes.js';
 
 const area = (typed: string): number | null => {
@@ -31,7 +31,29 @@ describe('the name of a cable', () => {
     }
   });
 
-  for (const typed of ['', 'thick', '0 mm²', '16', '7 V', '5/0', '-2 mm2', '9mm auto']) {
+  for (const [typed, areas, says] of [
+    ['70', [70], /70 mm² or a gauge, though there is no 70 B&S/],
+    ['16', [16, 1.31], /16 mm² or 16 B&S \(1\.31 mm²\)/],
+    ['25mm', [25, 201.8], /25 mm² of copper or 25 mm outside \(about 201\.8 mm²\)/],
+    ['12 mm', [12, 37], /12 mm outside \(about 37 mm²\)/],
+    ['6 gauge 25 mm2', [13.3, 25], /differ: 6 B&S is 13\.3 mm², 25 mm² is near 3 B&S/],
+  ] as const)
+    it(`asks which of two is meant by “${typed}”`, () => {
+      const read = readCableName(typed);
+      if (read.kind !== 'ambiguous') throw new Error(read.kind);
+      expect(read.choices.map((c) => ('areaMm2' in c ? Math.round(c.areaMm2 * 100) / 100 : 0))).toEqual([...areas]);
+      expect(read.message).toMatch(says);
+      expect(read.message).toContain('Which one?');
+    });
+
+  it('takes one size in two names, and reads back what it prints', () => {
+    expect(area('6 AWG (13.3 mm²)')).toBe(13.3);
+    expect(nameOfArea(gaugeAreaMm2('12')!)).toBe('12 B&S (3.31 mm²)');
+    expect(area(nameOfArea(gaugeAreaMm2('12')!))).toBe(3.31);
+    expect([nameOfArea(16), areaInWords(gaugeAreaMm2('12')!)]).toEqual(['16 mm²', '12 B&S (3.31 mm²)']);
+  });
+
+  for (const typed of ['', 'thick', '0 mm²', '7 V', '5/0', '-2 mm2', '9mm auto']) {
     it(`does not take “${typed}”, and says what it takes`, () => {
       const read = readCableName(typed);
       expect(read.kind).toBe('unknown');

@@ -24,6 +24,22 @@ describe('a pasted load list', () => {
     expect(read.refused[0]).toContain('radio');
     expect(read.refused[1]).toContain('150 %');
   });
+  it('is told of a word that says no time, and takes hours', () => {
+    expect(readPastedLoads('lamp\t9 W\t2 h\tmorning').refused[0]).toMatch(/“lamp”: “morning” is not taken for when or how it runs; type all day,/);
+    expect(readPastedLoads('lamp\t9 W\t2 h\t6-9').loads[0]!.when).toEqual({ at: 'hours', spans: [[6, 9]] });
+    expect(readPastedLoads('lamp\t9 W\t2 h\t22–6\tcritical').loads[0]).toEqual(
+      jasmine.objectContaining({
+        critical: true,
+        when: {
+          at: 'hours',
+          spans: [
+            [22, 24],
+            [0, 6],
+          ],
+        },
+      }),
+    );
+  });
   it('numbers the rows on', () => expect(readPastedLoads('a,1 W\nb,2 W', 5).loads.map((l) => l.order)).toEqual([5, 6]));
   it('refuses a negative draw and a duty above one', () => expect([readDraw('-5 W').ok, readUse('120 %').ok, readUse('25 h').ok, readUse('100 %').ok]).toEqual([false, false, false, true]));
 });

@@ -9,6 +9,7 @@ export interface PastedLoads {
 
 const MAINS = /\b(230|240|ac|mains|inverter)\b/i;
 const WHEN: readonly (readonly [RegExp, 'all day' | 'daytime' | 'evening' | 'night' | 'driving'])[] = [
+  [/^(all ?day|always|24 ?h)$/i, 'all day'],
   [/evening/i, 'evening'],
   [/night/i, 'night'],
   [/driv/i, 'driving'],
@@ -23,6 +24,22 @@ const PURPOSE: readonly (readonly [RegExp, Load['purpose']])[] = [
   [/heat/i, 'heater'],
   [/motor|compressor|winch|tool/i, 'tools'],
 ];
+
+/** Words of the last columns that say nothing of when: the house side's own supply, and what must not go off. */
+const PLAIN = /^(dc|(12|24) ?v|house|critical|must( stay)?( on)?|yes|no|-|–)$/i;
+
+/** When a load runs, from a word or from hours such as "6–9" or "18:00-22:00"; null: it says nothing of that. */
+function whenOf(cell: string): Load['when'] | null {
+  const hours = /^(\d{1,2})(?::00)? ?(?:h )?(?:-|–|to) ?(\d{1,2})(?::00)? ?h?$/i.exec(cell);
+  if (hours) {
+    const [from, to] = [Number(hours[1]), Number(hours[2])];
+    if (from > 24 || to > 24 || from === to) return null;
+    const spans: [number, number][] = from < to ? [[from, to]] : [[from, 24], ...(to > 0 ? ([[0, to]] as [number, number][]) : [])];
+    return { at: 'hours', spans };
+  }
+  const word = WHEN.find(([re]) => re.test(cell));
+  return word ? { at: word[1] } : null;
+}
 
 /** The purpose that a load's name suggests; "other" when it suggests none. */
 export function purposeOf(name: string): Load['purpose'] {
@@ -75,7 +92,9 @@ function readLine(line: string, order: number): Load | string | null {
   const use = readUse(useText);
   if (!use.ok) return `“${name}”: ${use.message}`;
   const tail = rest.join(' ');
-  const when = WHEN.find(([re]) => rest.some((c) => re.test(c)))?.[1] ?? 'all day';
+  const odd = rest.find((c) => c && !whenOf(c) && !MAINS.test(c) && !PLAIN.test(c));
+  if (odd !== undefined) return `“${name}”: “${odd}” is not taken for when or how it runs; type all day, daytime, evening, night, driving or hours such as 6–9, mains or 12 V, critical.`;
+  const when = rest.map(whenOf).find((w) => w !== null) ?? { at: 'all day' as const };
   return {
     ...blankLoad(order),
     name: name.slice(0, 80),
@@ -83,7 +102,7 @@ function readLine(line: string, order: number): Load | string | null {
     supply: MAINS.test(tail) ? 'mains' : 'dc',
     draw: draw.draw,
     use: use.use,
-    when: { at: when },
+    when,
     critical: /critical|must/i.test(tail),
   };
 }

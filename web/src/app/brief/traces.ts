@@ -1,11 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import type { Trace } from '@meridex/core';
+import { nameOfArea, type Trace } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { NamedSelect } from '../fields/named-select';
+import { cableSize } from '../fields/cable-size';
 import { NumberField } from '../fields/number-field';
+import { ReadField } from '../fields/read-field';
 import { AssessmentService } from '../services/assessment.service';
 import { newId } from '../services/new-id';
 import { DesignService } from '../services/design.service';
@@ -30,7 +32,7 @@ const NEW: Omit<Trace, 'order'> = {
 /** The loom, wire by wire as it was traced; a kept one can serve a run of the plan, with its own length and size. */
 @Component({
   selector: 'mx-traces',
-  imports: [FormsModule, NzCheckboxModule, NzInputModule, NzSelectModule, NamedSelect, NumberField],
+  imports: [FormsModule, NzCheckboxModule, NzInputModule, NzSelectModule, NamedSelect, NumberField, ReadField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './traces.html',
   styles: `
@@ -78,6 +80,8 @@ const NEW: Omit<Trace, 'order'> = {
 export class TracesTable {
   protected readonly designs = inject(DesignService);
   private readonly assessments = inject(AssessmentService);
+  protected readonly readSize = cableSize(300);
+  protected readonly nameOfArea = nameOfArea;
   protected readonly lives = ['not tested', 'always', 'ignition on', 'accessory', 'lights on', 'never'] as const;
   protected readonly verdicts = ['undecided', 'keep', 'remove'] as const;
   protected readonly feeds = [

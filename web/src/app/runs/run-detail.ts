@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model, output, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { amps, boundInWords, explainRun, figure, FUSE_KINDS, inWords, type Press, rating, readCableName, type RunEdit, type SizedRun } from '@meridex/core';
+import { amps, boundInWords, explainRun, figure, FUSE_KINDS, inWords, nameOfArea, type Press, rating, type RunEdit, type SizedRun } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { Choice } from '../fields/choice';
 import { NamedSelect } from '../fields/named-select';
 import { NumberField } from '../fields/number-field';
-import { type Reader, ReadField } from '../fields/read-field';
+import { cableSize } from '../fields/cable-size';
+import { ReadField } from '../fields/read-field';
 import { FuseWindow } from '../pictures/fuse-window';
 import { PathLadder } from '../pictures/path-ladder';
 import { WhyDrawer } from '../frame/why-drawer';
@@ -64,15 +65,8 @@ export class RunDetail {
     const feed = guard && this.assessments.assessment()?.runs.find((r) => r.spec.id === guard);
     return feed ? { number: feed.spec.number, fuse: feed.ok ? `${rating(feed.figures.fuseA)} A` : 'fuse' } : null;
   });
-  protected readonly readSize: Reader<number | null> = (text) => {
-    if (/^(|auto|drafted)$/i.test(text.trim())) return { ok: true, value: null };
-    const name = readCableName(text);
-    if (name.kind === 'ambiguous') {
-      const ways = name.choices.map((c) => ('text' in c ? c.text : '')).join(', or ');
-      return { ok: false, message: `Size: “${text.trim()}” may be ${ways}. Which one?` };
-    }
-    return name.kind === 'unknown' ? { ok: false, message: `Size: ${name.message}` } : { ok: true, value: name.areaMm2 };
-  };
+  protected readonly readSize = cableSize(300);
+  protected readonly nameOfArea = nameOfArea;
 
   protected take(p: Press): void {
     this.designs.apply(p.label, p.patch);

@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue/index.js';
-import type { Design } from '../design/index.js';
+import { asOfNow, type Design } from '../design/index.js';
 import { bondOf, inlineParts, type Bond, type InlinePart } from '../circuit/index.js';
 import { draftLeads, draftRuns } from '../draft/index.js';
 import { fitSteps, type FitStep } from '../fit/index.js';
@@ -53,10 +53,25 @@ export interface AssessSettings {
 
 /** One pass over a design: pure, and the same for the same input. */
 export function assess(design: Design, catalogue: Catalogue, settings: AssessSettings = {}): Assessment {
-  const { day, parkedDay, bank, array, trip, feeds } = powerOf(design, catalogue);
+  // What waits gives and draws nothing yet; its runs are drafted all the same.
+  const now = asOfNow(design);
+  const { day, parkedDay, trip, feeds } = powerOf(now, catalogue);
+  const whole = now === design ? null : powerOf(design, catalogue);
+  const bank = whole ? whole.bank : feeds.bank;
+  const array = whole ? whole.array : feeds.array;
   const gear = draftGear(design, catalogue);
   const vehicle = vehicleOf(design);
-  const context = { design, catalogue, vehicle, gear: new Map(gear.map((g) => [g.id, g])), bank, array, day, parkedDay, inline: inlineParts(design, catalogue) };
+  const context = {
+    design,
+    catalogue,
+    vehicle,
+    gear: new Map(gear.map((g) => [g.id, g])),
+    bank,
+    array,
+    day: whole?.day ?? day,
+    parkedDay: whole?.parkedDay ?? parkedDay,
+    inline: inlineParts(design, catalogue),
+  };
   const specs = draftRuns(context);
   const runs = sizeRuns(specs, design, bank, feeds.second, context.inline);
   const layout = layoutFigures(design, vehicle, gear, runs, draftLeads(context, specs.length + 1));

@@ -32,7 +32,7 @@ const HOT: readonly HotCharger[] = ['charger', 'charger2', 'mains'];
 const onlyHot = (design: Design): Design => ({ ...design, ...NOWHERE, places: Object.fromEntries(HOT.flatMap((id) => (design.places[id] ? [[id, design.places[id]]] : []))) });
 
 const keyOf = (design: Design): string => JSON.stringify([design.brief, design.loads, design.supply, design.settings, HOT.map((id) => chargerZoneC(design, id))]);
-const last = keptFor(1, keyOf, (catalogue: Catalogue, design: Design) => reckoned(onlyHot(design), catalogue));
+const last = keptFor(2, keyOf, (catalogue: Catalogue, design: Design) => reckoned(onlyHot(design), catalogue));
 
 /**
  * The power side of a design. The last one is kept by its content: while gear is dragged or a length is typed, loads,

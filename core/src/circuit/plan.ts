@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue/index.js';
-import type { Design } from '../design/index.js';
+import { asOfNow, type Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { inCircuit, type Fitted, type SizedRun } from '../routes/index.js';
 import { arrayOf, bankOf, selectedBankOf, type Bank, type SolarArray } from '../supply/index.js';
@@ -32,11 +32,11 @@ export function circuitPlan(design: Design, catalogue: Catalogue, assessed: { re
   const secondLeads = assessed.runs.map(inCircuit).filter((r) => SECOND_LEAD.test(r.spec.id));
   const there = new Set([...runs, ...secondLeads].map((r) => r.spec.id));
   return {
-    design,
+    design: asOfNow(design),
     catalogue,
     bank,
     second: selectedBankOf(design, catalogue),
-    array: arrayOf(design, catalogue),
+    array: arrayOf(asOfNow(design), catalogue),
     day: assessed.day,
     runs,
     secondLeads,

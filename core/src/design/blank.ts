@@ -87,6 +87,7 @@ export function blankLoad(order: number): Load {
     neverWith: {},
     also: { mains: false, vehicle: false, gas: false },
     feed: { by: 'own' },
+    plugA: null,
     light: null,
   };
 }

@@ -99,7 +99,7 @@ describe('a design of version 4', () => {
     const { loads, brief, groups, runs } = read.design;
     expect(groups).toEqual({});
     expect(runs).toEqual(old.runs as never);
-    for (const [id, load] of Object.entries(loads)) expect(load).toEqual({ ...old.loads[id], feed: { by: 'own' } } as never);
+    for (const [id, load] of Object.entries(loads)) expect(load).toEqual({ ...old.loads[id], feed: { by: 'own' }, plugA: null } as never);
     for (const [id, wire] of Object.entries(brief.traces)) expect(wire).toEqual({ ...old.brief.traces[id], fedFrom: 'vehicle', presentA: null, slot: '', safety: false } as never);
   });
 });

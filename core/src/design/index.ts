@@ -1,3 +1,4 @@
+export * from './as-of-now.js';
 export * from './blank.js';
 export * from './brief-schema.js';
 export * from './edit.js';

@@ -53,5 +53,7 @@ export const loadSchema = z.object({
   /** What feeds it before the house battery does: mains when plugged in, the vehicle while driving, gas when parked. */
   also: z.object({ mains: z.boolean(), vehicle: z.boolean(), gas: z.boolean() }),
   feed: feedSchema,
+  /** Rating of the plug or socket that it is put on by, A; null: wired. */
+  plugA: z.number().min(1).max(350).nullable().default(null),
   light: z.object({ lumens: z.number().min(0).max(100000), colour: z.enum(['white', 'warm', 'amber', 'red']) }).nullable(),
 });

@@ -3,7 +3,7 @@ import type { Catalogue } from '../catalogue/index.js';
 import type { InlinePart } from '../circuit/index.js';
 import type { Design, Vehicle } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
-import type { Gear } from '../places/index.js';
+import { ridesMm, type Gear } from '../places/index.js';
 import { carriesA, RATED_AIR_C } from '../protection/index.js';
 import { cutLengthM, groupedOf, PLUG_WIRE_MM2, routeBetween, type Route, type RunEnd, type RunSpec, type Stand } from '../routes/index.js';
 import { driveVolts, type Bank, type SolarArray } from '../supply/index.js';
@@ -138,7 +138,10 @@ export function makeRun(c: DraftContext, number: number, given: Given): RunSpec 
   const route = routed.ok ? routed.route : null;
   const provision = from.when === 'provision' || to.when === 'provision';
   const straight = { alongMm: 0, dropsMm: squareMm(stands.from.at, stands.to.at), loopsMm: 0 };
-  const outM = edit.outM ?? cutLengthM(route ?? straight) + (provision ? PROVISION_COIL_M : 0);
+  const followed = route ?? straight;
+  // What rides on a slide or in a drawer pulls its loom along for all of the travel.
+  const loopsMm = followed.loopsMm + ridesMm(c.vehicle, from) + ridesMm(c.vehicle, to);
+  const outM = edit.outM ?? cutLengthM({ alongMm: followed.alongMm, dropsMm: followed.dropsMm, loopsMm }) + (provision ? PROVISION_COIL_M : 0);
   const plugA = couplingA(given, route, outM);
   const around = surroundings(c, from, to, route);
   const plugWire = plugA ? PLUG_WIRE_MM2[plugA > 50 ? '175 A' : '50 A'] : null;

@@ -8,7 +8,7 @@ import { ampsOf, fullA, lastingLoadsA, usualLoadsA, type Amps } from './amps.js'
 import { groupsUsed } from '../places/index.js';
 import { BOLTED, endOf, equalLeads, mainId, makeRun, type DraftContext } from './context.js';
 import { distributionOf, selectedBankOf, stringLost, type Bank } from '../supply/index.js';
-import { loadLeastMm2, loadLimit, studFor, supplyLimit, TERMINAL, TRUNK } from './limits.js';
+import { loadLeastMm2, loadLimit, plugOf, studFor, supplyLimit, TERMINAL, TRUNK } from './limits.js';
 import { groupRuns, onGroup, onHouseWires, type FeedPoint } from './shared-runs.js';
 
 /** Smallest input cable of an inverter by custom, mm². */
@@ -92,6 +92,8 @@ const fedEnd = (c: DraftContext): RunSpec['from'] => ({ ...endOf(c.gear.get('bus
 function loadRun(c: DraftContext, next: () => number, load: DayLoad, ways: Ways | null): RunSpec {
   const bank = c.bank!;
   const { purpose } = c.design.loads[load.id]!;
+  const plug = plugOf(c.design.loads[load.id]!);
+  const direct = passing(c.inline, ['disconnect']);
   const name = c.gear.get(`load:${load.id}`)!.name;
   return makeRun(c, next(), {
     id: `load-${load.id}`,
@@ -106,7 +108,9 @@ function loadRun(c: DraftContext, next: () => number, load: DayLoad, ways: Ways 
     limit: loadLimit(c.design, purpose),
     fuseKinds: ways ? ways.fuseKinds : BOLTED,
     ends: [{ at: 'from', source: 'house battery' }],
-    ...(ways ? { weak: ways.weak, inline: ways.inline ?? [], terminal: TERMINAL.way, leastFuseA: c.design.settings.custom.loadFuseA } : passing(c.inline, ['disconnect'])),
+    ...(ways
+      ? { weak: [...ways.weak, ...plug], inline: ways.inline ?? [], terminal: TERMINAL.way, leastFuseA: c.design.settings.custom.loadFuseA }
+      : { inline: direct.inline, weak: [...direct.weak, ...plug] }),
     minAreaMm2: loadLeastMm2(c.design.settings, purpose),
     reason: ways ? `a way of its own on the ${ways.name.toLowerCase()}` : `too much for a way of its own, so it has its own fuse at the ${busName(c).toLowerCase()}`,
   });

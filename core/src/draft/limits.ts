@@ -58,5 +58,9 @@ const M10_FROM_A = 200;
 
 export const studFor = (lastingA: number): Terminal => (lastingA >= M10_FROM_A ? TERMINAL.m10 : TERMINAL.m8);
 
+/** The plug or socket that a load is put on by: nothing behind it carries more. */
+export const plugOf = ({ plugA }: Pick<Load, 'plugA'>): readonly { readonly what: string; readonly ratingA: number }[] =>
+  plugA === null ? [] : [{ what: `${plugA} A ${plugA >= 50 ? 'plug' : 'socket'}`, ratingA: plugA }];
+
 /** Smallest wire of a load by custom, mm². */
 export const loadLeastMm2 = ({ custom }: Settings, purpose: Load['purpose']): number => (purpose === 'fridge' ? custom.coldMm2 : custom.loadMm2);

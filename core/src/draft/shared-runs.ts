@@ -4,7 +4,7 @@ import { figure } from '../quantity/index.js';
 import type { RunSpec } from '../routes/index.js';
 import { endOf, mainId, makeRun, type DraftContext } from './context.js';
 import { ampsOf, fullA, lastingLoadsA, steadyA, usualLoadsA } from './amps.js';
-import { loadLeastMm2, loadLimit, TERMINAL, TRUNK } from './limits.js';
+import { loadLeastMm2, loadLimit, plugOf, TERMINAL, TRUNK } from './limits.js';
 
 /** What one switch, and all bars of a switch bank together, usually bear, A; a joint strip by its screws. */
 export const SHARED_RATING = { 'switch bank': { oneA: 20, allA: 45 }, 'joint strip': { oneA: 30, allA: 60 } } as const;
@@ -97,7 +97,7 @@ function tail(c: DraftContext, next: () => number, load: DayLoad, at: TailPoint)
     limit: loadLimit(c.design, purpose),
     fuseKinds: ['blade'],
     ends: at.ownFuse ? [{ at: 'from', source: 'house battery' }] : [],
-    weak: [{ what: at.kind, ratingA: at.weakA }],
+    weak: [{ what: at.kind, ratingA: at.weakA }, ...plugOf(c.design.loads[load.id]!)],
     ...(at.ownFuse ? {} : { guard: at.run }),
     reason: at.ownFuse ? `a fuse of its own at the ${at.kind}` : `behind the fuse of its feed, which its wire must suit as well`,
   });

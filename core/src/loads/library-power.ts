@@ -8,15 +8,29 @@ const W = { name: 'Watts', unit: 'W' } as const;
 export const POWER: readonly LibraryItem[] = [
   { id: 'usb-a', name: 'USB-A socket', shelf: 'charging', size: { ...W, usual: 12, min: 5, max: 24 }, note: 'a telephone or two', make: (w) => socket(w, 3) },
   { id: 'usb-c', name: 'USB-C socket', shelf: 'charging', size: { ...W, usual: 60, min: 15, max: 240 }, note: 'full watts only at first, so 2 h stand for a charge', make: (w) => socket(w, 2) },
-  { id: 'lighter', name: 'lighter socket', shelf: 'charging', size: { ...W, usual: 60, min: 10, max: 180 }, note: 'works loose; not for anything that must not go off', make: (w) => socket(w, 2) },
-  { id: 'locking', name: 'locking round socket', shelf: 'charging', size: { ...W, usual: 120, min: 10, max: 240 }, note: 'for fridges and pumps that must stay on', make: (w) => socket(w, 2) },
+  {
+    id: 'lighter',
+    name: 'lighter socket',
+    shelf: 'charging',
+    size: { ...W, usual: 60, min: 10, max: 180 },
+    note: 'works loose; not for anything that must not go off',
+    make: (w) => ({ ...socket(w, 2), plugA: 15 }),
+  },
+  {
+    id: 'locking',
+    name: 'locking round socket',
+    shelf: 'charging',
+    size: { ...W, usual: 120, min: 10, max: 240 },
+    note: 'for fridges and pumps that must stay on',
+    make: (w) => ({ ...socket(w, 2), plugA: 20 }),
+  },
   {
     id: 'heavy-plug',
     name: '50 A Anderson plug outlet',
     shelf: 'charging',
     size: { ...W, usual: 300, min: 20, max: 600 },
     note: 'for heavy portable gear',
-    make: (w) => ({ ...socket(w, 1), standbyW: 0 }),
+    make: (w) => ({ ...socket(w, 1), standbyW: 0, plugA: 50 }),
   },
   {
     id: 'tool-charger',

@@ -1,7 +1,7 @@
 import { copperKgPerM } from '../cable/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import type { Bond } from '../circuit/index.js';
-import type { Design } from '../design/index.js';
+import { asOfNow, type Design } from '../design/index.js';
 import { FUSE_KINDS, fuseWindow, RATED_DC_V } from '../protection/index.js';
 import { rating } from '../quantity/index.js';
 import { type Fitted, WAY, type LayoutFigures, type SizedRun } from '../routes/index.js';
@@ -23,8 +23,16 @@ export interface Cut {
   readonly label: string;
 }
 
+/** A device that waits: not ordered now. */
+export interface LaterPart {
+  readonly what: string;
+  readonly quantity: number;
+}
+
 export interface Order {
   readonly lines: readonly OrderLine[];
+  /** Devices of what is a provision or for later; apart, and in no sum. */
+  readonly later: readonly LaterPart[];
   readonly cuts: readonly Cut[];
   readonly total: number;
   readonly kg: number;
@@ -70,15 +78,8 @@ function lugText(run: Fitted): string {
   return `${run.figures.areaMm2 >= 10 ? 'lug' : 'crimp terminal'} ${run.figures.size} ${studOf(run.figures.areaMm2)}`;
 }
 
-/** Parts that are not bought now: their gear is a provision or for later. */
-function waiting({ supply, places }: Design): ReadonlySet<string> {
-  const parts = { inverter: supply.inverter, panel: supply.sun.panel, controller: supply.sun.controller, mains: supply.mains.charger, display: supply.hub ? null : supply.shunt };
-  return new Set(Object.entries(parts).flatMap(([gear, part]) => (part && (places[gear]?.when ?? 'now') !== 'now' ? [part] : [])));
-}
-
 function addDevices(basket: Basket, design: Design, catalogue: Catalogue): void {
-  const wait = waiting(design);
-  for (const { part, quantity } of devicesOf(design, catalogue).filter((d) => !wait.has(d.part.id)))
+  for (const { part, quantity } of devicesOf(asOfNow(design), catalogue))
     basket.add({ key: part.id, group: 'devices', what: part.name, quantity, unit: 'pc', priceEach: part.price, kg: part.kg * quantity }, 'supply');
   if (!catalogue.find('battery', design.supply.battery.part) || catalogue.find('hub', design.supply.hub)) return;
   basket.add({ key: 'bus-bars', group: 'devices', what: 'bus bar pair with cover', quantity: 1, unit: 'pc', priceEach: PRICE.busBars, kg: PRICE.busBarsKg }, 'distribution');
@@ -169,6 +170,17 @@ function cutsOf(run: Fitted): Cut[] {
   ]);
 }
 
+/** Devices of the whole design less those of what is for now. */
+function laterOf(design: Design, catalogue: Catalogue): LaterPart[] {
+  const now = asOfNow(design);
+  if (now === design) return [];
+  const have = new Map(devicesOf(now, catalogue).map((d) => [d.part.id, d.quantity]));
+  return devicesOf(design, catalogue).flatMap(({ part, quantity }) => {
+    const left = quantity - (have.get(part.id) ?? 0);
+    return left > 0 ? [{ what: part.name, quantity: left }] : [];
+  });
+}
+
 /** The complete list of parts and cuts for the runs that have a size. */
 export function orderOf(design: Design, catalogue: Catalogue, runs: readonly SizedRun[], array: SolarArray | null, layout: LayoutFigures, bond: Bond | null): Order {
   const fitted = runs.filter((r): r is Fitted => r.ok && !r.spec.existing);
@@ -182,6 +194,7 @@ export function orderOf(design: Design, catalogue: Catalogue, runs: readonly Siz
   const lines = basket.all();
   return {
     lines,
+    later: laterOf(design, catalogue),
     cuts: fitted.flatMap(cutsOf),
     total: lines.reduce((sum, l) => sum + l.quantity * l.priceEach, 0),
     kg: lines.reduce((sum, l) => sum + l.kg, 0),

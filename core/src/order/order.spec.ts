@@ -67,6 +67,24 @@ describe('the parts list', () => {
     ]);
   });
 
+  it('keeps what waits apart: neither ordered nor summed, and neither giving power nor drawing it', () => {
+    const whole = of(demo('vet'));
+    for (const when of ['later', 'provision'] as const) {
+      const d = demo('vet');
+      d.places['panel'] = { zone: d.places['panel']?.zone ?? 'roof', on: null, when };
+      const a = of(d);
+      expect(a.order.later).toEqual([{ what: 'roof panel 200 W', quantity: 1 }]);
+      expect(a.order.lines.some((l) => l.what.includes('panel 200 W'))).toBeFalse();
+      expect(a.order.total).toBeLessThan(whole.order.total);
+      expect([a.supply.sunAhClearDay, whole.supply.sunAhClearDay > 50]).toEqual([0, true]);
+      // A provision's cable is pulled now; what is for later gets none yet.
+      expect(a.runs.some((r) => r.spec.id === 'panel-regulator')).toBe(when === 'provision');
+    }
+    expect(whole.order.later).toEqual([]);
+    const fridge = demo('vet');
+    fridge.places['load:l1'] = { zone: 'canopy', on: null, when: 'later' };
+    expect(of(fridge).day.whDay).toBeLessThan(whole.day.whDay);
+  });
   it('leaves out what has no size, and stays a list', () => {
     const d = demo('vet');
     d.runs['start-charger'] = { ambientC: 110 };

@@ -1,5 +1,5 @@
 import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
-import type { Design } from '../design/index.js';
+import { asOfNow, type Design } from '../design/index.js';
 import {
   alternatorOf,
   alternatorTrace,
@@ -100,7 +100,8 @@ export function tripJob(design: Design, catalogue: Catalogue, bank: Bank, array:
 }
 
 /** The job of a design as it stands; null without a battery. */
-export function jobOfDesign(design: Design, catalogue: Catalogue, options: TripOptions = {}): TripJob | null {
+export function jobOfDesign(whole: Design, catalogue: Catalogue, options: TripOptions = {}): TripJob | null {
+  const design = asOfNow(whole);
   const bank = bankOf(design, catalogue);
   return bank ? tripJob(design, catalogue, bank, arrayOf(design, catalogue), options) : null;
 }

@@ -10,3 +10,4 @@ export * from './spot.js';
 export * from './use.js';
 export * from './wanted.js';
 export * from './weight.js';
+export * from './rides.js';

@@ -21,6 +21,7 @@ import { tripRunsLow } from './trip-runs-low.js';
 import { noBattery } from './no-battery.js';
 import { noDistribution } from './no-distribution.js';
 import { noLoads } from './no-loads.js';
+import { controllerIdle } from './controller-idle.js';
 import { disconnectInNegative } from './disconnect-in-negative.js';
 import { disconnectOver } from './disconnect-over.js';
 import { noMainSwitch } from './no-main-switch.js';
@@ -118,6 +119,7 @@ export const RULES: readonly Rule[] = [
   noDistribution,
   noLoads,
   disconnectOver,
+  controllerIdle,
   disconnectInNegative,
   noMainSwitch,
   panelFuse,

@@ -149,6 +149,24 @@ describe('the rules', () => {
     expect(pressed.ok && found(pressed.design, 'run-unsized')).toEqual([]);
   });
 
+  it('take a panel with its own regulator on the bank for whole, and a controller that nothing feeds for a stop', () => {
+    const d = demo('vet');
+    Object.assign(d.supply, { dcdc: 'dcdc-40', sun: { ...d.supply.sun, panel: null, portable: { panel: 'pv-120-fold', regulated: true, into: 'bank', hours: 6 } } });
+    expect(of(d).open.filter((f) => f.severity === 'stop')).toEqual([]);
+    d.supply.sun.controller = 'mppt-40';
+    expect(said(d, 'controller-idle')).toBe('MPPT controller 40 A: nothing feeds it.');
+    const pressed = editDesign(d, [...found(d, 'controller-idle')[0]!.presses[0]!.patch]);
+    expect(pressed.ok && pressed.design.supply.sun.controller).toBeNull();
+  });
+
+  it('hold what hangs on a plug to the plug', () => {
+    const d = demo('vet');
+    d.loads['l5'] = { ...d.loads['l5']!, draw: { by: 'measured', onA: 80, onS: 60, offS: 600 }, plugA: 50 };
+    expect(said(d, 'run-unsized')).toMatch(/no fuse lies between its 80 A and its 50 A plug of 50 A/);
+    d.loads['l5']!.plugA = 175;
+    expect(said(d, 'run-unsized')).not.toMatch(/plug/);
+  });
+
   it('leave all other runs, the shorts and the expected readings as they are when one run has no size', () => {
     const d = demo('vet');
     const whole = assess(d, SHIPPED_CATALOGUE);

@@ -94,7 +94,8 @@ const SLACK = 1e-9;
 function guarded(all: ReadonlyMap<string, Fused>, picks: Map<string, number>): ReadonlySet<string> {
   const raised = new Set<string>();
   const paths = pathsOf(all);
-  const stepOf = (id: string): CableStep => all.get(id)!.typed ?? all.get(id)!.steps[picks.get(id)!]!;
+  // As drafted: a size that a person typed is judged on its own, and fattens no other.
+  const stepOf = (id: string): CableStep => all.get(id)!.steps[picks.get(id)!]!;
   for (const [id, { spec }] of all) {
     const limitV = spec.pathLimitPercent === null ? Infinity : ((spec.pathLimitPercent + JOINTS_PERCENT) / 100) * spec.refV;
     const mostV = Math.min(limitV, spec.leastEndV === null ? Infinity : spec.sourceV - spec.leastEndV);
@@ -104,7 +105,7 @@ function guarded(all: ReadonlyMap<string, Fused>, picks: Map<string, number>): R
       for (const p of path) {
         const f = all.get(p)!;
         const [now, next] = [f.steps[picks.get(p)!]!, f.steps[picks.get(p)! + 1]];
-        if (!next || f.typed || picks.get(p)! >= mostFor(f)) continue;
+        if (!next || picks.get(p)! >= mostFor(f)) continue;
         const worth = (lossV(f, now) - lossV(f, next)) / (next.copper - now.copper);
         if (!best || worth > best.worth) best = { run: p, worth };
       }

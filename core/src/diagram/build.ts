@@ -113,8 +113,10 @@ class Builder {
     const pole = p.pole === 'positive' ? 'plus' : 'minus';
     const here = this.putGear(p.id);
     const bus = this.putGear('bus');
-    if (p.id === 'disconnect') this.line(`${p.id}:link`, 'link', null, { node: bus, side: 'east', pole }, { node: here, side: 'west', pole });
-    else this.line(`${p.id}:link`, 'link', null, { node: here, side: 'east', pole }, { node: bus, side: 'west', pole });
+    // A switch changes nothing of what a conductor is: the feed stays the feed, the return the return.
+    const kind = p.pole === 'positive' ? 'feed' : 'return';
+    if (p.id === 'disconnect') this.line(`${p.id}:link`, kind, null, { node: bus, side: 'east', pole }, { node: here, side: 'west', pole });
+    else this.line(`${p.id}:link`, kind, null, { node: here, side: 'east', pole }, { node: bus, side: 'west', pole });
   }
 
   lead(l: Lead): void {
@@ -130,15 +132,15 @@ class Builder {
     const { bond } = this.input;
     if (!bond || !this.nodes.has('bus')) return;
     this.put('earth:bus', 'earth', 'body');
-    this.line('bond', 'link', null, { node: 'bus', side: 'east', pole: 'minus' }, { node: 'earth:bus', side: 'west', pole: 'minus' }, `bond · ${bond.size}\n${metres(bond.lengthM)}`);
+    this.line('bond', 'return', null, { node: 'bus', side: 'east', pole: 'minus' }, { node: 'earth:bus', side: 'west', pole: 'minus' }, `bond · ${bond.size}\n${metres(bond.lengthM)}`);
   }
 
   vehicle(): void {
     if (!this.nodes.has('starting')) return;
     this.put('alternator', 'generator', 'alternator', { detail: `${this.input.design.brief.alternator.ratedA} A` });
-    this.line('alternator:plus', 'link', null, { node: 'alternator', side: 'east', pole: 'plus' }, { node: 'starting', side: 'west', pole: 'plus' }, 'factory');
+    this.line('alternator:plus', 'feed', null, { node: 'alternator', side: 'east', pole: 'plus' }, { node: 'starting', side: 'west', pole: 'plus' }, 'factory');
     this.put('earth:starting', 'earth', 'body');
-    this.line('starting:earth', 'link', null, { node: 'starting', side: 'east', pole: 'minus' }, { node: 'earth:starting', side: 'west', pole: 'minus' });
+    this.line('starting:earth', 'return', null, { node: 'starting', side: 'east', pole: 'minus' }, { node: 'earth:starting', side: 'west', pole: 'minus' });
   }
 
   mains(): void {
@@ -161,9 +163,9 @@ function chosen(runs: readonly SizedRun[], filter: DiagramFilter): SizedRun[] {
   const { groups, loads } = filter;
   if (loads) {
     const ids = new Set(loads.map((l) => `load-${l}`));
-    const fed = runs.filter((r) => ids.has(r.spec.id));
-    const block = fed.some((r) => r.spec.from.gear === 'block');
-    return runs.filter((r) => ids.has(r.spec.id) || (block && r.spec.id === 'bus-block') || /^house\d*-bus$/.test(r.spec.id));
+    // All that feeds it: block, switch bank, strip or tapped wire, as far as the battery.
+    for (const r of [...runs].reverse()) if (ids.has(r.spec.id) && r.spec.parent) ids.add(r.spec.parent);
+    return runs.filter((r) => ids.has(r.spec.id) || /^house\d*-bus$/.test(r.spec.id));
   }
   return groups ? runs.filter((r) => groups.includes(r.spec.group) || /^house\d*-bus$/.test(r.spec.id)) : [...runs];
 }

@@ -118,6 +118,20 @@ describe('the line diagram', () => {
     expect(diagramOf(d).nodes.filter((n) => n.symbol === 'earth' && n.run === 'load-l2').length).toBe(2);
   });
 
+  it('keeps a feed a feed and a return a return through switch, shunt and disconnect', () => {
+    const of = (id: string) => diagramOf(structuredClone(DEMO_JOBS.find((j) => j.key === 'vet')!.design)).lines.find((l) => l.id === id)!.kind;
+    expect([of('switch:link'), of('disconnect:link'), of('shunt:link'), of('bond'), of('alternator:plus')]).toEqual(['feed', 'feed', 'return', 'return', 'feed']);
+  });
+
+  it('shows for one load on a switch bank all that feeds it', () => {
+    const d = structuredClone(DEMO_JOBS.find((j) => j.key === 'vet')!.design);
+    d.groups['g'] = { order: 1, name: 'rear switches', kind: 'switch bank', fuses: 'one for all' };
+    d.loads['l2']!.feed = { by: 'group', group: 'g' };
+    const a = assess(d, SHIPPED_CATALOGUE);
+    const one = buildDiagram({ design: d, gear: a.gear, runs: a.runs, inline: a.inline, leads: a.layout.leads, bond: a.bond }, { groups: null, loads: ['l2'] });
+    expect([...new Set(one.lines.flatMap((l) => l.run ?? []))].sort()).toEqual(['bus-block', 'group-g', 'house-bus', 'load-l2']);
+  });
+
   it('says of a run without a size that it has none', () => {
     const d = structuredClone(DEMO_JOBS.find((j) => j.key === 'vet')!.design);
     d.runs['start-charger'] = { ambientC: 110 };

@@ -23,8 +23,8 @@ export type SymbolKind =
   | 'socket'
   | 'load';
 
-/** What a line carries: the feed of a run, its return, a signal, a factory or bar link, or 230 V. */
-export type LineKind = 'feed' | 'return' | 'signal' | 'link' | 'mains';
+/** What a line is, from battery to load and back, whatever it passes: feed, return, signal, or 230 V. */
+export type LineKind = 'feed' | 'return' | 'signal' | 'mains';
 export type Pole = 'plus' | 'minus' | 'signal';
 
 /** An element of the circuit as the diagram shows it: once, whatever hangs on it. */

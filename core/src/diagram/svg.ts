@@ -7,7 +7,6 @@ export const LINE_LOOK: Readonly<Record<LineKind, { readonly colour: string; rea
   feed: { colour: '#9E2B25', width: 1.6, dash: '' },
   return: { colour: '#2B2F31', width: 1.2, dash: '' },
   signal: { colour: '#6B3A75', width: 1, dash: '4 3' },
-  link: { colour: '#5A6468', width: 1.6, dash: '' },
   mains: { colour: '#0F6A6E', width: 1.2, dash: '9 3 2 3' },
 };
 const INK = '#1D2629';

@@ -1,10 +1,7 @@
 import { largestTogether, type DayFigures, type DayLoad, type Wanting } from '../loads/index.js';
 import { figure } from '../quantity/index.js';
-import type { RunSpec } from '../routes/index.js';
+import type { RunAmps, RunSpec } from '../routes/index.js';
 import type { DraftContext } from './context.js';
-
-/** The two currents of a run: the largest steady one, for fuse and heat, and the one of a usual day, for drop. */
-export type Amps = Pick<RunSpec, 'lastingA' | 'lastingWhy' | 'usualA' | 'usualWhy'>;
 
 /** Undimmed amps at so many volts: constant power draws more, the lower they are. */
 export const fullA = (load: DayLoad, volts: number): number => (load.kind === 'current' ? load.fullA : load.fullW / volts);
@@ -35,7 +32,7 @@ export function usualLoadsA(c: DraftContext, loads: readonly DayLoad[]): number 
 }
 
 /** A load's own two currents behind a source of so many volts at its lowest and its nominal ones. */
-export function ampsOf(load: DayLoad, lowestV: number, nominalV: number): Amps & Pick<RunSpec, 'demand' | 'startA'> {
+export function ampsOf(load: DayLoad, lowestV: number, nominalV: number): RunAmps & Pick<RunSpec, 'demand' | 'startA'> {
   const startA = load.startW > load.runningW ? (load.startW / load.runningW) * fullA(load, lowestV) : 0;
   if (load.kind === 'current') {
     const why = 'constant current, as entered';
@@ -53,4 +50,4 @@ export function ampsOf(load: DayLoad, lowestV: number, nominalV: number): Amps &
 }
 
 /** A run that carries the same whatever the volts and the day, A. */
-export const steadyA = (amps: number, why: string): Amps => ({ lastingA: amps, lastingWhy: why, usualA: amps, usualWhy: why });
+export const steadyA = (amps: number, why: string): RunAmps => ({ lastingA: amps, lastingWhy: why, usualA: amps, usualWhy: why });

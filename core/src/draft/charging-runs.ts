@@ -1,8 +1,8 @@
-import type { RunEnd, RunSpec } from '../routes/index.js';
+import type { RunEnd, RunSpec, RunAmps } from '../routes/index.js';
 import { chargerInputW, type DcdcPart } from '../catalogue/index.js';
 import { figure } from '../quantity/index.js';
 import { alternatorBudget, dcdcsOf, driveVolts, mainsChargerOf } from '../supply/index.js';
-import { steadyA, lastingLoadsA, usualLoadsA, type Amps } from './amps.js';
+import { steadyA, lastingLoadsA, usualLoadsA } from './amps.js';
 import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
 import { controllerOutA, portableOutA } from './controller.js';
 import { supplyLimit, TERMINAL, TRUNK } from './limits.js';
@@ -14,7 +14,7 @@ const FEED_LOSS = 0.05;
 const ABOVE_CUT_OUT_V = 0.5;
 
 /** What a charger's feed carries: what lasts at the alternator's warm idle, what is usual, and what passes just above its cut-out. */
-function feedAmps(c: DraftContext, part: DcdcPart, share: number): Amps & { readonly passingA: number; readonly leastEndV: number; readonly sourceV: number } {
+function feedAmps(c: DraftContext, part: DcdcPart, share: number): RunAmps & { readonly passingA: number; readonly leastEndV: number; readonly sourceV: number } {
   const inputW = chargerInputW(part, c.bank!.absorptionV) * share;
   const { vehicleV } = c.design.brief;
   const sourceV = driveVolts(c.design).warmIdleV;
@@ -82,7 +82,7 @@ function outputRun(c: DraftContext, next: () => number, from: RunEnd, outputA: n
 }
 
 /** What a sensing link carries: all that the bank takes and the loads draw, as far as the alternator has it left on the road. */
-function linkAmps(c: DraftContext): Amps {
+function linkAmps(c: DraftContext): RunAmps {
   const mostA = Math.max(alternatorBudget(c.design.brief.alternator.ratedA, { idleA: 0, roadA: 0 }).leftCruiseA, 10);
   const loads = c.day.loads.filter((l) => !l.mains);
   const { maxChargeA } = c.bank!;

@@ -5,10 +5,9 @@ import type { Design, Vehicle } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { ridesMm, type Gear } from '../places/index.js';
 import { carriesA, RATED_AIR_C } from '../protection/index.js';
-import { cutLengthM, groupedOf, PLUG_WIRE_MM2, routeBetween, type Route, type RunEnd, type RunSpec, type Stand } from '../routes/index.js';
+import { cutLengthM, groupedOf, PLUG_WIRE_MM2, routeBetween, type Route, type RunEnd, type RunSpec, type Stand, type RunAmps } from '../routes/index.js';
 import { driveVolts, type Bank, type SolarArray } from '../supply/index.js';
 import { squareMm } from '../vehicle/index.js';
-import type { Amps } from './amps.js';
 import type { Limit, Terminal } from './limits.js';
 
 /** What the drafting of runs looks at. */
@@ -24,7 +23,7 @@ export interface DraftContext {
   readonly inline: readonly InlinePart[];
 }
 
-type Given = Pick<RunSpec, 'id' | 'name' | 'group' | 'from' | 'to' | keyof Amps | 'sourceV' | 'nominalV' | 'fuseKinds' | 'ends' | 'reason'> & {
+type Given = Pick<RunSpec, 'id' | 'name' | 'group' | 'from' | 'to' | keyof RunAmps | 'sourceV' | 'nominalV' | 'fuseKinds' | 'ends' | 'reason'> & {
   readonly limit: Limit;
   /** What hangs on its end, where that is not its lasting current. */
   readonly demand?: RunSpec['demand'];

@@ -2,9 +2,9 @@ import { houseNodes, passing } from '../circuit/index.js';
 import type { DayLoad } from '../loads/index.js';
 import { inverterInputW } from '../loads/index.js';
 import { figure } from '../quantity/index.js';
-import { WAY, type RunSpec } from '../routes/index.js';
+import { WAY, type RunSpec, type RunAmps } from '../routes/index.js';
 import { allChargeA } from './charging-runs.js';
-import { ampsOf, fullA, lastingLoadsA, usualLoadsA, type Amps } from './amps.js';
+import { ampsOf, fullA, lastingLoadsA, usualLoadsA } from './amps.js';
 import { groupsUsed } from '../places/index.js';
 import { BOLTED, endOf, equalLeads, mainId, makeRun, type DraftContext } from './context.js';
 import { distributionOf, selectedBankOf, stringLost, type Bank } from '../supply/index.js';
@@ -37,7 +37,7 @@ function mainWeak(c: DraftContext, share: number): Pick<RunSpec, 'inline' | 'wea
 }
 
 /** What a lead of a bank carries: its largest share of all, or, where the batteries left can bear it, what it carries with one of them out. */
-function leadAmps(all: Amps, bank: Bank): Amps {
+function leadAmps(all: RunAmps, bank: Bank): RunAmps {
   const share = Math.max(...bank.stringShares);
   const oneOut = stringLost(bank, all.lastingA).leftShare;
   const many = `shared by ${bank.strings} ${bank.joined ? 'leads as their batteries conduct' : 'equal leads'}`;
@@ -51,7 +51,7 @@ function leadAmps(all: Amps, bank: Bank): Amps {
 }
 
 /** The leads of a bank, each with its own fuse: one size, one length. */
-function mainRuns(c: DraftContext, next: () => number, all: Amps, bank: Bank, id: 'house' | 'second'): RunSpec[] {
+function mainRuns(c: DraftContext, next: () => number, all: RunAmps, bank: Bank, id: 'house' | 'second'): RunSpec[] {
   const house = c.gear.get(id);
   if (!house) return [];
   const title = id === 'house' ? 'House battery' : 'Second battery';
@@ -142,7 +142,7 @@ function groupPoints(c: DraftContext, ways: Ways | null): { readonly pointFor: (
 }
 
 /** What all of a bank carries: everything behind it, or all chargers at once where they are more. */
-function mainAmps(c: DraftContext, bank: Bank, loads: readonly DayLoad[], inverterW: number): Amps {
+function mainAmps(c: DraftContext, bank: Bank, loads: readonly DayLoad[], inverterW: number): RunAmps {
   const wires = onHouseWires(c);
   const lasting = Math.max(1, lastingLoadsA(c, [...loads, ...wires.loads]) + wires.presentA + inverterW / bank.openV);
   const usual = usualLoadsA(c, [...loads, ...wires.loads]) + wires.presentA + inverterW / bank.nominalV;

@@ -6,6 +6,16 @@ export const STILL_AIR_W_M2K = 5.5;
 /** Rise over the outside that a compartment may have; the default fan thermostat; share of its flow that a dust filter costs. */
 export const COMPARTMENT = { riseK: 10, thermostatC: 40, filterLoss: 0.3 } as const;
 
+/** Air above which chargers cut back, and the room that is kept below it, °C and K. */
+const CUTS_BACK = { fromC: 50, roomK: 1 } as const;
+
+/** Rise that a compartment may have: less where a charger in it would come to where it cuts back. In air that is hotter by itself no fan helps that. */
+function allowedRiseK(zone: Zone, warm: readonly Gear[]): number {
+  const charges = warm.some((g) => g.role === 'charger' || g.role === 'mains');
+  const leftK = CUTS_BACK.fromC - CUTS_BACK.roomK - zone.ambientC;
+  return charges && leftK > 0 ? Math.min(COMPARTMENT.riseK, leftK) : COMPARTMENT.riseK;
+}
+
 /** Flow of air that carries heat away at a chosen rise, m³/h. @example fanFlowM3h(241, 5.3) // 135.960377 */
 export function fanFlowM3h(heatW: number, riseK: number): number {
   return (2.99 * heatW) / riseK;
@@ -43,7 +53,8 @@ export function compartmentHeat(vehicle: Vehicle, gear: readonly Gear[]): Compar
     if (zone.weather === 'spray' || heatW === 0) return [];
     const skin = surfaceM2(zone);
     const riseK = naturalRiseK(heatW, skin);
-    const fan = riseK > COMPARTMENT.riseK ? fanFlowM3h(heatW, COMPARTMENT.riseK) / (1 - COMPARTMENT.filterLoss) : 0;
+    const allowedK = allowedRiseK(zone, warm);
+    const fan = riseK > allowedK ? fanFlowM3h(heatW, allowedK) / (1 - COMPARTMENT.filterLoss) : 0;
     return [{ zone: zone.id, name: zone.name, heatW, surfaceM2: skin, riseK, airC: zone.ambientC + riseK, fanM3h: fan, from: warm.map((g) => g.name) }];
   });
 }

@@ -151,6 +151,15 @@ describe('heat of a closed space', () => {
     expect(box!.zone).toBe('box');
     expect(box!.riseK).toBeCloseTo(box!.heatW / (5.5 * surfaceM2(v.zones.find((z) => z.id === 'box')!)), 9);
     expect(box!.fanM3h > 0).toBe(box!.riseK > 10);
+    // A charger cuts back from 50 °C: 45 °C of air and 6 K of rise want a fan, though the rise alone would not.
+    const by = Math.sqrt(box!.riseK / 6);
+    const larger = (b: (typeof v.zones)[number]['box']) => ({ ...b, l: b.l * by, w: b.w * by, h: b.h * by });
+    const warm = { ...v, zones: v.zones.map((z) => (z.id === 'box' ? { ...z, ambientC: 45, box: larger(z.box) } : z)) };
+    const [mild] = compartmentHeat(warm, gearOf(d));
+    expect(mild!.riseK).toBeCloseTo(6, 6);
+    expect(mild!.fanM3h).toBeGreaterThan(0);
+    const cool = { ...warm, zones: warm.zones.map((z) => (z.id === 'box' ? { ...z, ambientC: 35 } : z)) };
+    expect(compartmentHeat(cool, gearOf(d))[0]!.fanM3h).toBe(0);
     expect(compartmentHeat(v, gearOf(demo('bees')))).toEqual([]);
   });
 });

@@ -20,6 +20,18 @@ describe('what a person said', () => {
     ]);
   });
 
+  it('says what else is as it is because of a size or fuse that was typed', () => {
+    const d = demo('bees');
+    d.runs = { 'bus-block': { fuseA: 40, areaMm2: 16 } };
+    d.places = {};
+    const fuse = keptEdits(d, SHIPPED_CATALOGUE).find((k) => k.what === 'fuse')!;
+    expect(fuse.also.length).toBeGreaterThan(0);
+    expect(fuse.also[0]).toMatch(/^run \d+: fuse .* → /);
+    // A length moves others too, but that is what a length is for.
+    d.runs = { 'bus-block': { outM: 1.1 } };
+    expect(keptEdits(d, SHIPPED_CATALOGUE)[0]!.also).toEqual([]);
+  });
+
   it('has words for every field, and is what the run then has', () => {
     const d = demo('vet');
     d.places = {};

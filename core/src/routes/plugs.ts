@@ -1,11 +1,14 @@
 import type { Design, PlugEdit } from '../design/index.js';
 import type { SizedRun } from './sized.js';
 
-export type Carries = 'trailer feed' | 'panels' | 'house battery' | 'fridge socket';
+export type Carries = 'trailer feed' | 'panels' | 'house battery' | 'fridge socket' | 'outlet';
 export type PlugKind = '50 A' | '175 A' | 'trailer socket';
 
 /** Cable that a plug's contacts take, mm². */
 export const PLUG_WIRE_MM2: Readonly<Record<PlugKind, readonly [number, number]>> = { '50 A': [4, 16], '175 A': [16, 50], 'trailer socket': [1, 2.5] };
+
+/** From this rating on what a load is put on by is a heavy two-pole plug, A. */
+const HEAVY_PLUG_A = 50;
 
 /** A pair of plugs that belong together. */
 export interface PlugPair {
@@ -35,7 +38,7 @@ function pair(design: Design, p: Omit<PlugPair, 'colour' | 'swapped' | 'mount' |
   const edit = design.plugs[p.id] ?? {};
   return {
     ...p,
-    colour: edit.colour ?? design.settings.plugColours[p.carries] ?? 'grey',
+    colour: edit.colour ?? design.settings.plugColours[p.carries] ?? (p.carries === 'outlet' ? 'yellow' : 'grey'),
     swapped: edit.swapped ?? false,
     mount: edit.mount ?? mount,
     cover: edit.cover ?? true,
@@ -94,6 +97,30 @@ export function plugPairs(design: Design, runs: readonly SizedRun[], trailerSock
         false,
       ),
     );
+  for (const [id, load] of Object.entries(design.loads)) {
+    if (load.supply !== 'dc' || load.plugA === null || load.plugA < HEAVY_PLUG_A) continue;
+    const run = runs.find((r) => r.spec.id === `load-${id}`);
+    out.push(
+      pair(
+        design,
+        {
+          id: `plug-load-${id}`,
+          name: `${load.name || 'unnamed load'}, outlet; its other half comes with what is plugged in`,
+          run: run?.spec.id ?? null,
+          kind: load.plugA > HEAVY_PLUG_A ? '175 A' : '50 A',
+          ratingA: load.plugA,
+          carries: 'outlet',
+          nominalV: design.supply.houseV,
+          regulated: true,
+          live: { source: true, sink: false },
+          areaMm2: null,
+          reaches: 'the house side, by its own fuse',
+        },
+        'flush',
+        false,
+      ),
+    );
+  }
   if (trailerSocket)
     out.push(
       pair(

@@ -22,6 +22,9 @@ export interface RunEnd {
 /** What a run passes that starts at a way of the fuse block or of a hub board, by name. */
 export const WAY = { block: 'way of the fuse block', hub: 'way of the hub board' } as const;
 
+/** The two currents of a run: the largest steady one, for fuse and heat, and the one of a usual day, for drop. */
+export type RunAmps = Pick<RunSpec, 'lastingA' | 'lastingWhy' | 'usualA' | 'usualWhy'>;
+
 /** A run before it is sized: what it joins, what it carries, and the ways it may be protected. */
 export interface RunSpec {
   readonly id: string;

@@ -2,6 +2,7 @@ import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import type { Design } from '../design/index.js';
+import { vehicleOf } from '../vehicle/index.js';
 import { placedAt, SCORE, suggestPlaces } from './index.js';
 
 const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
@@ -27,6 +28,17 @@ describe('the best places', () => {
   it('hang no battery on a wall, and put nothing where it may not get wet', () => {
     expect(suggestPlaces(demo('vet'), SHIPPED_CATALOGUE, 'house').map((o) => o.on.face)).toEqual(jasmine.arrayWithExactContents(['canopy-floor', 'cab-floor']));
     expect(suggestPlaces(demo('bees'), SHIPPED_CATALOGUE, 'charger', 20).some((o) => o.zone === 'engine' || o.zone === 'tray')).toBeFalse();
+  });
+  it('are none that no cable reaches', () => {
+    const cut = demo('vet');
+    cut.vehicle = structuredClone(vehicleOf(cut));
+    const inCab = new Set(cut.vehicle.waypoints.filter((w) => w.zone === 'cab').map((w) => w.id));
+    cut.vehicle.waypoints = cut.vehicle.waypoints.filter((w) => !inCab.has(w.id));
+    cut.vehicle.ways = cut.vehicle.ways.filter((w) => !inCab.has(w.a) && !inCab.has(w.b));
+    cut.vehicle.points = cut.vehicle.points.filter((p) => !inCab.has(p.waypoint));
+    const zones = (d: Design) => suggestPlaces(d, SHIPPED_CATALOGUE, 'charger', 20).map((o) => o.zone);
+    expect(zones(demo('vet'))).toContain('cab');
+    expect(zones(cut)).not.toContain('cab');
   });
   it('are none for what is not there', () => expect(suggestPlaces(demo('bees'), SHIPPED_CATALOGUE, 'inverter')).toEqual([]));
 });

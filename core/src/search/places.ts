@@ -44,6 +44,9 @@ function cableOf(a: Assessment, gear: string): { readonly price: number; readonl
   return { price, m, dropV };
 }
 
+/** True where every run of a piece of gear finds its way: a place that no cable reaches is none. */
+const cabled = (a: Assessment, gear: string): boolean => a.runs.every((r) => (r.spec.from.gear !== gear && r.spec.to.gear !== gear) || r.spec.noWay === null);
+
 function offer(a: Assessment, gearId: string, on: NonNullable<Placement['on']>): PlaceOffer {
   const g = a.gear.find((x) => x.id === gearId)!;
   const cable = cableOf(a, gearId);
@@ -92,7 +95,8 @@ export function suggestPlaces(design: Design, catalogue: Catalogue, gearId: stri
     const spot = spotOn(design, now.gear, g, face);
     if (!spot) return [];
     const on = { face: face.id, ...spot };
-    return [offer(assess(placedAt(untyped, gearId, zone.id, on), catalogue), gearId, on)];
+    const there = assess(placedAt(untyped, gearId, zone.id, on), catalogue);
+    return cabled(there, gearId) ? [offer(there, gearId, on)] : [];
   });
   return offers.sort((a, b) => a.score - b.score).slice(0, most);
 }

@@ -22,6 +22,7 @@ import type { Finding } from '../rules/index.js';
 import { finish } from './finish.js';
 import { withFixedParts } from './fixed-parts.js';
 import { supplyOptions, withOption } from './options.js';
+import { whys } from './whys.js';
 
 export const TIERS = ['lean', 'sound', 'roomy'] as const;
 export type Tier = (typeof TIERS)[number];
@@ -136,19 +137,6 @@ function givesOut(design: Design, f: SupplyFigures, lowMean: number, lowDull: nu
   return list.sort((a, b) => b.used - a.used);
 }
 
-function whys(design: Design, f: SupplyFigures): readonly string[] {
-  const { settings, supply } = design;
-  return [
-    settings.batterySchool === 'AGM' ? 'AGM, by the workshop’s school: cost now' : 'lithium, by the workshop’s school: weight and usable Ah',
-    f.isolation.chosen === 'none' ? 'no driving to charge from' : f.isolation.chosen === 'dcdc' ? 'DC-DC charger: see the reasons under “What feeds it”' : 'a sensing isolator does it here',
-    supply.sun.panel
-      ? supply.sun.controller
-        ? 'panels on a controller of their own, beside the vehicle'
-        : 'panels through the charger: one box, the sun first'
-      : 'no panels: driving or mains covers it',
-  ];
-}
-
 function describe(tier: Tier, design: Design, catalogue: Catalogue, stands: boolean): SupplyDraft {
   const f = figuresOf(design, catalogue);
   const { parts, price, kg } = priced(design, catalogue);
@@ -170,7 +158,7 @@ function describe(tier: Tier, design: Design, catalogue: Catalogue, stands: bool
     stands,
     overBudget,
     overWeight,
-    why: whys(design, f),
+    why: whys(design, catalogue, f),
   };
 }
 

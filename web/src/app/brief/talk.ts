@@ -58,8 +58,8 @@ export class TalkSheet {
   protected readonly regions = REGIONS.map((r) => r.id);
   protected readonly regionWords = (id: string): string => (REGIONS.find((r) => r.id === id)?.name ?? id).split(',')[0]!;
   protected readonly nights = MAINS_NIGHTS;
-  protected readonly outlets = [null, 1000, 1600, 2000, 3000] as const;
-  protected readonly outletWords = (w: number | null): string => (w === null ? 'nothing more' : `${figure(w / 1000, 1)} kW`);
+  protected readonly outlets = [0, 1000, 1600, 2000, 3000] as const;
+  protected readonly outletWords = (w: number): string => (w === 0 ? 'nothing more' : `up to ${figure(w / 1000, 1)} kW`);
   protected readonly houseVolts = [12, 24] as const;
   protected readonly inVolts = (v: number): string => `${v} V`;
   protected readonly shelves = SHELVES.map((shelf) => ({ shelf, items: LOAD_LIBRARY.filter((i) => i.shelf === shelf) }));

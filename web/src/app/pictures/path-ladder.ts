@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { figure, type PathPiece, pathPieces, type SizedRun } from '@meridex/core';
 
-const [LEFT, RIGHT, TOP, LOW] = [6, 294, 26, 104];
+const [LEFT, RIGHT, TOP, LOW] = [6, 294, 22, 82];
 /** Width that even the shortest step is drawn with. */
 const LEAST = 24;
 
@@ -27,18 +27,17 @@ const short = (name: string, room: number): string => (name.length * 5.4 <= room
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let p = picture();
-    <svg viewBox="0 0 300 156" role="img" [attr.aria-label]="p.words">
-      <text class="volts" x="6" y="18">{{ p.startV }} V</text>
+    <svg viewBox="0 0 300 130" role="img" [attr.aria-label]="p.words">
+      <text class="volts" x="6" y="12">{{ p.startV }} V → {{ p.endV }} V</text>
       <text class="big" x="294" y="12" text-anchor="end">{{ p.big }}</text>
       @for (s of p.steps; track s.piece.run) {
         <line class="joint" [attr.x1]="s.x" [attr.x2]="s.x" [attr.y1]="s.fromY" [attr.y2]="s.jointY" />
         <line class="cable" [attr.x1]="s.x" [attr.x2]="s.x + s.width" [attr.y1]="s.jointY" [attr.y2]="s.toY" [attr.stroke-width]="s.barH" />
         <circle [attr.cx]="s.x + s.width" [attr.cy]="s.toY" r="3" />
-        <text class="name" [attr.x]="s.mid" y="122" text-anchor="middle">{{ s.label }}</text>
-        <text class="name ink" [attr.x]="s.mid" y="136" text-anchor="middle">{{ s.piece.cable.split(' (')[0] }}</text>
-        <text class="name" [attr.x]="s.mid" y="150" text-anchor="middle">{{ s.copper }}</text>
+        <text class="name" [attr.x]="s.mid" y="98" text-anchor="middle">{{ s.label }}</text>
+        <text class="name ink" [attr.x]="s.mid" y="112" text-anchor="middle">{{ s.piece.cable.split(' (')[0] }}</text>
+        <text class="name" [attr.x]="s.mid" y="126" text-anchor="middle">{{ s.copper }}</text>
       }
-      <text class="volts" x="294" [attr.y]="p.endY" text-anchor="end">{{ p.endV }} V</text>
     </svg>
   `,
   styles: `
@@ -60,18 +59,18 @@ const short = (name: string, room: number): string => (name.length * 5.4 <= room
       fill: var(--feed);
     }
     .name {
-      font: 11px var(--narrow);
+      font: 12px var(--narrow);
       fill: var(--muted);
     }
     .ink {
       fill: var(--ink);
     }
     .volts {
-      font: 12px var(--mono);
+      font: 12.5px var(--mono);
       fill: var(--ink);
     }
     .big {
-      font: 600 12px var(--narrow);
+      font: 600 12.5px var(--narrow);
       fill: var(--copper);
     }
   `,
@@ -114,7 +113,6 @@ export class PathLadder {
       big,
       startV: figure(startV, 2),
       endV: figure(endV, 2),
-      endY: LOW - 10,
       words: `${figure(startV, 2)} V at the source, ${figure(endV, 2)} V at the end; ${pieces.map((p) => `run ${p.number} ${p.cable} loses ${figure(1000 * p.cableV, 0)} mV and its joints ${figure(1000 * p.jointsV, 0)} mV`).join(', ')}`,
     };
   });

@@ -42,7 +42,8 @@ export class ProtectionStage {
   ];
   protected readonly sum = computed(() => {
     const rows = fuseRows(this.assessments.assessment()!, this.designs.design()!.settings.backup === 'look');
-    const wrong = rows.filter((r) => r.state !== 'holds').length;
-    return `${rows.length} fuses and breakers, one at every end that can feed${wrong ? ` · ${wrong} to mend` : ''}`;
+    const of = (state: string): number => rows.filter((r) => r.state === state).length;
+    const words = [...(of('stop') ? [`${of('stop')} to mend`] : []), ...(of('look') ? [`${of('look')} to look at`] : [])];
+    return [`${rows.length} fuses and breakers, one at every end that can feed`, ...words].join(' · ');
   });
 }

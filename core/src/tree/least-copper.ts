@@ -44,24 +44,27 @@ function frontier(pieces: Piece[]): readonly Piece[] {
 /** The piece that holds with so much lost before it; undefined: none does. */
 const at = (pieces: readonly Piece[], lostPercent: number): Piece | undefined => pieces.find((p) => p.upTo >= lostPercent - COMPARE_SLACK);
 
-/** Sum of what hangs behind a run, as pieces over what is lost at its end. */
+/** Sum of what hangs behind a run, as pieces over what is lost at its end: at each loss that one child's piece ends at, its next one takes over. */
 function behind(children: readonly (readonly Piece[])[]): readonly Omit<Piece, 'step'>[] {
-  if (!children.length) return [{ upTo: Infinity, copper: 0, price: 0 }];
-  const next = children.map(() => 0);
-  const out: Omit<Piece, 'step'>[] = [];
-  for (;;) {
-    let [upTo, copper, price] = [Infinity, 0, 0];
-    for (const [i, c] of children.entries()) {
-      const p = c[next[i]!];
-      if (!p) return out;
-      upTo = Math.min(upTo, p.upTo);
-      copper += p.copper;
-      price += p.price;
-    }
-    out.push({ upTo, copper, price });
-    if (upTo === Infinity) return out;
-    for (const [i, c] of children.entries()) if (c[next[i]!]!.upTo <= upTo) next[i]!++;
+  let [copper, price] = [0, 0];
+  const ends: { readonly upTo: number; readonly of: readonly Piece[]; readonly at: number }[] = [];
+  for (const of of children) {
+    copper += of[0]!.copper;
+    price += of[0]!.price;
+    for (let at = 0; at < of.length; at++) ends.push({ upTo: of[at]!.upTo, of, at });
   }
+  ends.sort((a, b) => a.upTo - b.upTo);
+  const out: Omit<Piece, 'step'>[] = [];
+  for (const { upTo, of, at } of ends) {
+    if (upTo === Infinity) break;
+    if (out[out.length - 1]?.upTo !== upTo) out.push({ upTo, copper, price });
+    const [here, next] = [of[at]!, of[at + 1]];
+    if (!next) return out;
+    copper += next.copper - here.copper;
+    price += next.price - here.price;
+  }
+  out.push({ upTo: Infinity, copper, price });
+  return out;
 }
 
 /**

@@ -14,12 +14,12 @@ describe('a tree of runs', () => {
     });
 });
 
-const step = fc.record({ copper: fc.integer({ min: 1, max: 60 }), dropPercent: fc.integer({ min: 1, max: 40 }) });
+const step = fc.record({ copper: fc.integer({ min: 1, max: 60 }), dropPercent: fc.integer({ min: 1, max: 12 }) });
 /** Sizes of a run as they are in a shop: the more copper, the less is lost. */
 const steps = fc.array(step, { minLength: 1, maxLength: 4 }).map((list): [SizeStep, ...SizeStep[]] => {
   const copper = [...new Set(list.map((s) => s.copper))].sort((a, b) => a - b);
-  const drop = list.map((s) => s.dropPercent / 10).sort((a, b) => b - a);
-  return copper.map((c, i) => ({ copper: c, price: 0, dropPercent: drop[i]! - i * 1e-3 })) as [SizeStep, ...SizeStep[]];
+  const drop = list.map((s) => s.dropPercent / 4).sort((a, b) => b - a);
+  return copper.map((c, i) => ({ copper: c, price: 0, dropPercent: drop[i]! })) as [SizeStep, ...SizeStep[]];
 });
 /** Small trees of any shape: each run hangs on an earlier one or starts at a source. */
 const trees = fc.array(fc.record({ hangsOn: fc.nat({ max: 6 }), limit: fc.option(fc.integer({ min: 20, max: 90 }), { freq: 3 }), steps }), { minLength: 1, maxLength: 6 }).map((list) =>

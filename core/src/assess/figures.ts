@@ -38,26 +38,45 @@ function pathSums(picked: ReadonlyMap<string, Picked>, paths: ReadonlyMap<string
   return new Map([...paths].map(([id, path]) => [id, path.map((p) => own.get(p)!).reduce(add)]));
 }
 
-/** The path through a run that a loss of so much more would put furthest beyond its limit, as drafted; null: none. */
-function worstBeyond(id: string, morePercent: number, picked: ReadonlyMap<string, Picked>, paths: ReadonlyMap<string, readonly string[]>): Below['path'] {
-  let worst: (NonNullable<Below['path']> & { readonly over: number }) | null = null;
+/** An end whose path has a limit, with what is lost up to it. */
+interface End {
+  readonly name: string;
+  readonly limit: number;
+  readonly percent: number;
+}
+
+/** The ends with a limit that each run is on the way to. */
+function endsThrough(picked: ReadonlyMap<string, Picked>, paths: ReadonlyMap<string, readonly string[]>, sums: ReadonlyMap<string, Path>): ReadonlyMap<string, readonly End[]> {
+  const out = new Map<string, End[]>([...picked.keys()].map((id) => [id, []]));
   for (const [end, path] of paths) {
-    const { spec } = picked.get(end)!.fused;
-    if (spec.pathLimitPercent === null || !path.includes(id)) continue;
-    const percent = morePercent + path.reduce((sum, p) => sum + picked.get(p)!.step.dropPercent, 0);
-    const over = percent - spec.pathLimitPercent;
-    if (over > SLACK && over > (worst?.over ?? 0)) worst = { name: spec.to.name, percent, limit: spec.pathLimitPercent, over };
+    const { to, pathLimitPercent: limit } = picked.get(end)!.fused.spec;
+    if (limit === null) continue;
+    const reached = { name: to.name, limit, percent: sums.get(end)!.dropPercent };
+    for (const id of path) out.get(id)!.push(reached);
   }
-  return worst && { name: worst.name, percent: worst.percent, limit: worst.limit };
+  return out;
+}
+
+/** The path through a run that a loss of so much more would put furthest beyond its limit, as drafted; null: none. */
+function worstBeyond(ends: readonly End[], morePercent: number): Below['path'] {
+  let worst: Below['path'] = null;
+  let most = SLACK;
+  for (const e of ends) {
+    const percent = e.percent + morePercent;
+    if (percent - e.limit <= most) continue;
+    most = percent - e.limit;
+    worst = { name: e.name, percent, limit: e.limit };
+  }
+  return worst;
 }
 
 /** The next size down of what was taken, and why it was not. */
-function belowOf(id: string, p: Picked, choice: RunChoice, picked: ReadonlyMap<string, Picked>, paths: ReadonlyMap<string, readonly string[]>): Below | null {
+function belowOf(p: Picked, choice: RunChoice, ends: readonly End[]): Below | null {
   const { fused, step } = p;
   const lower = [...cableSeries(fused.asked.series)].reverse().find((s) => s.areaMm2 < step.size.areaMm2 - 0.005);
   if (!lower) return null;
   const down = cableStep(lower, fused.asked, fused.perPole);
-  const path = worstBeyond(id, down.dropPercent - step.dropPercent, picked, paths);
+  const path = worstBeyond(ends, down.dropPercent - step.dropPercent);
   return { ...triedOf(down), by: whyNot(fused, p, choice, down, path), path };
 }
 
@@ -101,6 +120,7 @@ function cureOf(id: string, picked: ReadonlyMap<string, Picked>, path: readonly 
 export function figuresOf(picked: ReadonlyMap<string, Picked>, choices: ReadonlyMap<string, RunChoice>): ReadonlyMap<string, RunFigures> {
   const paths = pathsOf(new Map([...picked].map(([id, p]) => [id, p.fused])));
   const sums = pathSums(picked, paths);
+  const ends = endsThrough(picked, paths, sums);
   return new Map(
     [...picked].map(([id, p]): [string, RunFigures] => {
       const { fused, step } = p;
@@ -109,7 +129,7 @@ export function figuresOf(picked: ReadonlyMap<string, Picked>, choices: Readonly
       const sum = sums.get(id)!;
       const joints = jointsOhm(fused, step.size.areaMm2);
       const cable = hotCableOhm(fused, step, spec.usualA / perPole, perPole);
-      const below = belowOf(id, p, choices.get(id)!, picked, paths);
+      const below = belowOf(p, choices.get(id)!, ends.get(id)!);
       const parts = [{ what: 'cable', ratingA: step.ampacityA }, ...spec.weak.map((w) => ({ ...w, ratingA: w.ratingA / perPole }))];
       const weakest = parts.reduce((w, x) => (x.ratingA < w.ratingA ? x : w));
       return [

@@ -138,7 +138,17 @@ const HABIT = 1.25;
  * Place of the thickest of its steps that a run takes for the sake of others: two stocked sizes above what it needs by
  * itself, for its current, custom and 3 % of its own as printed at 20 °C, whatever larger fuse a short or another fuse asks for.
  */
-export function mostFor({ spec, asked, perPole, steps: list }: Fused): number {
+export function mostFor(fused: Fused): number {
+  const known = mostKnown.get(fused);
+  if (known !== undefined) return known;
+  const most = mostOf(fused);
+  mostKnown.set(fused, most);
+  return most;
+}
+
+const mostKnown = new WeakMap<Fused, number>();
+
+function mostOf({ spec, asked, perPole, steps: list }: Fused): number {
   const own = Math.min(ALONE_PERCENT, spec.pathLimitPercent ?? ALONE_PERCENT);
   const series = cableSeries(asked.series);
   const lost = (areaMm2: number): number => (100 * spec.usualA * (asked.outM + asked.backM) * resistanceOhmPerM(areaMm2, asked.tinned, REFERENCE_C)) / perPole / spec.refV;

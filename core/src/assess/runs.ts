@@ -12,13 +12,25 @@ import { fuseRun, standInFor, type Fused, type FusedRun, type Guard, type RunCho
 /** Rounds of sizing and short-circuit checks before what is left becomes a finding. */
 const MOST_ROUNDS = 8;
 
+/** What one design's runs came to in earlier rounds, by all that a round can change: most stay as they are. */
+type Fusings = Map<string, { readonly fused: FusedRun; readonly kindIndex: number }>;
+
+function fuseOne(spec: RunSpec, design: Design, choice: RunChoice, guard: Guard | null, earlier: Fusings): FusedRun {
+  const { kindIndex, lastKind, leastFuseA, faultAreaMm2 } = choice;
+  const key = [spec.id, kindIndex, lastKind, leastFuseA, faultAreaMm2, guard?.type, guard?.ratingA].join(' ');
+  const known = earlier.get(key) ?? { fused: fuseRun(spec, design, choice, guard), kindIndex: choice.kindIndex };
+  earlier.set(key, known);
+  choice.kindIndex = known.kindIndex;
+  return known.fused;
+}
+
 /** Every run with its fuse and the sizes that carry it; a tail without a fuse of its own meets that of its feed. */
-function fuseAll(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>): ReadonlyMap<string, FusedRun> {
+function fuseAll(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>, earlier: Fusings): ReadonlyMap<string, FusedRun> {
   const out = new Map<string, FusedRun>();
   for (const spec of specs) {
     const feed = spec.guard ? out.get(spec.guard) : undefined;
     const guard: Guard | null = feed?.ok ? { type: feed.run.type, ratingA: feed.run.fuseA } : null;
-    out.set(spec.id, fuseRun(spec, design, choices.get(spec.id)!, guard));
+    out.set(spec.id, fuseOne(spec, design, choices.get(spec.id)!, guard, earlier));
   }
   return out;
 }
@@ -27,20 +39,20 @@ function fuseAll(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap
  * Fuses all runs. Where a stronger kind of fuse, called for by a short, comes in no rating that fits, the run goes back
  * to the last kind that did: a sized run with a finding says more than no run.
  */
-function keepFused(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>): ReadonlyMap<string, FusedRun> {
+function keepFused(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>, earlier: Fusings): ReadonlyMap<string, FusedRun> {
   const before = new Map([...choices].map(([id, c]) => [id, c.kindIndex]));
-  const fused = fuseAll(specs, design, choices);
+  const fused = fuseAll(specs, design, choices, earlier);
   const lost = specs.filter((s) => !fused.get(s.id)!.ok && before.get(s.id)! > 0);
   for (const { id } of lost) {
     const choice = choices.get(id)!;
     choice.kindIndex = choice.lastKind = Math.min(choice.before, before.get(id)! - 1);
   }
-  return lost.length ? keepFused(specs, design, choices) : fused;
+  return lost.length ? keepFused(specs, design, choices, earlier) : fused;
 }
 
 /** Sizes all runs together; what stands in for one without a size leaves the others as they are. */
-function sizeAll(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>): SizedRun[] {
-  const fused = keepFused(specs, design, choices);
+function sizeAll(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>, earlier: Fusings): SizedRun[] {
+  const fused = keepFused(specs, design, choices, earlier);
   const able = new Map<string, Fused>();
   for (const spec of specs) {
     const f = fused.get(spec.id)!;
@@ -118,9 +130,10 @@ function choicesOf(specs: readonly RunSpec[]): ReadonlyMap<string, RunChoice> {
  */
 export function sizeRuns(specs: readonly RunSpec[], design: Design, bank: Bank | null, second: Bank | null, inline: readonly InlinePart[]): SizedRun[] {
   const choices = choicesOf(specs);
+  const earlier: Fusings = new Map();
   const shapes: Shapes = { system: null };
   for (let round = 1; ; round++) {
-    const sized = sizeAll(specs, design, choices);
+    const sized = sizeAll(specs, design, choices, earlier);
     if (!bank || !hasMain(sized)) return sized;
     const judged = judgeBanks(sized, design, bank, second, inline, shapes);
     const withFuses = sized.map((r): SizedRun => {

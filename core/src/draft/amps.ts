@@ -11,7 +11,7 @@ const wanting = (l: DayLoad): Wanting => ({ id: l.id, watts: l.fullW, never: l.n
 /** Loads of these that may run at once: of those that exclude one another the heavier. */
 function atOnce(loads: readonly DayLoad[]): readonly DayLoad[] {
   const { ids } = largestTogether(loads.map(wanting));
-  return loads.filter((l) => ids.includes(l.id));
+  return ids.length === loads.length ? loads : loads.filter((l) => ids.includes(l.id));
 }
 
 /** Most that some loads draw together at the lowest house volts, whatever the hour, A. */

@@ -10,6 +10,8 @@ export interface Wanting {
  * together. Exact: every choice among those with exclusions is tried, cut short where it cannot win.
  */
 export function largestTogether(loads: readonly Wanting[]): { readonly watts: number; readonly ids: readonly string[] } {
+  // Mostly nothing excludes anything.
+  if (loads.every((l) => l.never.size === 0)) return { watts: loads.reduce((s, l) => s + l.watts, 0), ids: loads.map((l) => l.id) };
   const excludes = (a: Wanting, b: Wanting): boolean => a.never.has(b.id) || b.never.has(a.id);
   const torn = loads.filter((l) => loads.some((o) => o !== l && excludes(l, o))).sort((a, b) => b.watts - a.watts);
   const free = loads.filter((l) => !torn.includes(l));

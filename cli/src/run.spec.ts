@@ -12,6 +12,7 @@ describe('the command line', () => {
     ['fuse', 'fuse-clearing.json'],
     ['formula', 'formulas.json'],
     ['trip', 'trips.json'],
+    ['tree', 'tree-sizing.json'],
   ] as const) {
     it(`answers every case of ${file} under its name`, async () => {
       const cases = (JSON.parse(read(file)) as { cases: { name: string }[] }).cases;
@@ -87,5 +88,39 @@ describe('the command line', () => {
       design.supply.battery.part = null;
       expect((await run('netlist', JSON.stringify({ design }))).err).toMatch(/design\.supply\.battery/);
     });
+  });
+
+  describe('on ten answers', () => {
+    const ask = (answers: object) => run('draft', JSON.stringify(answers));
+
+    it('drafts a job that reads back as one, at the tier asked for', async () => {
+      const outcome = await ask({ customer: 'Tern & Daughter Seafood', use: 'touring', tier: 'lean' });
+      expect(outcome.code).toBe(0);
+      const { design } = JSON.parse(outcome.out) as { design: { brief: { customer: string; use: string } } };
+      expect(design.brief).toEqual(jasmine.objectContaining({ customer: 'Tern & Daughter Seafood', use: 'touring' }));
+      const { runs } = JSON.parse((await run('assess', outcome.out)).out) as { runs: { error?: string }[] };
+      expect(runs.length).toBeGreaterThan(5);
+      expect(runs.filter((r) => r.error)).toEqual([]);
+    });
+
+    it('takes 24 V house for a truck unless told otherwise', async () => {
+      const volts = async (more: object): Promise<number> => (JSON.parse((await ask({ vehicleKind: 'light-truck', ...more })).out) as { design: { supply: { houseV: number } } }).design.supply.houseV;
+      expect(await volts({})).toBe(24);
+      expect(await volts({ houseV: 12 })).toBe(12);
+    });
+
+    for (const [what, answers, message] of [
+      ['an answer that is none', { colour: 'red' }, /colour: not an answer/],
+      ['a use that is none', { use: 'farming' }, /use: Invalid option/],
+      ['a tier that is none', { tier: 'best' }, /tier: got "best"; one of lean/],
+      ['a vehicle that is none', { vehicleKind: 'boat' }, /vehicleKind: /],
+      ['an appliance that is none', { wishes: [{ id: 'sauna', quantity: 1 }] }, /wishes/],
+    ] as const)
+      it(`refuses ${what} in one line with code 2`, async () => {
+        const outcome = await ask(answers);
+        expect(outcome.code).toBe(2);
+        expect(outcome.err).toMatch(message);
+        expect(outcome.err.trim().split('\n').length).toBe(1);
+      });
   });
 });

@@ -128,7 +128,10 @@ function draftJob(document: unknown): Outcome {
   if (!TIERS.includes(tier as (typeof TIERS)[number])) return bad(`tier: got ${JSON.stringify(tier)}; one of ${TIERS.join(', ')} is accepted`);
   const blank = blankDesign(customer);
   const kind = given['vehicleKind'];
-  const usual = { ...talkOf({ ...blank, brief: { ...blank.brief, use: (given['use'] ?? blank.brief.use) as Design['brief']['use'] } }), ...(kind === 'light-truck' ? { houseV: 24 } : {}) };
+  // What the job is for settles the usual answer to the others.
+  const use = talkSchema.shape.use.safeParse(given['use'] ?? blank.brief.use);
+  if (!use.success) return bad(`use: ${use.error.issues[0]!.message}`);
+  const usual = { ...talkOf({ ...blank, brief: { ...blank.brief, use: use.data } }), ...(kind === 'light-truck' ? { houseV: 24 } : {}) };
   const unknown = Object.keys(given).find((k) => !(k in usual));
   if (unknown) return bad(`${unknown}: not an answer; ${Object.keys(usual).join(', ')}, customer, tier are accepted`);
   const parsed = talkSchema.safeParse({ ...usual, ...given });

@@ -220,7 +220,7 @@ const cinema: DemoJob = {
       ['popcorn cooler', '110 W', '40 %', 'evening', 'fridge'],
     ],
     board: { face: 'body-front', u: 370, v: 30, w: 1300, h: 900, thickMm: 12, entry: 'bottom' },
-    places: onBoard('body', { bus: [25, 130], shunt: [245, 115], switch: [395, 115], disconnect: [495, 115], inverter: [675, 130], charger: [1055, 121], mains: [295, 361], block: [25, 375] }),
+    places: onBoard('body', { bus: [25, 130], shunt: [245, 115], switch: [395, 115], disconnect: [495, 115], inverter: [675, 130], charger: [1055, 121], mains: [310, 361], block: [25, 375] }),
   }),
 };
 

@@ -146,6 +146,8 @@ interface Underway {
   readonly done: Map<string, Gear>;
   readonly taken: Taken[];
   readonly shades: Shades;
+  /** What each face carries so far, kg. */
+  readonly kg: Map<string, number>;
   /** Of things alike: the first try that may have room, and its lowest row that may: what had none has none later, since only more is taken. */
   readonly from: Map<string, number>;
   /** Zones to be tried, of things that bear the same. */
@@ -154,6 +156,7 @@ interface Underway {
 
 function setDown(s: Setting, d: Underway, gear: Gear): void {
   d.done.set(gear.id, gear);
+  if (gear.when !== 'later') d.kg.set(gear.face, (d.kg.get(gear.face) ?? 0) + gear.kg);
   d.taken.push(
     ...takes(
       gear,
@@ -164,12 +167,14 @@ function setDown(s: Setting, d: Underway, gear: Gear): void {
 
 function draftOne(s: Setting, t: Wanted, zone: string, d: Underway, more: Pick<Gear, 'placed' | 'when'>): Gear | null {
   const faces = tries(s, t, zone);
-  const alike = `${zone} ${t.role} ${t.wall} ${t.body.mm.join()} ${t.fixing.airMm} ${t.fixing.stands} ${t.fixing.exit}`;
-  const airs = [Math.max(30, t.fixing.airMm), 5];
-  const all = airs.length * faces.length * TURNS.length;
+  const alike = `${zone} ${t.role} ${t.wall} ${t.body.mm.join()} ${t.body.kg} ${t.fixing.airMm} ${t.fixing.stands} ${t.fixing.exit}`;
+  // With air and within what the face carries; then without air; a face that carries too much comes last, for the rules to find.
+  const rooms = [true, false].flatMap((bears) => [Math.max(30, t.fixing.airMm), 5].map((airMm) => ({ airMm, bears })));
+  const all = rooms.length * faces.length * TURNS.length;
   for (let i = d.from.get(alike) ?? 0; i < all; i++) {
-    const airMm = airs[Math.floor(i / (faces.length * TURNS.length))]!;
+    const { airMm, bears } = rooms[Math.floor(i / (faces.length * TURNS.length))]!;
     const face = faces[Math.floor(i / TURNS.length) % faces.length]!;
+    if (bears && (d.kg.get(face.id) ?? 0) + t.body.kg > face.limitKg) continue;
     const turn = TURNS[i % TURNS.length]!;
     const outline = outlineOn(face, t.body.mm, t.fixing.stands, t.fixing.exit, turn);
     const near = anchor(t, face, s, d.done);
@@ -220,7 +225,7 @@ export function draftGear(design: Design, catalogue: Catalogue): Gear[] {
   const faces = new Map(s.faces.map((f) => [f.id, f]));
   const things = wantedGear(design, catalogue);
   const taken: Taken[] = keptClear(vehicle).map((k) => ({ box: k.box, gapMm: 10 }));
-  const d: Underway = { done: new Map(), taken, shades: new Shades(taken), from: new Map(), zones: new Map() };
+  const d: Underway = { done: new Map(), taken, shades: new Shades(taken), kg: new Map(), from: new Map(), zones: new Map() };
   const board = boardFace(vehicle, design.board);
   if (board) d.taken.push({ box: faceBox(board, { u: 0, v: 0, w: board.w, h: board.h, outMm: BOARD_ROOM_MM }), gapMm: 10 });
   for (const t of things) {

@@ -34,6 +34,23 @@ const gearOf = (d: Design): Gear[] => draftGear(d, SHIPPED_CATALOGUE);
 const wall: Face = { id: 'w', zone: 'z', name: 'wall', normal: '+y', at: { x: 0, y: 0, z: 0 }, w: 1000, h: 600, limitKg: 50, depthBehindMm: null, trim: '', protrusions: [] };
 
 describe('drafted places', () => {
+  it('go to another face of the space where the usual one would carry too much', () => {
+    const d = demo('vet');
+    const vehicle = structuredClone(VEHICLE_TEMPLATES[d.brief.vehicleKind]);
+    const before = draftGear({ ...d, vehicle, places: {} }, SHIPPED_CATALOGUE);
+    for (const face of vehicle.faces) {
+      const on = before.filter((g) => g.face === face.id);
+      if (on.length < 2) continue;
+      const limited = structuredClone(vehicle);
+      const limitKg = on.reduce((s, g) => s + g.kg, 0) - 0.1;
+      limited.faces.find((f) => f.id === face.id)!.limitKg = limitKg;
+      const after = draftGear({ ...d, vehicle: limited, places: {} }, SHIPPED_CATALOGUE);
+      expect(after.length).toBe(before.length);
+      const kg = after.filter((g) => g.face === face.id).reduce((s, g) => s + g.kg, 0);
+      expect(kg).withContext(face.name).toBeLessThanOrEqual(limitKg);
+    }
+  });
+
   for (const kind of VEHICLE_KINDS)
     it(`fit, clash with nothing and keep clear of what moves: ${kind}`, () => {
       const d = demo('vet');

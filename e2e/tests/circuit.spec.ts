@@ -39,7 +39,7 @@ test('the circuit: drawn, switched from state to state, on paper, and what stays
 
   await test.step('what stays live', async () => {
     await page.getByRole('link', { name: 'What stays live' }).click();
-    await expect(page.locator('mx-live .answer')).toContainText(/starting battery, house battery \d+ Ah, panels 200 W/);
+    await expect(page.locator('mx-live .answer')).toContainText(/starting battery, house battery \d+ Ah, panel 200 W/);
   });
 });
 

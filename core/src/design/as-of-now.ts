@@ -6,13 +6,21 @@ const WITHOUT: Readonly<Record<string, (s: Design['supply']) => Partial<Design['
   second: () => ({ second: null }),
   charger: (s) => ({ isolation: 'none', ...(s.sun.controller ? {} : { dcdc: null }) }),
   charger2: () => ({ dcdcSecond: null }),
-  panel: (s) => ({ sun: { ...s.sun, panel: null } }),
   controller: (s) => ({ sun: { ...s.sun, controller: null } }),
   portable: (s) => ({ sun: { ...s.sun, portable: null } }),
   mains: () => ({ mains: { charger: null } }),
   inverter: () => ({ inverter: null }),
   display: (s) => (s.hub ? {} : { shunt: null }),
 };
+
+/** Id under which places know a panel of the roof, the first of them 0. */
+export const panelId = (i: number): string => (i === 0 ? 'panel' : `panel:${i + 1}`);
+
+/** The sun of those panels that do not wait. */
+function sunNow(sun: Design['supply']['sun'], waiting: ReadonlySet<string>): Design['supply']['sun'] {
+  const count = Array.from({ length: sun.count }, (_, i) => panelId(i)).filter((id) => !waiting.has(id)).length;
+  return count === sun.count ? sun : { ...sun, panel: count ? sun.panel : null, count: Math.max(1, count) };
+}
 
 /** Ids of gear that is a provision or for later: it neither gives nor draws power now, and is not bought now. */
 export const waitingIds = ({ places }: Pick<Design, 'places'>): readonly string[] => Object.entries(places).flatMap(([id, p]) => (p.when === 'now' ? [] : [id]));
@@ -23,6 +31,7 @@ export function asOfNow(design: Design): Design {
   if (!waiting.length) return design;
   let { supply } = design;
   for (const id of waiting) supply = { ...supply, ...(WITHOUT[id]?.(supply) ?? {}) };
+  supply = { ...supply, sun: sunNow(supply.sun, new Set(waiting)) };
   const off = new Set(waiting.flatMap((id) => (id.startsWith('load:') ? [id.slice('load:'.length)] : [])));
   const loads = off.size ? Object.fromEntries(Object.entries(design.loads).filter(([id]) => !off.has(id))) : design.loads;
   return { ...design, supply, loads };

@@ -43,6 +43,12 @@ class Builder {
     if (!this.nodes.has(id)) this.nodes.set(id, { id, symbol, title, detail: '', gear: null, run: null, last: false, ...more });
   }
 
+  /** Panels stand as one element, with their number on it. */
+  private nameOf(g: Gear): string {
+    const panels = g.role === 'panel' ? [...this.gear.values()].filter((o) => o.role === 'panel').length : 1;
+    return panels > 1 ? `${panels} × ${g.name.replace(/^panel \d+ of \d+, /, 'panel ')}` : g.name;
+  }
+
   /** The element that a piece of gear is; batteries of a bank are several. */
   putGear(id: string): string {
     const string = /^(house|second)\.(\d+)$/.exec(id);
@@ -50,7 +56,7 @@ class Builder {
     const part = this.input.inline.find((p) => p.id === id && p.onHub);
     if (part) this.put(id, { switch: 'switch', shunt: 'shunt', disconnect: 'contact' }[part.id] as SymbolKind, part.name, { gear: 'bus', detail: 'on the hub board' });
     if (!g) return id;
-    const title = string ? `${g.name.replace(/ \d+ Ah$/, '')} ${string[2]}` : g.name;
+    const title = string ? `${g.name.replace(/ \d+ Ah$/, '')} ${string[2]}` : this.nameOf(g);
     this.put(id, symbolOf(g, this.input.design), title, {
       gear: g.id,
       last: g.role === 'load',
@@ -187,7 +193,7 @@ export function buildDiagram(input: DiagramInput, filter: DiagramFilter = WHOLE)
     b.bond();
   }
   if (whole || filter.groups?.some((g) => g === 'house' || g === 'charging')) b.mains();
-  if (whole) for (const g of input.gear) if (!b.nodes.has(`${g.id}.1`)) b.putGear(g.id);
+  if (whole) for (const g of input.gear) if (!b.nodes.has(`${g.id}.1`) && !(g.role === 'panel' && b.nodes.has('panel'))) b.putGear(g.id);
   if (whole) for (const e of standingApart(input.design)) b.put(e.id, e.symbol, e.name, { detail: `existing, kept${e.does ? `: ${e.does}` : ''}; not joined by this plan` });
   return { nodes: [...b.nodes.values()], lines: b.lines };
 }

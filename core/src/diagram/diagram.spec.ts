@@ -41,7 +41,8 @@ describe('the line diagram', () => {
 
     it(`${key}: shows every piece of gear and every run once`, () => {
       const a = of(design);
-      for (const g of a.gear) {
+      // Panels of a roof stand as one element.
+      for (const g of a.gear.filter((o) => !o.id.startsWith('panel:'))) {
         const many = g.id === 'house' && a.runs.some((r) => r.spec.id === 'house1-bus');
         const shown = diagram.nodes.filter((n) => n.gear === g.id);
         expect(shown.length)

@@ -73,7 +73,9 @@ function portableRuns(c: DraftContext, next: () => number): RunSpec[] {
 /** Runs from the panels on the roof to their regulator, and from a controller of their own to the bus bars. */
 function roofRuns(c: DraftContext, next: () => number): RunSpec[] {
   const { array, bank, gear } = c;
-  const panel = gear.get('panel');
+  // The cable starts at the first panel that is fitted now.
+  const panels = [...gear.values()].filter((g) => g.role === 'panel');
+  const panel = panels.find((g) => g.when === 'now') ?? panels[0];
   if (!array || !bank || !panel) return [];
   const regulator = gear.get('controller') ?? (array.throughCharger ? gear.get('charger') : undefined);
   const bus = gear.get('bus');
@@ -86,7 +88,8 @@ function roofRuns(c: DraftContext, next: () => number): RunSpec[] {
       id: 'panel-regulator',
       name: `Panels → ${toName}`,
       group: 'sun',
-      from: endOf(panel),
+      // However many there are, the cable meets them as one.
+      from: { ...endOf(panel), name: array.count > 1 ? `panels ${array.ratedW} W` : panel.name, plus: 'panel+', minus: 'panel-' },
       to: endOf(regulator, 'sun'),
       lastingA: array.iscA,
       lastingWhy: 'short-circuit current of all panels: the most they can ever give',

@@ -68,7 +68,8 @@ function freeMm(mostMm: number, meets: (mm: number) => boolean): number {
 
 function bends(g: Gear, s: Ground): PlaceTrouble[] {
   const want = s.bend.get(g.id);
-  if (!want) return [];
+  // A panel's cable leaves underneath it.
+  if (!want || g.role === 'panel') return [];
   const face = s.faces.get(g.face)!;
   const whole = corridor(g, face, want);
   const open = toZoneEnd(whole, want, s.zones.get(g.zone)!);

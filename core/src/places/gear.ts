@@ -117,8 +117,11 @@ function tries(s: Setting, t: Wanted, zone: string): Face[] {
   return all.sort((a, b) => rank(a) - rank(b));
 }
 
+/** Room for cables on the face while drafting, mm; a panel's leave underneath it. */
+const exitMmOf = (role: GearRole): number => (role === 'panel' ? 0 : EXIT_MM);
+
 /** What gear keeps clear of itself: its air where it is warm, a barrier where it has 230 V, and the bend of its cables. */
-export function takes(g: Gear, face: Face, exitMm: number = EXIT_MM): Taken[] {
+export function takes(g: Gear, face: Face, exitMm: number = exitMmOf(g.role)): Taken[] {
   const gapMm = g.role === 'inverter' || g.role === 'mains' ? Math.max(60, g.fixing.airMm) : g.heatW > 0 ? g.fixing.airMm : 20;
   return [
     { box: g.box, gapMm },
@@ -152,6 +155,32 @@ interface Underway {
   readonly from: Map<string, number>;
   /** Zones to be tried, of things that bear the same. */
   readonly zones: Map<string, readonly string[]>;
+  /** Turns to be tried, of several alike on a face. */
+  readonly turns: Map<string, readonly Turn[]>;
+}
+
+/** Whether so many alike find room on a face beside one another, all turned one way. */
+function holdsAll(s: Setting, t: Wanted, face: Face, airMm: number, turn: Turn, taken: readonly Taken[]): boolean {
+  const outline = outlineOn(face, t.body.mm, t.fixing.stands, t.fixing.exit, turn);
+  const more = [...taken];
+  for (let i = 0; i < t.ofAlike; i++) {
+    const spot = freeSpot(face, outline, airMm, new Shades(more), depthOf(face, s.zones.get(face.zone)!), null, exitMmOf(t.role));
+    if (!spot) return false;
+    more.push({ box: faceBox(face, { ...spot, w: outline.w, h: outline.h, outMm: outline.outMm }), gapMm: airMm });
+  }
+  return true;
+}
+
+/** Turns in the order in which a draft tries them: of several alike, that first which lets the face take all of them in rows. */
+function turnsFor(s: Setting, t: Wanted, face: Face, airMm: number, d: Underway): readonly Turn[] {
+  if (t.ofAlike < 2) return TURNS;
+  const key = `${face.id} ${airMm} ${t.role} ${t.body.mm.join()}`;
+  const known = d.turns.get(key);
+  if (known) return known;
+  const first = TURNS.find((turn) => holdsAll(s, t, face, airMm, turn, d.taken)) ?? 0;
+  const turns = [first, ...TURNS.filter((turn) => turn !== first)];
+  d.turns.set(key, turns);
+  return turns;
 }
 
 function setDown(s: Setting, d: Underway, gear: Gear): void {
@@ -175,11 +204,11 @@ function draftOne(s: Setting, t: Wanted, zone: string, d: Underway, more: Pick<G
     const { airMm, bears } = rooms[Math.floor(i / (faces.length * TURNS.length))]!;
     const face = faces[Math.floor(i / TURNS.length) % faces.length]!;
     if (bears && (d.kg.get(face.id) ?? 0) + t.body.kg > face.limitKg) continue;
-    const turn = TURNS[i % TURNS.length]!;
+    const turn = turnsFor(s, t, face, airMm, d)[i % TURNS.length]!;
     const outline = outlineOn(face, t.body.mm, t.fixing.stands, t.fixing.exit, turn);
     const near = anchor(t, face, s, d.done);
     const row = `${alike} ${i}`;
-    const spot = freeSpot(face, outline, airMm, d.shades, depthOf(face, s.zones.get(face.zone)!), near, EXIT_MM, near ? 0 : (d.from.get(row) ?? 0));
+    const spot = freeSpot(face, outline, airMm, d.shades, depthOf(face, s.zones.get(face.zone)!), near, exitMmOf(t.role), near ? 0 : (d.from.get(row) ?? 0));
     if (!spot) continue;
     d.from.set(alike, i);
     if (!near) d.from.set(row, spot.rowMm);
@@ -225,7 +254,7 @@ export function draftGear(design: Design, catalogue: Catalogue): Gear[] {
   const faces = new Map(s.faces.map((f) => [f.id, f]));
   const things = wantedGear(design, catalogue);
   const taken: Taken[] = keptClear(vehicle).map((k) => ({ box: k.box, gapMm: 10 }));
-  const d: Underway = { done: new Map(), taken, shades: new Shades(taken), kg: new Map(), from: new Map(), zones: new Map() };
+  const d: Underway = { done: new Map(), taken, shades: new Shades(taken), kg: new Map(), from: new Map(), zones: new Map(), turns: new Map() };
   const board = boardFace(vehicle, design.board);
   if (board) d.taken.push({ box: faceBox(board, { u: 0, v: 0, w: board.w, h: board.h, outMm: BOARD_ROOM_MM }), gapMm: 10 });
   for (const t of things) {
@@ -261,7 +290,7 @@ export function spotOn(design: Design, gear: readonly Gear[], g: Gear, face: Fac
   const near = bus ? { u: face.normal[1] === 'x' ? bus.y - face.at.y : bus.x - face.at.x, v: face.normal[1] === 'z' ? bus.y - face.at.y : bus.z - face.at.z } : null;
   for (const turn of TURNS) {
     const outline = outlineOn(face, g.mm, g.fixing.stands, g.fixing.exit, turn);
-    const spot = freeSpot(face, outline, Math.max(30, g.fixing.airMm), taken, depthOf(face, zone), near);
+    const spot = freeSpot(face, outline, Math.max(30, g.fixing.airMm), taken, depthOf(face, zone), near, exitMmOf(g.role));
     if (spot) return { u: spot.u, v: spot.v, turn };
   }
   return null;

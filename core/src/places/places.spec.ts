@@ -34,6 +34,37 @@ const gearOf = (d: Design): Gear[] => draftGear(d, SHIPPED_CATALOGUE);
 const wall: Face = { id: 'w', zone: 'z', name: 'wall', normal: '+y', at: { x: 0, y: 0, z: 0 }, w: 1000, h: 600, limitKg: 50, depthBehindMm: null, trim: '', protrusions: [] };
 
 describe('drafted places', () => {
+  for (const [kind, count] of [
+    ['canopy-ute', 2],
+    ['wagon', 2],
+    ['van', 3],
+    ['caravan', 4],
+    ['camper', 2],
+    ['light-truck', 4],
+    ['slide-on', 2],
+  ] as const)
+    it(`lay ${count} panels in rows on the ${kind}, each on its own, none over an edge or another`, () => {
+      const d = demo('vet');
+      Object.assign(d, { vehicle: null, board: null, places: {} });
+      d.brief.vehicleKind = kind;
+      Object.assign(d.supply.sun, { panel: kind === 'caravan' ? 'pv-160' : 'pv-200', count });
+      const a = assess(d, SHIPPED_CATALOGUE);
+      const panels = a.gear.filter((g) => g.role === 'panel');
+      expect(panels.length).toBe(count);
+      expect(new Set(panels.map((g) => g.turn)).size)
+        .withContext('turned alike')
+        .toBe(1);
+      expect(a.layout.troubles.filter((t) => panels.some((g) => g.id === t.gear))).toEqual([]);
+    });
+
+  it('take the cable from the next panel where the first waits, and count only what is there', () => {
+    const d = demo('bookmobile');
+    d.places['panel'] = { zone: 'roof', on: null, when: 'later' };
+    const a = assess(d, SHIPPED_CATALOGUE);
+    const run = a.runs.find((r) => r.spec.id === 'panel-regulator')!;
+    expect([run.spec.from.gear, a.order.later]).toEqual(['panel:2', [{ what: 'roof panel 160 W', quantity: 1 }]]);
+  });
+
   it('go to another face of the space where the usual one would carry too much', () => {
     const d = demo('vet');
     const vehicle = structuredClone(VEHICLE_TEMPLATES[d.brief.vehicleKind]);

@@ -1,8 +1,7 @@
-import { chargerInputW, type Catalogue, type Part } from '../catalogue/index.js';
-import type { Design, GearRole, Load, LoadGroup, Trace } from '../design/index.js';
+import { chargerInputW, type Catalogue, type Part, type PartOf } from '../catalogue/index.js';
+import { panelId, type Design, type GearRole, type Load, type LoadGroup, type Trace } from '../design/index.js';
 import { inverterInputW } from '../loads/index.js';
 import { bankOf, distributionOf, selectedBankOf } from '../supply/index.js';
-import { vehicleOf } from '../vehicle/index.js';
 import { FIXING, LOAD_BODY, USUAL_BODY, type Body, type Fixing } from './bodies.js';
 
 /** A thing that a design calls for, before it has a place. */
@@ -16,6 +15,8 @@ export interface Wanted {
   readonly heatW: number;
   /** Sort of wall it usually goes to; null: the usual face of its role. */
   readonly wall: 'floor' | 'top' | null;
+  /** How many of its kind want to lie beside one another. */
+  readonly ofAlike: number;
 }
 
 const GAP_MM = 10;
@@ -26,21 +27,15 @@ function row(part: Part, count: number): Body {
 }
 
 function make(id: string, role: GearRole, name: string, body: Body, heatW = 0): Wanted {
-  return { id, role, name, body, fixing: FIXING[role], heatW, wall: null };
+  return { id, role, name, body, fixing: FIXING[role], heatW, wall: null, ofAlike: 1 };
 }
 
-/** Panels in as few rows as their usual face has room for, turned or not; where no way fits, in the squarest. */
-function panels(design: Design, part: Part, count: number): Body {
-  const [w, h, d] = part.mm;
-  const { faces, usual } = vehicleOf(design);
-  const face = faces.find((f) => f.id === usual.panel);
-  const grids = Array.from({ length: count }, (_, i): Body => {
-    const across = Math.ceil(count / (i + 1));
-    return { mm: [w * across + GAP_MM * (across - 1), (h + GAP_MM) * Math.ceil(count / across) - GAP_MM, d], kg: part.kg * count };
+/** Each panel on its own, so that rows go round hatches and vents; the first is where their cable starts. */
+function panels(part: PartOf<'panel'>, count: number): Wanted[] {
+  return Array.from({ length: count }, (_, i) => {
+    const name = count === 1 ? `panel ${part.ratedW} W` : `panel ${i + 1} of ${count}, ${part.ratedW} W`;
+    return { ...make(panelId(i), 'panel', name, row(part, 1)), ofAlike: count };
   });
-  const fits = ({ mm: [a, b] }: Body): boolean => !face || (Math.min(a, b) <= Math.min(face.w, face.h) && Math.max(a, b) <= Math.max(face.w, face.h));
-  const uneven = ({ mm: [a, b] }: Body): number => Math.max(a, b) / Math.min(a, b);
-  return grids.find(fits) ?? grids.reduce((best, g) => (uneven(g) < uneven(best) ? g : best));
 }
 
 /** Batteries side by side, in two rows from four on. */
@@ -93,7 +88,7 @@ function devices(design: Design, catalogue: Catalogue): Wanted[] {
   const block = distributionOf(design, catalogue).hub ? null : catalogue.find('fuse-block', supply.fuseBlock);
   if (block) out.push(make('block', 'block', 'fuse block', row(block, 1)));
   const panel = catalogue.find('panel', supply.sun.panel);
-  if (panel) out.push(make('panel', 'panel', `panels ${panel.ratedW * supply.sun.count} W`, panels(design, panel, supply.sun.count)));
+  if (panel) out.push(...panels(panel, supply.sun.count));
   const portable = supply.sun.portable && catalogue.find('panel', supply.sun.portable.panel);
   if (portable) out.push(make('portable', 'control', 'portable panel’s socket', LOAD_BODY.sockets));
   const sun = (panel ? panel.ratedW * supply.sun.count : 0) + (portable?.ratedW ?? 0);

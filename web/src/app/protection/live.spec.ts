@@ -4,7 +4,7 @@ import { LiveSheet } from './live';
 describe('what stays live', () => {
   it('says first what no switch makes dead', async () => {
     const { element } = await onBench(LiveSheet, 'vet');
-    expect(element.querySelector('.answer')!.textContent).toContain('still live: starting battery · house battery 200 Ah · panels 200 W'.replaceAll(' · ', ', '));
+    expect(element.querySelector('.answer')!.textContent).toContain('still live: starting battery · house battery 200 Ah · panel 200 W'.replaceAll(' · ', ', '));
   });
 
   it('puts what fares alike in one row, with who feeds it', async () => {

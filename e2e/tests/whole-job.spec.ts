@@ -70,7 +70,7 @@ test('a new job from its brief to the pack on paper', async ({ page }) => {
     await page.getByRole('textbox', { name: 'Length of run 1', exact: true }).fill('9,5 m');
     await expect.poll(async () => Number.parseFloat(await size.innerText())).toBeGreaterThan(thin);
     await expect(page.locator('mx-run-detail mx-fuse-window svg')).toHaveAttribute('aria-label', /window from/);
-    await expect(page.locator('mx-run-detail')).toContainText('would lose');
+    await expect(page.locator('mx-run-detail')).toContainText('drop decides');
     await page.locator('mx-run-detail').getByRole('button', { name: /why/ }).click();
     await expect(page.locator('.why').first()).toBeVisible();
     await expect(page.locator('.ant-drawer-body')).toContainText('9.5 m');

@@ -130,6 +130,12 @@ describe('the rules', () => {
     const d = demo('vet');
     d.runs['load-l1'] = { outM: 6, areaMm2: 1 };
     expect(found(d, 'run-fails').map((f) => f.values['what'])).toEqual(['drop']);
+    const severity = (outM: number): string | undefined => {
+      d.runs['load-l1'] = { outM, areaMm2: 1 };
+      return found(d, 'run-fails')[0]?.severity;
+    };
+    // A little over is for a person to weigh; twice the limit does not work.
+    expect([severity(2), severity(60)]).toEqual(['look', 'stop']);
     d.runs['load-l1'] = { outM: 2, areaMm2: 1, fuseA: 40 };
     expect(found(d, 'run-fails').some((f) => f.values['what'] === 'fuse' && f.severity === 'stop')).toBeTrue();
     d.runs['load-l1'] = { outM: 2, fuseA: 5 };

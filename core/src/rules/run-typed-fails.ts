@@ -4,6 +4,9 @@ import type { SizedRun } from '../routes/index.js';
 import { press, takeSize } from './press.js';
 import type { Found, Rule } from './rule.js';
 
+/** Beyond so many times its limit what hangs on a run does not work as it should; below, it is for a person to weigh. */
+const USELESS = 2;
+
 function wrong(run: SizedRun): Found[] {
   if (!run.ok) return [];
   const { figures: f, spec } = run;
@@ -15,7 +18,7 @@ function wrong(run: SizedRun): Found[] {
     const { cure } = f;
     out.push({
       at,
-      severity: 'look',
+      severity: f.pathDropPercent > USELESS * limit && !spec.existing ? 'stop' : 'look',
       values: {
         ...base,
         what: 'drop',

@@ -42,7 +42,7 @@ describe('the sheet of cables', () => {
     const { element, bench, type } = await onBench(CablesSheet, 'vet');
     const size = (): Element | null => element.querySelector('mx-run-detail [aria-label="Size"]');
     await type(size(), '6mm');
-    expect(element.querySelector('mx-run-detail [role=alert]')!.textContent).toContain('6 mm², or 6 mm auto');
+    expect(element.querySelector('mx-run-detail [role=alert]')!.textContent).toContain('may be 6 mm² of copper or 6 mm auto');
     expect(bench.labels).toEqual([]);
     await type(size(), '70 mm2');
     expect(bench.design()!.runs['start-charger']!.areaMm2).toBe(70);

@@ -62,6 +62,12 @@ const ms = (s: number | null | undefined): string => (s === null || s === undefi
       gap: 2px 6px;
       margin: 2px 0 8px;
       font-size: 12px;
+      span {
+        display: inline-flex;
+        align-items: center;
+        gap: 4px;
+        white-space: nowrap;
+      }
     }
     .swatch {
       width: 14px;

@@ -1,4 +1,4 @@
-import { cableSeries, sizeInWords } from '../cable/index.js';
+import { cableSeries, sizeInWords, type CableSize } from '../cable/index.js';
 import type { Below, RunFigures } from '../routes/index.js';
 import { cableStep, type CableStep } from '../tree/index.js';
 import { hotCableOhm, jointsOf, jointsOhm, lossV, pathsOf, type Picked } from './copper.js';
@@ -73,7 +73,8 @@ function worstBeyond(ends: readonly End[], morePercent: number): Below['path'] {
 /** The next size down of what was taken, and why it was not. */
 function belowOf(p: Picked, choice: RunChoice, ends: readonly End[]): Below | null {
   const { fused, step } = p;
-  const lower = [...cableSeries(fused.asked.series)].reverse().find((s) => s.areaMm2 < step.size.areaMm2 - 0.005);
+  let lower: CableSize | null = null;
+  for (const s of cableSeries(fused.asked.series)) if (s.areaMm2 < step.size.areaMm2 - 0.005) lower = s;
   if (!lower) return null;
   const down = cableStep(lower, fused.asked, fused.perPole);
   const path = worstBeyond(ends, down.dropPercent - step.dropPercent);

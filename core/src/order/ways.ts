@@ -12,18 +12,18 @@ const metres = (mm: number): number => Math.ceil(mm / 1000 / CUTTING.stepM) * CU
 export function addWays(add: Add, design: Design, layout: LayoutFigures): void {
   for (const s of layout.stretches) {
     const use = s.way.along;
-    // Where none holds them all, two of the largest are bought.
-    const tube = s.tubeMm === null ? 38 : s.tubeMm;
-    if (tube)
+    // Where none hold them, three of the largest are bought all the same.
+    const tubes = s.tubes === null ? { count: 3, mm: 38 } : s.tubes;
+    if (tubes)
       add(
         {
-          key: `tube-${tube}`,
+          key: `tube-${tubes.mm}`,
           group: 'sundries',
-          what: `split tube ${tube} mm inside`,
-          quantity: (metres(s.lengthMm) * (s.tubeMm === null ? 2 : 1)) / (1 + CUTTING.waste),
+          what: `split tube ${tubes.mm} mm inside`,
+          quantity: (metres(s.lengthMm) * tubes.count) / (1 + CUTTING.waste),
           unit: 'm',
-          priceEach: PRICE.tubePerMm * tube,
-          kg: 0.003 * tube * (s.lengthMm / 1000),
+          priceEach: PRICE.tubePerMm * tubes.mm,
+          kg: 0.003 * tubes.mm * tubes.count * (s.lengthMm / 1000),
         },
         use,
       );

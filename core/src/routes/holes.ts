@@ -45,6 +45,29 @@ export function splitTubeMm(diametersMm: readonly number[]): number | null {
   return SPLIT_TUBES_MM.find((t) => t * t >= wantedMm2 - 1e-9) ?? null;
 }
 
+/** Split tubes side by side, all alike. */
+export interface Tubes {
+  readonly count: number;
+  /** Inside diameter, mm. */
+  readonly mm: number;
+}
+
+/** Most tubes side by side along one way; more want another way. */
+const MOST_TUBES = 3;
+
+/**
+ * The fewest tubes that hold the cables, dealt out thick to thin; null: too many even for three.
+ * @example splitTubes([18.5, 18.5]) // { count: 2, mm: 32 }
+ */
+export function splitTubes(diametersMm: readonly number[]): Tubes | null {
+  const byThickness = [...diametersMm].sort((a, b) => b - a);
+  for (let count = 1; count <= Math.min(MOST_TUBES, byThickness.length); count++) {
+    const each = Array.from({ length: count }, (_, k) => splitTubeMm(byThickness.filter((_d, i) => i % count === k)));
+    if (each.every((mm) => mm !== null)) return { count, mm: Math.max(...each.map((mm) => mm!)) };
+  }
+  return null;
+}
+
 /** Clips along a stretch, both ends held. @example clipsFor(1000, false) // 5 */
 export function clipsFor(lengthMm: number, conduit: boolean): number {
   return Math.ceil(lengthMm / (conduit ? CLIP_EVERY_MM.conduit : CLIP_EVERY_MM.open)) + 1;

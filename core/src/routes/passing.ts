@@ -1,6 +1,6 @@
 import { outsideDiameterMm } from '../cable/index.js';
 import type { Vehicle, Way } from '../design/index.js';
-import { bundleMm, clipsFor, holeSawMm, splitTubeMm } from './holes.js';
+import { bundleMm, clipsFor, holeSawMm, splitTubes, type Tubes } from './holes.js';
 import { wayGraph } from './graph.js';
 import type { Route } from './route.js';
 import type { SizedRun } from './sized.js';
@@ -28,8 +28,8 @@ export interface Stretch {
   readonly runs: readonly number[];
   readonly cables: number;
   readonly bundleMm: number;
-  /** Split tube, mm inside; null: none that holds it; undefined: in the open. */
-  readonly tubeMm: number | null | undefined;
+  /** Split tubes; null: none that hold it; undefined: in the open. */
+  readonly tubes: Tubes | null | undefined;
   readonly clips: number;
   readonly hole: Hole | null;
 }
@@ -67,7 +67,7 @@ export function stretchesOf(vehicle: Vehicle, runs: readonly SizedRun[], extra: 
         runs: [...inside.map((r) => r.spec.number), ...leads.map((l) => l.number)],
         cables: diameters.length,
         bundleMm: bundle,
-        tubeMm: way.conduit ? splitTubeMm(diameters) : undefined,
+        tubes: way.conduit ? splitTubes(diameters) : undefined,
         clips: way.coupling ? 0 : clipsFor(link.lengthMm, way.conduit),
         hole: holeOf(way, bundle),
       },

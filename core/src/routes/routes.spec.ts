@@ -16,6 +16,7 @@ import {
   packingFactor,
   routeBetween,
   splitTubeMm,
+  splitTubes,
   SPLIT_TUBES_MM,
   tooNearExhaust,
   wayGraph,
@@ -194,6 +195,12 @@ describe('bundles, holes and tubes', () => {
     for (const saw of HOLE_SAWS_MM) expect(holeSawMm(saw - 2)).toBe(saw);
   });
   it('fill a tube to 53, 31 and 40 % and no more', () => {
+    expect([splitTubes([7, 7]), splitTubes([18.5, 18.5]), splitTubes([20, 20, 20]), splitTubes(Array<number>(12).fill(20))]).toEqual([
+      { count: 1, mm: 19 },
+      { count: 2, mm: 32 },
+      { count: 3, mm: 32 },
+      null,
+    ]);
     expect([splitTubeMm([7]), splitTubeMm([7, 7]), splitTubeMm([5, 5, 5]), splitTubeMm([20, 20, 20])]).toEqual([10, 19, 16, null]);
     fc.assert(
       fc.property(fc.array(fc.double({ min: 2, max: 12, noNaN: true }), { minLength: 1, maxLength: 9 }), (d) => {

@@ -129,7 +129,7 @@ const CASES: readonly Case[] = [
     says: /Through the firewall: the bundle is \d+ mm, the hole that is there 16 mm/,
     breakIt: (d) => own(d, (v) => (v.ways.find((w) => w.along === 'through the firewall')!.pass!.stockMm = 16)),
   },
-  { rule: 'tube-too-small', job: 'vet', severity: 'look', says: /fit no stock split tube/, breakIt: (d) => (d.runs['start-charger'] = { outM: 6, areaMm2: 120 }) },
+  { rule: 'tube-too-small', job: 'vet', severity: 'look', says: /do not fit even three split tubes/, breakIt: (d) => (d.runs['start-charger'] = { outM: 6, areaMm2: 120, spares: 4 }) },
   { rule: 'plug-mates-wrong', job: 'bookmobile', severity: 'stop', says: /feed and return are swapped in this pair/, breakIt: (d) => (d.plugs['plug-start-charger'] = { swapped: true }) },
   {
     rule: 'plug-mates-wrong',

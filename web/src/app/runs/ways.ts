@@ -26,7 +26,7 @@ export class WaysSheet {
   /** Metres of split tube by size, with the share for cutting. */
   protected readonly tubes = computed(() => {
     const by = new Map<number, number>();
-    for (const s of this.stretches()) if (s.tubeMm) by.set(s.tubeMm, (by.get(s.tubeMm) ?? 0) + s.lengthMm);
+    for (const s of this.stretches()) if (s.tubes) by.set(s.tubes.mm, (by.get(s.tubes.mm) ?? 0) + s.tubes.count * s.lengthMm);
     return [...by].sort(([a], [b]) => a - b).map(([mm, length]) => ({ mm, m: Math.ceil(length / 100) / 10 }));
   });
   /** Runs that go up through the roof in one multi-core, with a core for each conductor. */

@@ -87,6 +87,6 @@ describe('a run that no single cable suits', () => {
     if (!far.ok) throw new Error(far.error);
     expect([far.figures.perPole, far.figures.areaMm2]).toEqual([1, 95]);
     expect(far.figures.pathDropPercent).toBeGreaterThan(5);
-    expect(of(d).findings.find((f) => f.rule === 'run-fails')!.severity).toBe('look');
+    expect(of(d).findings.find((f) => f.rule === 'run-fails')!.severity).toBe('stop');
   });
 });

@@ -60,7 +60,8 @@ export const LOAD_BODY: Readonly<Record<Load['purpose'], LoadBody>> = {
   fridge: box([620, 470, 400], 22, 'floor', { stands: true, exit: 'left', airMm: 80, service: 'strap and tie-downs' }),
   electronics: box([180, 60, 160], 1.2),
   lights: box([300, 30, 20], 0.4, 'top', { airMm: 0, exit: 'left', weather: 'spray' }),
-  sockets: box([120, 60, 60], 0.3, 'wall', { reach: true }),
+  // Its room keeps plugs clear of what a door or drawer sweeps.
+  sockets: box([120, 60, 60], 0.3, 'wall', { reach: true, airMm: 45 }),
   pump: box([210, 130, 130], 2, 'floor', { exit: 'left', weather: 'spray' }),
   heater: box([320, 140, 130], 4, 'floor', { exit: 'left', airMm: 100 }),
   tools: box([300, 220, 200], 8, 'floor', { exit: 'left' }),

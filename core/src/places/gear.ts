@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue/index.js';
 import type { Board, Box, Design, Face, GearRole, Placement, Point, Vehicle, Zone } from '../design/index.js';
 import { boxMiddle, faceBox, facePoint, vehicleOf } from '../vehicle/index.js';
-import { WEATHER_ORDER, type Fixing } from './bodies.js';
+import { LOAD_BODY, WEATHER_ORDER, type Fixing } from './bodies.js';
 import { corridor } from './corridor.js';
 import { EXIT_MM, freeSpot, keptClear, outlineOn, Shades, type Near, type Outline, type Taken, type Turn } from './spot.js';
 import { wantedGear, type Wanted } from './wanted.js';
@@ -110,6 +110,7 @@ function tries(s: Setting, t: Wanted, zone: string): Face[] {
   const usual = s.vehicle.usual[t.role];
   const rank = (f: Face): number => {
     if (t.wall && f.normal === UP[t.wall]) return 0;
+    if (byHand(t) && f.normal === '+z') return 5;
     if (f.id === usual) return 1;
     if (f.normal === '-z') return 4;
     return f.normal === '+z' ? (t.fixing.stands ? 1.5 : 3) : t.fixing.stands ? 3.5 : 2;
@@ -132,11 +133,18 @@ export function takes(g: Gear, face: Face, exitMm: number = exitMmOf(g.role)): T
 /** Height over the ground at which a display is read best by someone who stands before it, mm. */
 const BEST_MM = 1350;
 
+/** Height over the ground at which a plug is put in without stooping or reaching, mm. */
+const HAND_MM = 1000;
+
+/** Outlets: used by hand every day. */
+const byHand = (t: Wanted): boolean => t.role === 'load' && t.body === LOAD_BODY.sockets;
+
 /** Where a thing should be near to: bus bars to the battery, devices to the bus bars, heavy gear to the middle of the floor. */
 function anchor(t: Wanted, face: Face, s: Setting, done: ReadonlyMap<string, Gear>): Near {
   const to = t.role === 'bus' ? done.get('house') : ['charger', 'inverter', 'block', 'controller'].includes(t.role) ? done.get('bus') : undefined;
   // Where a hand finds it and eyes read it: in the middle of the wall, at the height of someone who stands before it.
   if (t.role === 'control' && face.normal[1] !== 'z') return { u: face.w / 2, v: BEST_MM - face.at.z };
+  if (byHand(t) && face.normal[1] !== 'z') return { u: face.w / 2, v: HAND_MM - face.at.z };
   const at = to?.terminal ?? (t.body.kg >= 20 && face.normal === '+z' ? { ...boxMiddle(s.zones.get(face.zone)!.box), x: face.at.x } : null);
   if (!at) return null;
   return { u: face.normal[1] === 'x' ? at.y - face.at.y : at.x - face.at.x, v: face.normal[1] === 'z' ? at.y - face.at.y : at.z - face.at.z };

@@ -20,7 +20,7 @@ export const faultNotCleared: Rule = {
     ),
   say: (v) =>
     v['survives']
-      ? `${v['run']}: a short at the far end gives only ${v['short']}; the ${v['fuse']} A fuse may take ${v['slow']} s instead of 5 s.`
+      ? `${v['run']}: a short at the far end gives only ${v['short']}; the ${v['fuse']} A fuse ${v['slow'] === 'never' ? 'may never open on it' : `may take ${v['slow']} s instead of 5 s`}.`
       : `${v['run']}: the cable does not outlast a short until the ${v['fuse']} A fuse has opened.`,
   fix: () => 'A smaller fuse, a thicker cable, or a shorter run.',
 };

@@ -48,9 +48,8 @@ export class CablesSheet {
 
   protected state(run: SizedRun): MarkKind {
     if (!run.ok) return 'stop';
-    const f = run.figures;
-    if (f.fuseA > f.window.to.ratingA + 1e-9) return 'stop';
-    return f.pathDropPercent > (run.spec.pathLimitPercent ?? Infinity) + 1e-9 ? 'look' : 'holds';
+    const found = this.assessments.assessment()!.findings.filter((f) => f.rule === 'run-fails' && f.at.about === run.spec.id);
+    return found.some((f) => f.severity === 'stop') ? 'stop' : found.length ? 'look' : 'holds';
   }
 
   /** Load and fuse are of one conductor where several share a pole. */

@@ -27,6 +27,17 @@ describe('what is used by hand and eye', () => {
       const { gear } = assess(d, SHIPPED_CATALOGUE);
       expect(hardToUse(d, vehicleOf(d), gear).filter((h) => !h.gear.startsWith('load:'))).toEqual([]);
     });
+  for (const kind of VEHICLE_KINDS.filter((k) => k !== 'tray-back'))
+    it(`has its outlets drafted at a hand’s height, off floors and clear of doors: ${kind}`, () => {
+      const d = demo('vet');
+      Object.assign(d, { vehicle: null, board: null, places: {}, runs: {} });
+      d.brief.vehicleKind = kind;
+      const [id] = Object.keys(d.loads) as [string];
+      d.loads[id]!.purpose = 'sockets';
+      const { gear } = assess(d, SHIPPED_CATALOGUE);
+      expect(gear.some((g) => g.id === `load:${id}`)).toBeTrue();
+      expect(hardToUse(d, vehicleOf(d), gear)).toEqual([]);
+    });
   it('is told of when it is high, low, on a floor, on a ceiling, or beside what moves', () => {
     expect(why(put(demo('cinema'), 'display', 'body', 'body-front', 100, 1000), 'display')).toBe('too high');
     expect(why(put(demo('cinema'), 'display', 'body', 'body-floor', 100, 100), 'display')).toBe('gets stepped on');

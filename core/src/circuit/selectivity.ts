@@ -13,13 +13,12 @@ export interface SelectivePair {
 }
 
 /** The fuse before a run as seen from the house battery: of its feed, or the battery's own. */
-function before(run: Fitted, runs: readonly Fitted[]): Fitted | null {
-  const byId = (id: string): Fitted | null => runs.find((r) => r.spec.id === id) ?? null;
+function before(run: Fitted, byId: ReadonlyMap<string, Fitted>): Fitted | null {
   if (run.spec.existing) return null;
   const [feeder] = feederOf(run.spec.from.gear, run.spec.parent);
-  if (feeder) return byId(feeder);
+  if (feeder) return byId.get(feeder) ?? null;
   if (/^house\d*-bus$/.test(run.spec.id)) return null;
-  return byId('house-bus') ?? byId('house1-bus');
+  return byId.get('house-bus') ?? byId.get('house1-bus') ?? null;
 }
 
 /**
@@ -29,9 +28,10 @@ function before(run: Fitted, runs: readonly Fitted[]): Fitted | null {
 export function selectivePairs(sized: readonly SizedRun[]): SelectivePair[] {
   const runs = sized.filter((r): r is Fitted => r.ok);
   const strings = Math.max(1, runs.filter((r) => /^house\d+-bus$/.test(r.spec.id)).length);
+  const byId = new Map(runs.map((r) => [r.spec.id, r]));
   return runs.flatMap((run) => {
     if (run.spec.guard) return [];
-    const nearRun = before(run, runs);
+    const nearRun = before(run, byId);
     const near = nearRun?.figures.fuses.find((f) => f.end.at === 'from');
     if (!nearRun || !near) return [];
     const many = /^house/.test(nearRun.spec.id) ? strings : 1;

@@ -1,6 +1,7 @@
 export * from './board.js';
 export * from './bodies.js';
 export * from './checks.js';
+export * from './draft.js';
 export * from './drill.js';
 export * from './gear.js';
 export * from './heat.js';

@@ -41,6 +41,29 @@ function frontier(pieces: Piece[]): readonly Piece[] {
   return kept.reverse();
 }
 
+/** What a run that nothing hangs on comes to, by its sizes: the same ones are asked about again and again. */
+const ends = new WeakMap<TreeRun['steps'], { readonly limit: number; readonly pieces: readonly Piece[] }>();
+
+function endPieces(run: TreeRun, limit: number): readonly Piece[] {
+  const known = ends.get(run.steps);
+  if (known?.limit === limit) return known.pieces;
+  const pieces = frontier(run.steps.map((s, step): Piece => ({ upTo: limit - s.dropPercent, copper: s.copper, price: s.price, step })));
+  ends.set(run.steps, { limit, pieces });
+  return pieces;
+}
+
+/** What a run and all behind it come to; what would not even stand a loss of nothing before it is left out. */
+function piecesOf(run: TreeRun, rest: readonly Omit<Piece, 'step'>[], limit: number): readonly Piece[] {
+  const all: Piece[] = [];
+  run.steps.forEach((s, step) => {
+    for (const b of rest) {
+      const upTo = Math.min(limit, b.upTo) - s.dropPercent;
+      if (upTo >= -COMPARE_SLACK) all.push({ upTo, copper: s.copper + b.copper, price: s.price + b.price, step });
+    }
+  });
+  return frontier(all);
+}
+
 /** The piece that holds with so much lost before it; undefined: none does. */
 const at = (pieces: readonly Piece[], lostPercent: number): Piece | undefined => pieces.find((p) => p.upTo >= lostPercent - COMPARE_SLACK);
 
@@ -79,10 +102,12 @@ export function leastCopper(runs: readonly TreeRun[]): ReadonlyMap<string, numbe
   for (const r of runs) if (r.parent !== null) children.get(r.parent)!.push(r.id);
   const pieces = new Map<string, readonly Piece[]>();
   for (const run of [...runs].reverse()) {
-    const rest = behind(children.get(run.id)!.map((c) => pieces.get(c)!));
+    const own = children.get(run.id)!;
     const limit = run.limitPercent ?? Infinity;
-    const all = run.steps.flatMap((s, step) => rest.map((b): Piece => ({ upTo: Math.min(limit, b.upTo) - s.dropPercent, copper: s.copper + b.copper, price: s.price + b.price, step })));
-    pieces.set(run.id, frontier(all));
+    const rest = own.length ? behind(own.map((c) => pieces.get(c)!)) : null;
+    const mine = rest ? piecesOf(run, rest, limit) : endPieces(run, limit);
+    if (!mine.length) throw new Error(`no sizes meet the limit of the paths through ${run.id}`);
+    pieces.set(run.id, mine);
   }
   const lost = new Map<string, number>();
   const chosen = new Map<string, number>();

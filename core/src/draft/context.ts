@@ -40,6 +40,7 @@ type Given = Pick<RunSpec, 'id' | 'name' | 'group' | 'from' | 'to' | keyof RunAm
   readonly terminal?: Terminal;
   readonly leastFuseA?: number;
   readonly equalTo?: string;
+  readonly apart?: boolean;
   readonly inline?: RunSpec['inline'];
   readonly highestV?: number;
   readonly guard?: string;
@@ -191,6 +192,7 @@ export function makeRun(c: DraftContext, number: number, given: Given): RunSpec 
     ambientC: edit.ambientC ?? around.ambientC,
     ambientWhy: edit.ambientC === undefined ? around.ambientWhy : 'typed',
     grouped: edit.grouped ?? 1,
+    apart: given.apart ?? false,
     laid: edit.laid ?? around.laid,
     plugOhm: plugA ? 2 * plugPoleOhm(plugA) : 0,
     plugA,

@@ -78,6 +78,7 @@ function mainRuns(c: DraftContext, next: () => number, all: RunAmps, bank: Bank,
       minAreaMm2: c.design.settings.custom.leadMm2,
       terminal: studFor(amps.lastingA),
       ...(i > 0 ? { equalTo: `${id}1-bus` } : {}),
+      apart: many,
       reason: many
         ? 'its own fuse: the neighbouring batteries can feed a fault in this one'
         : `the ${title.toLowerCase()}’s own main fuse, within 200 mm of its post${id === 'second' ? '; the selector puts it in the first one’s place' : ''}`,

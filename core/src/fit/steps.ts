@@ -57,7 +57,8 @@ function joinSteps(run: Fitted): FitStep[] {
 
 function pullStep(run: Fitted): FitStep {
   const { spec, figures: f } = run;
-  const conduit = spec.laid === 'conduit' ? ', in conduit, clipped every 450 mm' : ', clipped every 300 mm';
+  const conduit =
+    spec.laid === 'conduit' ? ', in conduit, clipped every 450 mm' : `, clipped every 300 mm${spec.apart ? ', a cable’s width from the bank’s other leads: together they would warm each other' : ''}`;
   return {
     id: `pull-${spec.id}`,
     section: 'pull and cut',

@@ -1,15 +1,22 @@
 import type { Face } from '../design/index.js';
 import { depthOf, exitMmOf, gearOn, takes, type Gear, type Setting } from './gear.js';
 import { freeSpot, outlineOn, type Shades, type Taken, type Turn } from './spot.js';
-import { anchor, tries, turnsFor, TURNS, zonesFor } from './tries.js';
+import { anchor, byHand, tries, turnsFor, TURNS, zonesFor, type Zones } from './tries.js';
 import type { Wanted } from './wanted.js';
+
+/** Room for the cables of thin ones, mm: lug and bend of 35 mm² and less. */
+const TIGHT_EXIT_MM = 120;
+
+/** Rounds over the faces of a zone: with air and room for any cable, for thinner ones, without air; and all again where it is no good place. */
+const ROUNDS = { good: 3, all: 6 } as const;
 
 /** A face where a thing is tried, with so much air around it. */
 interface Try {
   readonly face: Face;
   readonly airMm: number;
-  /** Only where the face bears it with all that it carries. */
-  readonly bears: boolean;
+  readonly exitMm: number;
+  /** Only on a face that is a good place for it. */
+  readonly good: boolean;
   readonly turns: readonly Turn[];
 }
 
@@ -31,7 +38,7 @@ export interface Underway {
   /** What each face carries so far, kg. */
   readonly kg: Map<string, number>;
   /** Zones to be tried, of things that bear the same. */
-  readonly zones: Map<string, readonly string[]>;
+  readonly zones: Map<string, Zones>;
   readonly searches: Map<string, Search>;
 }
 
@@ -53,15 +60,18 @@ function searchFor(s: Setting, t: Wanted, zone: string, d: Underway): Search {
   return there;
 }
 
-/** With air and within what the face carries; then without air; a face that carries too much comes last, for the rules to find. */
 function tryAt(s: Setting, t: Wanted, search: Search, d: Underway): Try {
   const { faces } = search;
   const row = Math.floor(search.from / TURNS.length);
   const face = faces[row % faces.length]!;
   const round = Math.floor(row / faces.length);
-  const airMm = round % 2 ? 5 : Math.max(30, t.fixing.airMm);
-  return { face, airMm, bears: round < 2, turns: turnsFor(s, t, face, airMm, d.taken) };
+  const airMm = round % ROUNDS.good === 2 ? 5 : Math.max(30, t.fixing.airMm);
+  const exitMm = round % ROUNDS.good === 1 ? Math.min(TIGHT_EXIT_MM, exitMmOf(t.role)) : exitMmOf(t.role);
+  return { face, airMm, exitMm, good: round < ROUNDS.good, turns: turnsFor(s, t, face, airMm, d.taken) };
 }
+
+/** No good place: a face that would carry too much, a floor for what hands reach for. */
+const isPoor = (t: Wanted, face: Face, d: Underway): boolean => (d.kg.get(face.id) ?? 0) + t.body.kg > face.limitKg || (byHand(t) && face.normal === '+z');
 
 /** Goes on to the next turn, and after the last one to the next face. */
 function next(search: Search): void {
@@ -70,16 +80,17 @@ function next(search: Search): void {
   if (search.from % TURNS.length === 0) search.at = null;
 }
 
-export function draftOne(s: Setting, t: Wanted, zone: string, d: Underway, more: Pick<Gear, 'placed' | 'when'>): Gear | null {
+/** In one zone, in as many rounds over its faces as are asked for; a corner where it finds no room. */
+export function draftOne(s: Setting, t: Wanted, zone: string, d: Underway, more: Pick<Gear, 'placed' | 'when'>, rounds: number = ROUNDS.all): Gear | null {
   const search = searchFor(s, t, zone, d);
-  const all = 4 * search.faces.length * TURNS.length;
+  const all = rounds * search.faces.length * TURNS.length;
   for (; search.from < all; next(search)) {
-    const { face, airMm, bears, turns } = (search.at ??= tryAt(s, t, search, d));
-    if (bears && (d.kg.get(face.id) ?? 0) + t.body.kg > face.limitKg) continue;
+    const { face, airMm, exitMm, good, turns } = (search.at ??= tryAt(s, t, search, d));
+    if (good && isPoor(t, face, d)) continue;
     const turn = turns[search.from % TURNS.length]!;
     const outline = outlineOn(face, t.body.mm, t.fixing.stands, t.fixing.exit, turn);
     const near = anchor(t, face, s, d.done);
-    const spot = freeSpot(face, outline, airMm, d.shades, depthOf(face, s.zones.get(face.zone)!), near, exitMmOf(t.role), near ? 0 : search.fromMm);
+    const spot = freeSpot(face, outline, airMm, d.shades, depthOf(face, s.zones.get(face.zone)!), near, exitMm, near ? 0 : search.fromMm);
     if (!spot) continue;
     if (!near) search.fromMm = spot.rowMm;
     return gearOn(s, t, face, { u: spot.u, v: spot.v, turn }, { ...more, crowded: false });
@@ -88,15 +99,18 @@ export function draftOne(s: Setting, t: Wanted, zone: string, d: Underway, more:
   return corner ? gearOn(s, t, corner, { u: 0, v: 0, turn: 0 }, { ...more, crowded: true }) : null;
 }
 
-/** In its usual zone where that keeps its weather out and has room, else in the next that does; else in its usual one all the same, for the rules to find. */
+/**
+ * In its usual zone where that keeps its weather out, has room and bears it, else in the next that does; else in a poor
+ * place, and at last in its usual zone all the same, for the rules to find.
+ */
 export function draftSomewhere(s: Setting, t: Wanted, d: Underway, more: Pick<Gear, 'placed' | 'when'>): Gear | null {
   const alike = `${t.role} ${t.fixing.weather}`;
   const zones = d.zones.get(alike) ?? zonesFor(s, t);
   d.zones.set(alike, zones);
-  let last: Gear | null = null;
-  for (const zone of zones) {
-    last = draftOne(s, t, zone, d, more);
-    if (last && !last.crowded) return last;
-  }
-  return last;
+  for (const rounds of [ROUNDS.good, ROUNDS.all])
+    for (const zone of zones.fit) {
+      const there = draftOne(s, t, zone, d, more, rounds);
+      if (there && !there.crowded) return there;
+    }
+  return draftOne(s, t, zones.usual, d, more);
 }

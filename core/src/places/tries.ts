@@ -13,7 +13,6 @@ export function tries(s: Setting, t: Wanted, zone: string): Face[] {
   const usual = s.vehicle.usual[t.role];
   const rank = (f: Face): number => {
     if (t.wall && f.normal === UP[t.wall]) return 0;
-    if (byHand(t) && f.normal === '+z') return 5;
     if (f.id === usual) return 1;
     if (f.normal === '-z') return 4;
     return f.normal === '+z' ? (t.fixing.stands ? 1.5 : 3) : t.fixing.stands ? 3.5 : 2;
@@ -28,7 +27,7 @@ const BEST_MM = 1350;
 const HAND_MM = 1000;
 
 /** Outlets: used by hand every day. */
-const byHand = (t: Wanted): boolean => t.role === 'load' && t.body === LOAD_BODY.sockets;
+export const byHand = (t: Wanted): boolean => t.role === 'load' && t.body === LOAD_BODY.sockets;
 
 /** Where a thing should be near to: bus bars to the battery, devices to the bus bars, heavy gear to the middle of the floor. */
 export function anchor(t: Wanted, face: Face, s: Setting, done: ReadonlyMap<string, Gear>): Near {
@@ -65,12 +64,18 @@ export function turnsFor(s: Setting, t: Wanted, face: Face, airMm: number, taken
 /** Hottest air that anything but the vehicle's own gear is drafted into, °C. */
 const HOT_C = 60;
 
-/** Zones where a draft tries: the usual one of the role, and the others that keep the same weather out, on the same carrier first. */
-export function zonesFor(s: Setting, t: Wanted): string[] {
+/** Where a draft tries: the usual zone of the role, and those that keep its weather out, the usual one first and then others of the same carrier. */
+export interface Zones {
+  readonly usual: string;
+  readonly fit: readonly string[];
+}
+
+/** The zones for a thing. */
+export function zonesFor(s: Setting, t: Wanted): Zones {
   const usual = s.zones.get(s.faces.find((f) => f.id === s.vehicle.usual[t.role])?.zone ?? '') ?? s.vehicle.zones[0]!;
   const bears = (z: Zone): boolean => WEATHER_ORDER.indexOf(z.weather) <= WEATHER_ORDER.indexOf(t.fixing.weather);
-  if (t.role === 'starting' || t.role === 'panel') return [usual.id];
+  if (t.role === 'starting' || t.role === 'panel') return { usual: usual.id, fit: [] };
   const others = s.vehicle.zones.filter((z) => z !== usual && bears(z) && z.ambientC <= HOT_C && !(z.people && t.role === 'house'));
   const near = (z: Zone): number => (z.carrier === usual.carrier ? 0 : 2) + (z.people === usual.people ? 0 : 1);
-  return [...(bears(usual) ? [usual] : []), ...others.sort((a, b) => near(a) - near(b)), usual].map((z) => z.id);
+  return { usual: usual.id, fit: [...(bears(usual) ? [usual] : []), ...others.sort((a, b) => near(a) - near(b))].map((z) => z.id) };
 }

@@ -6,16 +6,19 @@ export interface Bundled {
   readonly id: string;
   readonly group: RunGroup;
   readonly route: Route | null;
+  /** Laid with room to its neighbours, where no tube holds them together. */
+  readonly apart?: boolean;
 }
 
 /** Heavy feeds are tied apart from the loads' loom: the loom's grouping is its own. */
 const LOOM: Readonly<Record<RunGroup, string>> = { charging: 'feeds', house: 'feeds', loads: 'loads', sun: 'feeds' };
 
-/** Runs that share a stretch, by way and loom. */
+/** Runs that lie together on a stretch, by way and loom. */
 export function bundlesOf(runs: readonly Bundled[]): ReadonlyMap<string, readonly string[]> {
   const out = new Map<string, string[]>();
   for (const r of runs)
     for (const way of r.route?.ways ?? []) {
+      if (r.apart && !way.conduit) continue;
       const at = `${way.id}|${LOOM[r.group]}`;
       out.set(at, [...(out.get(at) ?? []), r.id]);
     }

@@ -22,13 +22,18 @@ export interface LayoutFigures {
   readonly bendMm: ReadonlyMap<string, number>;
 }
 
-/** Free length wanted in front of each piece of gear by its thickest cable, mm. */
-export function bendWanted(design: Design, runs: readonly SizedRun[]): Map<string, number> {
+/** Height of a post with its lug and boot over a battery's case, mm. */
+const POST_MM = 30;
+
+/** Free length wanted in front of each piece of gear by its thickest cable, mm; a battery's leads lie flat over its case and bend beyond it. */
+export function bendWanted(design: Design, runs: readonly SizedRun[], gear: readonly Gear[]): Map<string, number> {
+  const posts = new Set(gear.flatMap((g) => (g.role === 'house' || g.role === 'starting' ? [g.id] : [])));
   const out = new Map<string, number>();
   for (const r of runs) {
     if (!r.ok) continue;
-    const want = bendSpaceMm(r.figures.areaMm2, outsideDiameterMm(r.figures.areaMm2), design.settings.bending);
-    for (const gear of [r.spec.from.gear, r.spec.to.gear]) out.set(gear, Math.max(out.get(gear) ?? 0, want));
+    const across = outsideDiameterMm(r.figures.areaMm2);
+    const bend = bendSpaceMm(r.figures.areaMm2, across, design.settings.bending);
+    for (const id of [r.spec.from.gear, r.spec.to.gear]) out.set(id, Math.max(out.get(id) ?? 0, posts.has(id) ? Math.min(bend, POST_MM + across) : bend));
   }
   return out;
 }
@@ -36,7 +41,7 @@ export function bendWanted(design: Design, runs: readonly SizedRun[]): Map<strin
 /** Everything about places and ways that follows once the runs have their sizes. */
 export function layoutFigures(design: Design, vehicle: Vehicle, gear: readonly Gear[], runs: readonly SizedRun[], leads: readonly Lead[]): LayoutFigures {
   const faces = facesOf(design);
-  const bendMm = bendWanted(design, runs);
+  const bendMm = bendWanted(design, runs, gear);
   const socket = vehicle.points.find((p) => p.kind === 'trailer socket' && /fridge/.test(p.note));
   const pairs = plugPairs(design, runs, socket ? `${socket.name}, ${socket.note}` : null);
   return {

@@ -233,6 +233,13 @@ describe('bundles, holes and tubes', () => {
       ['d', 1],
     ]);
   });
+  it('do not count the leads of one bank as a bunch, save in a tube', () => {
+    const route = way(VEHICLE_TEMPLATES['canopy-ute'], stand(VEHICLE_TEMPLATES['canopy-ute'], 'engine'), stand(VEHICLE_TEMPLATES['canopy-ute'], 'canopy'));
+    const laid = (conduit: boolean): Route => ({ ...route, ways: route.ways.map((w) => ({ ...w, conduit })) });
+    const leads = (r: Route) => ['a', 'b', 'c'].map((id) => ({ id, group: 'house' as const, route: r, apart: true }));
+    expect([...groupedOf(leads(laid(false))).values()]).toEqual([1, 1, 1]);
+    expect([...groupedOf(leads(laid(true))).values()]).toEqual([3, 3, 3]);
+  });
   it('cost more past a hazard', () => {
     const w = VEHICLE_TEMPLATES['canopy-ute'].ways[0]!;
     expect(costPerMm({ ...w, hazards: [] })).toBe(1);

@@ -90,6 +90,8 @@ export interface RunSpec {
   readonly ambientC: number;
   readonly ambientWhy: string;
   readonly grouped: number;
+  /** One of several leads that share a current: laid with a cable’s width to the next, where no tube holds them together. */
+  readonly apart: boolean;
   readonly laid: Laid;
   /** Poles of plugs in feed and return together, ohm. */
   readonly plugOhm: number;

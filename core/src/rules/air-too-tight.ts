@@ -1,3 +1,4 @@
+import { placeAnew } from './press.js';
 import type { Rule } from './rule.js';
 
 export const airTooTight: Rule = {
@@ -9,6 +10,7 @@ export const airTooTight: Rule = {
     layout.troubles
       .filter((t) => t.kind === 'air')
       .map((t) => ({ at: { stage: 'places' as const, about: t.gear }, values: { name: t.name, with: t.with, what: t.with, have: t.haveMm, want: t.wantMm } })),
+  presses: ({ at }, { design }) => placeAnew(design, at.about!),
   say: (v) => `${v['name']} has ${v['have']} mm of air beside ${v['with']}; ${v['want']} mm are wanted.`,
   fix: () => 'Move them apart, or see what the maker allows.',
 };

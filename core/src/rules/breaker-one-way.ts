@@ -1,5 +1,6 @@
 import { bothWays, circuitPlan } from '../circuit/index.js';
 import { figure } from '../quantity/index.js';
+import { press } from './press.js';
 import type { Rule } from './rule.js';
 
 export const breakerOneWay: Rule = {
@@ -27,6 +28,7 @@ export const breakerOneWay: Rule = {
         : [];
     });
   },
+  presses: ({ at }, { design }) => [press(design, 'Take a fuse', (d) => (d.runs[at.about!] = { ...d.runs[at.about!], protect: 'fuse', poled: false }))],
   say: (v) =>
     v['out'] !== '0.0' && v['back'] !== '0.0'
       ? `${v['run']}: its breaker is made for one direction, but ${v['out']} A flow out and ${v['back']} A back, by the state.`

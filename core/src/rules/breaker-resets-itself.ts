@@ -1,3 +1,4 @@
+import { press } from './press.js';
 import type { Rule } from './rule.js';
 
 export const breakerResetsItself: Rule = {
@@ -13,6 +14,7 @@ export const breakerResetsItself: Rule = {
         { at: { stage: 'protection' as const, about: r.spec.id }, severity: load?.critical ? ('look' as const) : ('stop' as const), values: { run: r.spec.name, critical: load?.critical ? 1 : 0 } },
       ];
     }),
+  presses: ({ at }, { design }) => [press(design, 'Take a manual reset', (d) => (d.runs[at.about!] = { ...d.runs[at.about!], protect: 'breaker, manual reset' }))],
   say: (v) =>
     v['critical']
       ? `${v['run']}: its breaker closes again by itself. What it feeds is marked as not to be lost, so that can be right.`

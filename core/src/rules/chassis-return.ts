@@ -1,3 +1,4 @@
+import { press } from './press.js';
 import type { Rule } from './rule.js';
 
 export const chassisReturn: Rule = {
@@ -9,6 +10,7 @@ export const chassisReturn: Rule = {
     runs
       .filter((r) => r.spec.back === 'chassis' && r.spec.route?.ways.some((w) => w.coupling))
       .map((r) => ({ at: { stage: 'runs' as const, about: r.spec.id }, values: { run: `${r.spec.number} ${r.spec.name}` } })),
+  presses: ({ at }, { design }) => [press(design, 'Give it a return cable', (d) => (d.runs[at.about!] = { ...d.runs[at.about!], back: 'cable' }))],
   say: (v) => `Run ${v['run']} returns through the body across a coupling.`,
   fix: () => 'A return cable of the feed’s size through the plug.',
 };

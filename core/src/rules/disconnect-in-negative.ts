@@ -1,3 +1,4 @@
+import { press } from './press.js';
 import type { Rule } from './rule.js';
 
 export const disconnectInNegative: Rule = {
@@ -11,6 +12,7 @@ export const disconnectInNegative: Rule = {
     const earthed = runs.filter((r) => r.spec.back === 'chassis' && r.spec.group === 'loads').map((r) => r.spec.name);
     return [{ at: { stage: 'supply' as const, about: 'disconnect' }, values: { earthed: earthed.join(', ') }, severity: earthed.length ? ('stop' as const) : ('look' as const) }];
   },
+  presses: (_, { design }) => [press(design, 'Move it to the positive', (d) => (d.supply.disconnect.pole = 'positive'))],
   say: (v) =>
     v['earthed']
       ? `The disconnect is in the negative, and returns through the body go round it: ${v['earthed']}.`

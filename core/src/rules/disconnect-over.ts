@@ -1,5 +1,6 @@
 import { figure } from '../quantity/index.js';
 import { distributionOf } from '../supply/index.js';
+import { smallest, takePart } from './press.js';
 import type { Rule } from './rule.js';
 
 export const disconnectOver: Rule = {
@@ -14,6 +15,18 @@ export const disconnectOver: Rule = {
     const amps = fed.reduce((sum, r) => sum + r.spec.lastingA, 0);
     return amps > part.ratedA + 1e-9 ? [{ at: { stage: 'supply' as const, about: 'disconnect' }, values: { name: part.name, amps: figure(amps, 0), rated: part.ratedA, many: fed.length } }] : [];
   },
+  presses: ({ values: v }, { design, catalogue }) =>
+    design.supply.hub
+      ? []
+      : takePart(
+          design,
+          smallest(
+            catalogue.ofKind('disconnect'),
+            (p) => p.ratedA,
+            (p) => p.ratedA >= Number(v['amps']),
+          ),
+          (s, id) => (s.disconnect.part = id),
+        ),
   say: (v) => `${v['many']} runs draw ${v['amps']} A together through the ${v['name']}, which carries ${v['rated']} A.`,
   fix: () => 'A larger disconnect, or take the heaviest load off it and let it switch by its own cut-off.',
 };

@@ -1,3 +1,4 @@
+import { ownWay } from './press.js';
 import type { Rule } from './rule.js';
 
 export const feedMissing: Rule = {
@@ -10,6 +11,7 @@ export const feedMissing: Rule = {
       const gone = (l.feed.by === 'group' && !design.groups[l.feed.group]) || (l.feed.by === 'wire' && !design.brief.traces[l.feed.wire]);
       return gone && l.supply === 'dc' ? [{ at: { stage: 'loads' as const, about: `load:${id}` }, values: { load: l.name || 'an unnamed load' } }] : [];
     }),
+  presses: ({ at }, { design }) => ownWay(design, [at.about!.replace(/^load:/, '')]),
   say: (v) => `${v['load']}: the switch bank, strip or wire that it hung on is gone.`,
   fix: () => 'Give it another feed under Loads.',
 };

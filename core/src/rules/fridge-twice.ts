@@ -1,3 +1,4 @@
+import { press } from './press.js';
 import type { Rule } from './rule.js';
 
 export const fridgeTwice: Rule = {
@@ -12,6 +13,11 @@ export const fridgeTwice: Rule = {
       .filter(([, l]) => l.supply === 'mains')
       .filter(([, l]) => fridges.some(([id, o]) => o.supply === 'dc' && plain(o.name) === plain(l.name) && !l.neverWith[id]))
       .map(([id, l]) => ({ at: { stage: 'loads' as const, about: `load:${id}` }, values: { load: l.name || 'unnamed fridge' } }));
+  },
+  presses: ({ at }, { design }) => {
+    const id = at.about!.slice(5);
+    const fridges = Object.keys(design.loads).filter((other) => other !== id && design.loads[other]!.purpose === 'fridge' && design.loads[other]!.supply === 'dc');
+    return [press(design, 'They never run together', (d) => fridges.forEach((other) => (d.loads[id]!.neverWith[other] = true)))];
   },
   say: (v) => `${v['load']} stands in the list at 230 V and at house volts both.`,
   fix: () => 'Keep one, and mark mains as its other supply; or say that the two never run together.',

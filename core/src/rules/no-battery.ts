@@ -1,3 +1,4 @@
+import { press } from './press.js';
 import type { Rule } from './rule.js';
 
 export const noBattery: Rule = {
@@ -10,6 +11,7 @@ export const noBattery: Rule = {
     const odd = design.supply.battery.count % supply.bank.inSeries !== 0;
     return odd ? [{ at: { stage: 'supply', about: 'house' }, values: { odd: design.supply.battery.count } }] : [];
   },
+  presses: ({ values: v }, { design }) => (Number(v['odd']) > 0 ? [press(design, `Take ${Number(v['odd']) + 1} batteries`, (d) => (d.supply.battery.count = Number(v['odd']) + 1))] : []),
   say: (v) => (v['odd'] ? `${v['odd']} batteries of 12 V do not make full 24 V pairs.` : 'No house battery is chosen.'),
   fix: (v) => (v['odd'] ? 'Take an even number.' : 'Choose a battery from the catalogue.'),
 };

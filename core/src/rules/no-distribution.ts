@@ -1,4 +1,5 @@
 import { distributionOf } from '../supply/index.js';
+import { smallest, takePart } from './press.js';
 import type { Rule } from './rule.js';
 
 export const noDistribution: Rule = {
@@ -10,6 +11,16 @@ export const noDistribution: Rule = {
     const loads = runs.filter((r) => r.spec.group === 'loads').length;
     return loads > 1 && !distributionOf(design, catalogue).block ? [{ at: { stage: 'supply', about: 'block' }, values: { loads } }] : [];
   },
+  presses: ({ values: v }, { design, catalogue }) =>
+    takePart(
+      design,
+      smallest(
+        catalogue.ofKind('fuse-block'),
+        (p) => p.ways,
+        (p) => p.ways >= Number(v['loads']),
+      ),
+      (s, id) => (s.fuseBlock = id),
+    ),
   say: (v) => `${v['loads']} loads and no fuse block.`,
   fix: () => 'Choose a fuse block.',
 };

@@ -1,3 +1,4 @@
+import { press } from './press.js';
 import type { Rule } from './rule.js';
 
 export const noWay: Rule = {
@@ -9,6 +10,7 @@ export const noWay: Rule = {
     runs
       .filter((r) => r.spec.noWay)
       .map((r) => ({ at: { stage: 'runs' as const, about: r.spec.id }, values: { run: `${r.spec.number} ${r.spec.name}`, why: r.spec.noWay!, from: r.spec.from.name, to: r.spec.to.name } })),
+  presses: ({ at, values: v }, { design }) => (v['why'] === 'kept from it' ? [press(design, 'Let it go any way', (d) => delete d.runs[at.about!]!.avoid)] : []),
   say: (v) =>
     v['why'] === 'kept from it'
       ? `Run ${v['run']}: what it must avoid leaves no way open.`

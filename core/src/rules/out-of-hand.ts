@@ -1,4 +1,5 @@
 import { hardToUse, USE_MM, type UseTrouble } from '../places/index.js';
+import { placeAnew } from './press.js';
 import type { Rule } from './rule.js';
 
 const SAYS: Readonly<Record<UseTrouble, string>> = {
@@ -16,6 +17,7 @@ export const outOfHand: Rule = {
   why: 'What is used every day is reached without climbing, read without kneeling, and not knocked by what slides.',
   test: ({ design, vehicle, gear }) =>
     hardToUse(design, vehicle, gear).map((h) => ({ at: { stage: 'places' as const, about: h.gear }, values: { name: h.name, mm: h.mm, says: SAYS[h.why], by: h.with ? ` by the ${h.with}` : '' } })),
+  presses: ({ at }, { design }) => placeAnew(design, at.about!),
   say: (v) => `${v['name']}: ${v['mm']} mm over the ground, ${v['says']}${v['by']}.`,
   fix: () => `On a wall between ${USE_MM.low} and ${USE_MM.high} mm, where the person stands who uses it, clear of knees and of what slides.`,
 };

@@ -1,3 +1,4 @@
+import { placeAnew } from './press.js';
 import type { Rule } from './rule.js';
 
 export const outOfReach: Rule = {
@@ -6,6 +7,7 @@ export const outOfReach: Rule = {
   basis: 'fuses and isolators are got at without tools',
   why: 'A fuse that cannot be reached is bridged one day.',
   test: ({ layout }) => layout.troubles.filter((t) => t.kind === 'access').map((t) => ({ at: { stage: 'places' as const, about: t.gear }, values: { name: t.name, where: t.with } })),
+  presses: ({ at }, { design }) => placeAnew(design, at.about!),
   say: (v) => `${v['name']} in the ${v['where']} cannot be reached without tools.`,
   fix: () => 'A place behind a lid or in the open.',
 };

@@ -1,3 +1,4 @@
+import { placeAnew } from './press.js';
 import type { Rule } from './rule.js';
 
 export const placeInTheWay: Rule = {
@@ -9,6 +10,7 @@ export const placeInTheWay: Rule = {
     layout.troubles
       .filter((t) => t.kind === 'sweep' || t.kind === 'reach')
       .map((t) => ({ at: { stage: 'places' as const, about: t.gear }, values: { name: t.name, with: t.with, what: t.with, moves: t.kind === 'sweep' ? 'the sweep of the' : 'the way to the' } })),
+  presses: ({ at }, { design }) => placeAnew(design, at.about!),
   say: (v) => `${v['name']} stands in ${v['moves']} ${v['with']}.`,
   fix: () => 'Move it clear.',
 };

@@ -1,3 +1,4 @@
+import { placeAnew } from './press.js';
 import type { Rule } from './rule.js';
 
 export const placeTooWet: Rule = {
@@ -13,6 +14,7 @@ export const placeTooWet: Rule = {
         severity: t.gear.startsWith('load:') ? ('look' as const) : ('stop' as const),
         values: { name: t.name, where: t.with, bears: t.wantMm },
       })),
+  presses: ({ at }, { design }) => placeAnew(design, at.about!),
   say: (v) => `${v['name']} meets ${v['where']}; it is not made for that.`,
   fix: () => 'A drier place, or a box that seals.',
 };

@@ -22,43 +22,66 @@ interface Stronger {
   readonly set: (supply: Design['supply']) => void;
 }
 
-const least = <P extends Part>(parts: readonly P[], rating: (p: P) => number, wants: number): P | null => parts.filter((p) => rating(p) >= wants).sort((a, b) => rating(a) - rating(b))[0] ?? null;
+/** Of the catalogue's parts that fit, the one with the smallest rating; null: none fits. */
+export const smallest = <P extends Part>(parts: readonly P[], rating: (p: P) => number, fits: (p: P) => boolean): P | null => parts.filter(fits).sort((a, b) => rating(a) - rating(b))[0] ?? null;
+
+const ofRating =
+  <P extends Part>(parts: readonly P[], rating: (p: P) => number, set: (s: Design['supply'], id: string) => void) =>
+  (wantsA: number): Stronger | null => {
+    const part = smallest(parts, rating, (p) => rating(p) >= wantsA);
+    return part && { part, set: (s) => set(s, part.id) };
+  };
+
+/** Parts that a path may be held up by, each with what is taken in its place. */
+const STRONGER: Readonly<Record<string, (catalogue: Catalogue) => (wantsA: number) => Stronger | null>> = {
+  'main switch': (c) =>
+    ofRating(
+      c.ofKind('switch'),
+      (p) => p.ratedA,
+      (s, id) => (s.mainSwitch = id),
+    ),
+  shunt: (c) =>
+    ofRating(
+      c.ofKind('shunt'),
+      (p) => p.ratedA,
+      (s, id) => (s.shunt = id),
+    ),
+  'low-voltage disconnect': (c) =>
+    ofRating(
+      c.ofKind('disconnect'),
+      (p) => p.ratedA,
+      (s, id) => (s.disconnect.part = id),
+    ),
+  'fuse block': (c) =>
+    ofRating(
+      c.ofKind('fuse-block'),
+      (p) => p.totalA,
+      (s, id) => (s.fuseBlock = id),
+    ),
+  isolator: (c) =>
+    ofRating(
+      c.ofKind('isolator'),
+      (p) => p.ratedA,
+      (s, id) => (s.isolator = id),
+    ),
+  'hub board’s bars': (c) =>
+    ofRating(
+      c.ofKind('hub'),
+      (p) => p.barsA,
+      (s, id) => (s.hub = id),
+    ),
+};
 
 /** The smallest part of the catalogue to put in the place of one that is too weak for so many amps; null: none, or it is no part of its own. */
-export function strongerPart(catalogue: Catalogue, what: string, wantsA: number): Stronger | null {
-  const made = (part: Part | null, set: (s: Design['supply'], id: string) => void): Stronger | null => part && { part, set: (s) => set(s, part.id) };
-  switch (what) {
-    case 'main switch':
-      return made(
-        least(catalogue.ofKind('switch'), (p) => p.ratedA, wantsA),
-        (s, id) => (s.mainSwitch = id),
-      );
-    case 'shunt':
-      return made(
-        least(catalogue.ofKind('shunt'), (p) => p.ratedA, wantsA),
-        (s, id) => (s.shunt = id),
-      );
-    case 'low-voltage disconnect':
-      return made(
-        least(catalogue.ofKind('disconnect'), (p) => p.ratedA, wantsA),
-        (s, id) => (s.disconnect.part = id),
-      );
-    case 'fuse block':
-      return made(
-        least(catalogue.ofKind('fuse-block'), (p) => p.totalA, wantsA),
-        (s, id) => (s.fuseBlock = id),
-      );
-    case 'isolator':
-      return made(
-        least(catalogue.ofKind('isolator'), (p) => p.ratedA, wantsA),
-        (s, id) => (s.isolator = id),
-      );
-    case 'hub board’s bars':
-      return made(
-        least(catalogue.ofKind('hub'), (p) => p.barsA, wantsA),
-        (s, id) => (s.hub = id),
-      );
-    default:
-      return null;
-  }
-}
+export const strongerPart = (catalogue: Catalogue, what: string, wantsA: number): Stronger | null => STRONGER[what]?.(catalogue)(wantsA) ?? null;
+
+/** Takes a part of the catalogue; none where there is none to take. */
+export const takePart = (design: Design, part: Part | null, set: (supply: Design['supply'], id: string) => void): readonly Press[] =>
+  part ? [press(design, `Take the ${part.name}`, (d) => set(d.supply, part.id))] : [];
+
+/** Lets a piece of gear that a person placed find its place again. */
+export const placeAnew = (design: Design, gear: string): readonly Press[] => (design.places[gear]?.on ? [press(design, 'Find it another place', (d) => delete d.places[gear])] : []);
+
+/** Gives a load a way of its own on the house side. */
+export const ownWay = (design: Design, loads: readonly string[]): readonly Press[] =>
+  loads.length ? [press(design, 'Give it a way of its own', (d) => loads.forEach((id) => (d.loads[id]!.feed = { by: 'own' })))] : [];

@@ -1,3 +1,4 @@
+import { press } from './press.js';
 import type { Rule } from './rule.js';
 
 export const regulatorBeforeRegulator: Rule = {
@@ -9,6 +10,10 @@ export const regulatorBeforeRegulator: Rule = {
     const trouble = array?.portable?.trouble;
     return trouble ? [{ at: { stage: 'supply', about: 'panel' }, values: { panel: array.portable!.panel.name, trouble } }] : [];
   },
+  presses: ({ values: v }, { design }) =>
+    v['trouble'] === 'two regulators'
+      ? [press(design, 'Join it to the bank', (d) => (d.supply.sun.portable!.into = 'bank'))]
+      : [press(design, 'Leave its regulator in', (d) => (d.supply.sun.portable!.regulated = true))],
   say: (v) =>
     v['trouble'] === 'two regulators'
       ? `${v['panel']} keeps its own regulator in front of an input that regulates: counted as nothing.`

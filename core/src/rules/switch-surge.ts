@@ -1,5 +1,6 @@
 import { figure } from '../quantity/index.js';
 import { distributionOf } from '../supply/index.js';
+import { smallest, takePart } from './press.js';
 import type { Rule } from './rule.js';
 
 export const switchSurge: Rule = {
@@ -16,6 +17,18 @@ export const switchSurge: Rule = {
     const surgeA = runningA + Math.max(hardestA + (inverter?.currentA ?? 0), inverter?.surgeA ?? 0);
     return surgeA > mainSwitch.peakA + 1e-9 ? [{ at: { stage: 'supply' as const, about: 'switch' }, values: { amps: figure(surgeA, 0), peak: mainSwitch.peakA } }] : [];
   },
+  presses: ({ values: v }, { design, catalogue }) =>
+    design.supply.hub
+      ? []
+      : takePart(
+          design,
+          smallest(
+            catalogue.ofKind('switch'),
+            (p) => p.peakA,
+            (p) => p.peakA >= Number(v['amps']),
+          ),
+          (s, id) => (s.mainSwitch = id),
+        ),
   say: (v) => `The hardest start draws ${v['amps']} A through the main switch, which bears ${v['peak']} A for a start.`,
   fix: () => 'A main switch with a higher peak, or a smaller inverter.',
 };

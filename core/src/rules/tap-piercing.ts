@@ -1,4 +1,5 @@
 import { figure } from '../quantity/index.js';
+import { press } from './press.js';
 import type { Rule } from './rule.js';
 
 /** Above this a tap that only bites through the insulation is refused, A. */
@@ -22,6 +23,12 @@ export const tapPiercing: Rule = {
         },
       ];
     }),
+  presses: ({ at }, { design }) => [
+    press(design, 'Make it a crimped joint', (d) => {
+      const feed = d.loads[at.about!.slice(5)]!.feed;
+      if (feed.by === 'wire') feed.how = 'joint';
+    }),
+  ],
   say: (v) => `${v['load']} (${v['amps']} A) hangs on a piercing tap${v['refused'] ? `: above ${PIERCING_MOST_A} A, or what must not go off, it is refused` : ''}.`,
   fix: () => 'A crimped and sealed joint, or a fuse tap at the box.',
 };

@@ -1,4 +1,5 @@
 import { wiresTapped } from '../places/index.js';
+import { ownWay } from './press.js';
 import type { Rule } from './rule.js';
 
 export const tapUnknown: Rule = {
@@ -17,6 +18,14 @@ export const tapUnknown: Rule = {
       if (apart) return [{ at: { stage: 'brief' as const, about: `wire:${id}` }, values: { wire: w.colour || 'unnamed', to: w.to || 'an unnamed place', open: '', apart: 1 } }];
       return open.length ? [{ at: { stage: 'brief' as const, about: `wire:${id}` }, values: { wire: w.colour || 'unnamed', to: w.to || 'an unnamed place', open: open.join('; '), apart: 0 } }] : [];
     }),
+  presses: ({ at }, { design }) =>
+    ownWay(
+      design,
+      Object.keys(design.loads).filter((id) => {
+        const { feed } = design.loads[id]!;
+        return feed.by === 'wire' && `wire:${feed.wire}` === at.about;
+      }),
+    ),
   say: (v) =>
     v['apart']
       ? `The ${v['wire']} wire to ${v['to']} hangs on the vehicle’s battery, which nothing in this plan joins to the house side.`

@@ -1,5 +1,6 @@
 import { stringSource } from '../supply/index.js';
 import { figure } from '../quantity/index.js';
+import { press } from './press.js';
 import type { Facts, Rule } from './rule.js';
 
 /** Above this share over its fair one a battery ages first. */
@@ -30,6 +31,10 @@ export const unequalLeads: Rule = {
     if (!worst || worst.amp <= FAIR * worst.fairA) return [];
     const say = shares.map((s) => `${s.name} ${figure(s.amp, 0)} A by ${figure(s.leadM, 1)} m`).join(', ');
     return [{ at: { stage: 'runs' as const, about: 'house1-bus' }, values: { say, fair: figure(worst.fairA, 0), longest: figure(Math.max(...shares.map((s) => s.leadM)), 1), many: shares.length } }];
+  },
+  presses: (_, { design, runs }) => {
+    const typed = runs.filter((r) => /^house\d+-bus$/.test(r.spec.id) && (r.spec.edit.outM !== undefined || r.spec.edit.backM !== undefined)).map((r) => r.spec.id);
+    return typed.length ? [press(design, 'One length for all, as drafted', (d) => typed.forEach((id) => ['outM', 'backM'].forEach((f) => delete d.runs[id]![f as 'outM' | 'backM'])))] : [];
   },
   say: (v) => `The parallel batteries do not share fairly: ${v['say']}; ${v['fair']} A would be fair.`,
   fix: (v) =>

@@ -1,5 +1,6 @@
 import { WAY } from '../routes/index.js';
 import { distributionOf } from '../supply/index.js';
+import { smallest, takePart } from './press.js';
 import type { Rule } from './rule.js';
 
 export const waysShort: Rule = {
@@ -12,6 +13,26 @@ export const waysShort: Rule = {
     const used = runs.filter((r) => r.spec.weak.some((w) => w.what === WAY[hub ? 'hub' : 'block'])).length;
     return block && used > block.ways ? [{ at: { stage: 'supply', about: 'block' }, values: { used, ways: block.ways, name: hub ? 'hub board' : 'fuse block' } }] : [];
   },
+  presses: ({ values: v }, { design, catalogue }) =>
+    design.supply.hub
+      ? takePart(
+          design,
+          smallest(
+            catalogue.ofKind('hub'),
+            (p) => p.ways,
+            (p) => p.ways >= Number(v['used']),
+          ),
+          (s, id) => (s.hub = id),
+        )
+      : takePart(
+          design,
+          smallest(
+            catalogue.ofKind('fuse-block'),
+            (p) => p.ways,
+            (p) => p.ways >= Number(v['used']),
+          ),
+          (s, id) => (s.fuseBlock = id),
+        ),
   say: (v) => `${v['used']} circuits want a way; the ${v['name']} has ${v['ways']}.`,
   fix: () => 'A bigger one, or loads that share a switch bank or strip.',
 };

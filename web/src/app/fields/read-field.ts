@@ -1,8 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, effect, input, output, signal, untracked } from '@angular/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 
-/** How a text becomes a value, or what is said when it cannot. */
-export type Reader<T> = (text: string) => { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
+/** One of several meanings that a text may have. */
+export interface Meaning<T> {
+  readonly text: string;
+  readonly value: T;
+}
+
+/** How a text becomes a value, or what is said when it cannot: with the meanings that it may have, one of them to be pressed. */
+export type Reader<T> = (text: string) => { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string; readonly meanings?: readonly Meaning<T>[] };
 
 let made = 0;
 
@@ -32,6 +38,9 @@ let made = 0;
     />
     @if (says(); as message) {
       <span class="says" role="alert" [id]="id + '-says'">{{ message }}</span>
+      @for (m of meanings(); track m.text) {
+        <button type="button" class="btn meaning" (mousedown)="$event.preventDefault()" (click)="mean(m)">{{ m.text }}</button>
+      }
     }
   `,
   styles: `
@@ -59,6 +68,9 @@ let made = 0;
       line-height: 16px;
       margin-top: 2px;
     }
+    .meaning {
+      margin: 4px 6px 0 0;
+    }
   `,
 })
 export class ReadField<T> {
@@ -73,6 +85,7 @@ export class ReadField<T> {
   protected readonly id = `mx-read-${++made}`;
   protected readonly text = signal('');
   protected readonly says = signal<string | null>(null);
+  protected readonly meanings = signal<readonly Meaning<T>[]>([]);
   protected focused = false;
   private readonly outside = computed(() => this.shown());
 
@@ -90,7 +103,15 @@ export class ReadField<T> {
     this.text.set(text);
     const read = this.reader()(text);
     this.says.set(read.ok ? null : read.message);
+    this.meanings.set((!read.ok && read.meanings) || []);
     if (read.ok) this.taken.emit(read.value);
+  }
+
+  /** Of two meanings the one that was pressed. */
+  protected mean({ text, value }: Meaning<T>): void {
+    this.says.set(null);
+    this.text.set(text);
+    this.taken.emit(value);
   }
 
   protected left(): void {

@@ -2,6 +2,7 @@ import type { Face } from '../design/index.js';
 import { depthOf, exitMmOf, gearOn, takes, type Gear, type Setting } from './gear.js';
 import { freeSpot, outlineOn, type Shades, type Taken, type Turn } from './spot.js';
 import { anchor, byHand, tries, turnsFor, TURNS, zonesFor, type Zones } from './tries.js';
+import { USE_MM } from './use.js';
 import type { Wanted } from './wanted.js';
 
 /** Room for the cables of thin ones, mm: lug and bend of 35 mm² and less. */
@@ -73,6 +74,9 @@ function tryAt(s: Setting, t: Wanted, search: Search, d: Underway): Try {
 /** No good place: a face that would carry too much, a floor for what hands reach for. */
 const isPoor = (t: Wanted, face: Face, d: Underway): boolean => (d.kg.get(face.id) ?? 0) + t.body.kg > face.limitKg || (byHand(t) && face.normal === '+z');
 
+/** On a wall, but out of a hand's easy reach. */
+const isAwkward = (t: Wanted, face: Face, middleMm: number): boolean => byHand(t) && (face.at.z + middleMm < USE_MM.low || face.at.z + middleMm > USE_MM.high);
+
 /** Goes on to the next turn, and after the last one to the next face. */
 function next(search: Search): void {
   search.from++;
@@ -91,7 +95,7 @@ export function draftOne(s: Setting, t: Wanted, zone: string, d: Underway, more:
     const outline = outlineOn(face, t.body.mm, t.fixing.stands, t.fixing.exit, turn);
     const near = anchor(t, face, s, d.done);
     const spot = freeSpot(face, outline, airMm, d.shades, depthOf(face, s.zones.get(face.zone)!), near, exitMm, near ? 0 : search.fromMm);
-    if (!spot) continue;
+    if (!spot || (good && isAwkward(t, face, spot.v + outline.h / 2))) continue;
     if (!near) search.fromMm = spot.rowMm;
     return gearOn(s, t, face, { u: spot.u, v: spot.v, turn }, { ...more, crowded: false });
   }

@@ -86,13 +86,16 @@ const priced = (design: Design, catalogue: Catalogue): { readonly parts: readonl
   };
 };
 
-/** Lowest charge of the trip with every day at this clearness and the loads grown by this much; −1: a load goes off. */
+/** Least that a trip on which a load goes off is short by: with the hours that it is off, below any charge. */
+const OFF = 1e-3;
+
+/** Lowest charge of the trip with every day at this clearness and the loads grown by this much; below 0: a load goes off, the more so the longer. */
 function lowest(design: Design, catalogue: Catalogue, clearness: number, growth: number): number {
   const job = jobOfDesign(design, catalogue, { stepS: STEP_S });
-  if (!job) return -1;
+  if (!job) return -Infinity;
   const kinds = growth === 1 ? job.kinds : job.kinds.map((k) => ({ ...k, loads: k.loads.map((l) => ({ ...l, value: l.value * growth })) }));
   const r = simulateJob({ ...job, kinds, clearness: job.clearness.map(() => clearness) });
-  return r.disconnectOperations > 0 ? -1 : r.minSoc;
+  return r.disconnectOperations > 0 ? -OFF - r.criticalOffH : r.minSoc;
 }
 
 const dullClearness = (design: Design): number => {
@@ -173,31 +176,31 @@ function more({ supply }: Design, catalogue: Catalogue): number {
   return single ? (ONE_FOR_TWO / (1 - ONE_FOR_TWO)) * part.price * supply.battery.count : 0;
 }
 
-/** Whole circuits tried for one draft before the one with the fewest stops is taken. */
+/** Whole circuits tried for one draft that stands its test, and for one that falls short of it. */
 const MOST_CIRCUITS = 10;
+const MOST_FALLEN = 40;
 
+/** A supply, and how far it gets in what its tier asks. */
 interface Tried {
   readonly d: Design;
-  readonly holds: boolean;
-  readonly kg: number;
+  readonly low: number;
 }
 
 /** A trip that is too much for what fits the vehicle is said on the draft's card; everything else would be a fault of the draft. */
 const onlyTrip = (stops: readonly Finding[]): boolean => stops.every((f) => f.rule === 'trip-runs-low');
 
-/** Where none stands its test: the one that falls least short, or the next lighter bank beside the same gear whose circuit has no stop. */
-function fallBack(options: readonly Tried[], nearest: Design, catalogue: Catalogue): Design {
-  const first = finish(nearest, catalogue);
-  if (!first.stops.length) return first.design;
-  const { supply } = nearest;
-  const kg = priced(nearest, catalogue).kg;
-  const beside = ({ d }: Tried): boolean =>
-    d.supply.dcdc === supply.dcdc && d.supply.dcdcHalf === supply.dcdcHalf && d.supply.sun.panel === supply.sun.panel && d.supply.sun.count === supply.sun.count;
-  const lighter = options
-    .filter((o) => o.holds && o.kg < kg && beside(o))
-    .sort((x, y) => y.kg - x.kg)
-    .map((o) => finish(o.d, catalogue));
-  return (lighter.find((f) => !f.stops.length) ?? lighter.find((f) => onlyTrip(f.stops)) ?? first).design;
+/** Where none stands its test: of those that fit the vehicle the one that falls least short. */
+function fallBack(tried: readonly Tried[], base: Design, catalogue: Catalogue): Design {
+  const nearest = [...tried].sort((a, b) => b.low - a.low);
+  let first: Design | null = null;
+  let limp: Design | null = null;
+  for (const { d } of nearest.slice(0, MOST_FALLEN)) {
+    const { design, stops } = finish(d, catalogue);
+    if (!stops.length) return design;
+    if (onlyTrip(stops)) limp ??= design;
+    first ??= design;
+  }
+  return limp ?? first ?? base;
 }
 
 /**
@@ -217,11 +220,13 @@ export function threeDrafts(design: Design, catalogue: Catalogue): readonly Supp
   return TIERS.map((tier) => {
     const ask = ASKS[tier];
     const sky = ask.weather === 'mean' ? clearness : dull;
-    let best: { readonly d: Design; readonly low: number; readonly price: number } | null = null;
+    const tried: Tried[] = [];
     let circuits = 0;
     for (const o of options) {
-      if (!o.holds || o.price < STEP_UP * dearest) continue;
+      if (!o.holds) continue;
       const reached = lowest(o.d, catalogue, sky, ask.growth);
+      tried.push({ d: o.d, low: reached });
+      if (o.price < STEP_UP * dearest) continue;
       const reserve = 1 - bankOf(o.d, catalogue)!.usableShare;
       // A roomier draft is in nothing behind the one before it.
       const stands = reached >= reserve - 1e-9 && o.alone >= Math.max(ask.daysAlone, alone) && lowest(o.d, catalogue, dull, 1) >= low;
@@ -233,9 +238,7 @@ export function threeDrafts(design: Design, catalogue: Catalogue): readonly Supp
           return draft;
         }
       }
-      if (!stands && (!best || reached > best.low)) best = { d: o.d, low: reached, price: o.price };
     }
-    dearest = Math.max(dearest, best?.price ?? 0);
-    return describe(tier, fallBack(options, best?.d ?? options.at(-1)?.d ?? base, catalogue), catalogue, false);
+    return describe(tier, fallBack(tried, base, catalogue), catalogue, false);
   });
 }

@@ -4,6 +4,7 @@ import { circuitPlan, NAMED_STATES, stateFigures } from '../circuit/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { blankDesign, USES, VEHICLE_KINDS, type Design } from '../design/index.js';
 import { buildDiagram } from '../diagram/index.js';
+import { inWords } from '../rules/index.js';
 import { threeDrafts } from './drafts.js';
 import { applyTalk, talkOf, type Talk } from './talk.js';
 
@@ -65,11 +66,21 @@ describe('a whole job from ten answers', () => {
           blank.brief.use = use;
           const job = applyTalk(blank, { ...talkOf(blank), vehicleKind });
           job.supply.houseV = houseV;
-          for (const draft of threeDrafts(job, SHIPPED_CATALOGUE)) {
+          const drafts = threeDrafts(job, SHIPPED_CATALOGUE);
+          drafts.slice(1).forEach((d, i) =>
+            expect(d.lowDull)
+              .withContext(`${vehicleKind} ${use} ${d.tier} is not behind ${drafts[i]!.tier} on dull days`)
+              .toBeGreaterThanOrEqual(drafts[i]!.lowDull - 1e-9),
+          );
+          for (const draft of drafts) {
             const a = assess({ ...job, supply: draft.design.supply }, SHIPPED_CATALOGUE);
             const stops = a.open.filter((f) => f.severity === 'stop').map((f) => f.rule);
             const what = `${vehicleKind} ${use} ${houseV} V ${draft.tier}`;
             expect(draft.stands ? stops : stops.filter((r) => r !== 'trip-runs-low'))
+              .withContext(what)
+              .toEqual([]);
+            const places = a.open.filter((f) => ['bend-too-tight', 'out-of-hand', 'place-too-wet', 'place-clash', 'place-in-the-way'].includes(f.rule));
+            expect(places.map((f) => inWords(f).say))
               .withContext(what)
               .toEqual([]);
             for (const r of a.runs)

@@ -2,6 +2,16 @@ import js from '@eslint/js';
 import angular from 'angular-eslint';
 import tseslint from 'typescript-eslint';
 
+/** What tells one thing from another, by its words: a reference or a field says it. */
+const WORDS = 'id|name|gear|what|about|plus|minus';
+const TOLD = 'A thing is told by a reference or a field (ref, role, serves, kind, string), never by a pattern in its id or name; keys of the document are read in design/refs.ts alone.';
+const noPatterns = [
+  `CallExpression[callee.property.name=/^(startsWith|endsWith|includes|slice|replace|replaceAll|match|split|substring)$/][callee.object.property.name=/^(${WORDS})$/]`,
+  `CallExpression[callee.property.name=/^(startsWith|endsWith|slice|replace|replaceAll|match|split|substring)$/][callee.object.expression.property.name=/^(${WORDS})$/]`,
+  `CallExpression[callee.property.name=/^(test|exec)$/] MemberExpression[property.name=/^(${WORDS})$/]`,
+  `CallExpression[callee.property.name=/^(startsWith|endsWith|slice|replace|replaceAll|match|split)$/][callee.object.name=/^(id|gear|key|run)$/]`,
+].map((selector) => ({ selector, message: TOLD }));
+
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/.angular/**', '.data/**', 'core/vectors/**', 'server/drizzle/**', '**/test-results/**', '**/playwright-report/**'] },
   js.configs.recommended,
@@ -18,8 +28,14 @@ export default tseslint.config(
   {
     files: ['core/src/**/*.ts', 'server/src/**/*.ts', 'cli/src/**/*.ts'],
     ignores: ['**/*.spec.ts'],
-    rules: { 'no-console': 'error', 'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }] },
+    rules: { 'no-console': 'error', 'no-restricted-syntax': ['error', ...noPatterns], 'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }] },
   },
+  {
+    files: ['web/src/app/**/*.ts'],
+    ignores: ['**/*.spec.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...noPatterns] },
+  },
+  { files: ['core/src/design/refs.ts', 'core/src/formats/**/*.ts', 'core/src/design/read.ts'], rules: { 'no-restricted-syntax': 'off' } },
   {
     files: ['**/*.mjs', '**/*.cjs'],
     languageOptions: {

@@ -1,12 +1,12 @@
 import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
-import type { SizedRun } from '../routes/index.js';
+import { serves, type SizedRun } from '../routes/index.js';
 import { chargerInput, dcdcsOf, driveVolts, type Bank, type ChargerInput } from '../supply/index.js';
 
 /** The charger at the end of its sized feed: cruising, idling warm, and at its cut-out, where it draws most. */
 export function chargerInputs(design: Design, catalogue: Catalogue, bank: Bank | null, runs: readonly SizedRun[]): readonly ChargerInput[] {
   const charger = dcdcsOf(design, catalogue)[0];
-  const feed = runs.find((r) => r.spec.id === 'start-charger');
+  const feed = charger && runs.find((r) => serves(r, 'charger feed', charger.id));
   if (!charger || !bank || !feed?.ok) return [];
   const v = driveVolts(design);
   const { ohm } = feed.figures;

@@ -1,5 +1,6 @@
 import { conductorC, lugOhm, resistanceOhmPerM } from '../cable/index.js';
 import { fuseOhm } from '../protection/index.js';
+import type { JointKind } from '../routes/index.js';
 import { sensibleCopper, type CableStep, type TreeRun } from '../tree/index.js';
 import { mostFor, type Fused } from './fusing.js';
 
@@ -17,17 +18,18 @@ export interface Picked {
 /** A joint of a run, by what it is. */
 export interface Joint {
   readonly what: string;
+  readonly kind: JointKind;
   readonly ohm: number;
 }
 
 /** What a run meets beside its cable: lugs, fuses, plugs, the body, parts in line; of all its conductors together. */
 export function jointsOf({ spec, type, fuseA, perPole }: Fused, areaMm2: number): readonly Joint[] {
   return [
-    { what: 'lugs', ohm: (4 * lugOhm(areaMm2)) / perPole },
-    ...(spec.ends.length ? [{ what: `${spec.ends.length > 1 ? 'fuses' : 'fuse'} with holder`, ohm: (spec.ends.length * fuseOhm(type, fuseA)) / perPole }] : []),
-    ...(spec.plugOhm > 0 ? [{ what: 'plug', ohm: spec.plugOhm }] : []),
-    ...(spec.chassisOhm > 0 ? [{ what: 'return through the body', ohm: spec.chassisOhm }] : []),
-    ...spec.inline.map((p) => ({ what: p.what, ohm: p.ohm })),
+    { what: 'lugs', kind: 'lugs' as const, ohm: (4 * lugOhm(areaMm2)) / perPole },
+    ...(spec.ends.length ? [{ what: `${spec.ends.length > 1 ? 'fuses' : 'fuse'} with holder`, kind: 'fuse' as const, ohm: (spec.ends.length * fuseOhm(type, fuseA)) / perPole }] : []),
+    ...(spec.plugOhm > 0 ? [{ what: 'plug', kind: 'plug' as const, ohm: spec.plugOhm }] : []),
+    ...(spec.chassisOhm > 0 ? [{ what: 'return through the body', kind: 'body' as const, ohm: spec.chassisOhm }] : []),
+    ...spec.inline.map((p) => ({ what: p.what, kind: 'in line' as const, ohm: p.ohm })),
   ];
 }
 

@@ -1,5 +1,5 @@
 import { cableSeries, sizeInWords, type CableSize } from '../cable/index.js';
-import type { Below, RunFigures } from '../routes/index.js';
+import type { Below, JointVolts, RunFigures } from '../routes/index.js';
 import { cableStep, type CableStep } from '../tree/index.js';
 import { hotCableOhm, jointsOf, jointsOhm, lossV, pathsOf, type Picked } from './copper.js';
 import { triedOf, type Fused, type RunChoice } from './fusing.js';
@@ -11,13 +11,13 @@ interface Path {
   readonly dropPercent: number;
   readonly jointsV: number;
   readonly lossV: number;
-  readonly worst: { readonly what: string; readonly volt: number };
+  readonly worst: JointVolts;
 }
 
 /** Volts of the run's joints at its usual current, the worst of them first. */
-function jointVolts({ fused, step }: Picked): readonly { readonly what: string; readonly volt: number }[] {
+function jointVolts({ fused, step }: Picked): readonly JointVolts[] {
   return jointsOf(fused, step.size.areaMm2)
-    .map((j) => ({ what: `${j.what}, ${fused.spec.name}`, volt: j.ohm * fused.spec.usualA }))
+    .map((j) => ({ what: `${j.what}, ${fused.spec.name}`, kind: j.kind, volt: j.ohm * fused.spec.usualA }))
     .sort((a, b) => b.volt - a.volt);
 }
 
@@ -26,7 +26,7 @@ function pathSums(picked: ReadonlyMap<string, Picked>, paths: ReadonlyMap<string
   const own = new Map(
     [...picked].map(([id, p]): [string, Path] => {
       const joints = jointVolts(p);
-      return [id, { dropPercent: p.step.dropPercent, jointsV: joints.reduce((s, j) => s + j.volt, 0), lossV: lossV(p.fused, p.step), worst: joints[0] ?? { what: 'none', volt: 0 } }];
+      return [id, { dropPercent: p.step.dropPercent, jointsV: joints.reduce((s, j) => s + j.volt, 0), lossV: lossV(p.fused, p.step), worst: joints[0] ?? { what: 'none', kind: 'lugs', volt: 0 } }];
     }),
   );
   const add = (a: Path, b: Path): Path => ({

@@ -1,8 +1,8 @@
 import { restV, type Catalogue } from '../catalogue/index.js';
-import { designCircuit, feederOf, isSecondLead, type InlinePart } from '../circuit/index.js';
+import { designCircuit, feeders, hasMain, type InlinePart } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
 import { BATTERY_ROW, proveRows, type ProveRow } from '../prove/index.js';
-import { inCircuit, type SizedRun } from '../routes/index.js';
+import { bankPosts, FIRST_BANK, inCircuit, isLeadOf, SECOND_BANK, type SizedRun } from '../routes/index.js';
 import { bankOf } from '../supply/index.js';
 
 /** State of charge that a bank is taken to have while nobody has measured it. */
@@ -15,17 +15,16 @@ const TAKEN_SOC = 0.8;
 export function provePlan(design: Design, catalogue: Catalogue, runs: readonly SizedRun[], inline: readonly InlinePart[], readings: Readonly<Record<string, number>>): ProveRow[] {
   const bank = bankOf(design, catalogue);
   const fitted = runs.map(inCircuit);
-  if (!bank || !fitted.some((r) => /^house\d*-bus$/.test(r.spec.id))) return [];
+  if (!bank || !hasMain(fitted)) return [];
   const typed = readings[BATTERY_ROW];
   const usual = restV(bank.part.chemistry, TAKEN_SOC) * bank.inSeries;
   const sensible = typed !== undefined && typed > 0.8 * usual && typed < 1.25 * usual;
   const rest = sensible ? typed : usual;
-  const house = fitted.filter((r) => (r.spec.group === 'house' || r.spec.group === 'loads') && !isSecondLead(r));
+  const house = fitted.filter((r) => (r.spec.group === 'house' || r.spec.group === 'loads') && !isLeadOf(r, SECOND_BANK));
   const ids = new Set(house.map((r) => r.spec.id));
-  const joined = house.filter((r) => feederOf(r.spec.from.gear, r.spec.parent).every((f) => ids.has(f)));
+  const joined = house.filter((r) => feeders(r.spec).every((f) => ids.has(f)));
   const strings = Array.from({ length: bank.strings }, (_, i) => i + 1);
   const circuit = designCircuit(joined, design, bank, inline, { extreme: 'typical', strings, startingBattery: false, alternatorV: null, isolatorClosed: false });
   const sources = circuit.sources.map((s) => ({ ...s, volt: rest }));
-  const node = bank.strings > 1 ? 'house.1' : 'house';
-  return proveRows(joined, { circuit: { ...circuit, sources }, restV: rest, plus: `${node}+`, minus: `${node}-` }, sensible);
+  return proveRows(joined, { circuit: { ...circuit, sources }, restV: rest, ...bankPosts(FIRST_BANK.id, bank.strings > 1 ? 1 : null) }, sensible);
 }

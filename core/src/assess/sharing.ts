@@ -1,10 +1,8 @@
 import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
-import type { SizedRun } from '../routes/index.js';
+import { serves, type SizedRun } from '../routes/index.js';
 import { chargersOf, sharing, type Charger, type SupplyFigures } from '../supply/index.js';
 
-/** The run that brings each charger's output to the bus bars. */
-const OUTPUT: Readonly<Record<Charger['id'], string>> = { vehicle: 'charger-bus', 'vehicle-2': 'charger2-bus', mains: 'mains-bus', sun: 'controller-bus' };
 /** Charge at which chargers are seen together: neither holds back yet. */
 const HALF = 0.5;
 /** A lead without a size, ohm. */
@@ -15,7 +13,7 @@ export function withLeads(supply: SupplyFigures, design: Design, catalogue: Cata
   const { bank, array } = supply;
   if (!bank || !supply.sharing.length) return supply;
   const ohmOf = (c: Charger): number => {
-    const run = runs.find((r) => r.spec.id === OUTPUT[c.id]);
+    const run = runs.find((r) => serves(r, 'charger output', c.unit));
     return run?.ok ? run.figures.ohm : PLAIN_OHM;
   };
   return { ...supply, sharing: sharing(bank, HALF, chargersOf(design, catalogue, bank, array), ohmOf) };

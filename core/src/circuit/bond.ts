@@ -33,7 +33,7 @@ function worstFault(runs: readonly Fitted[]): { readonly run: string; readonly l
 
 function crankingThrough(design: Design, runs: readonly Fitted[], bondOhm: number): Bond['cranking'] {
   const scale = design.brief.vehicleV / 12;
-  const link = runs.find((r) => r.spec.from.gear === 'starting' && r.spec.back === 'cable');
+  const link = runs.find((r) => r.spec.from.ref.in === 'vehicles' && r.spec.back === 'cable');
   if (!link) return null;
   const { spec, figures } = link;
   const perM = resistanceOhmPerM(figures.areaMm2, design.settings.tinned, spec.ambientC) / figures.perPole;

@@ -52,7 +52,7 @@ describe('a state in figures', () => {
     const r = stateFigures(plan, { ...PARKED, loads: 'surge' });
     if (r.ok || r.holdsMm2 === null) throw new Error('expected a collapse that more copper mends');
     expect(r.run).toBe('bus-inverter');
-    expect(r.say).toMatch(/^the inverter asks for more than run 4 .* can give: its volts collapse. From \d+ mm² on it holds/);
+    expect(r.say).toMatch(/^the inverter \d+ W asks for more than run 4 .* can give: its volts collapse. From \d+ mm² on it holds/);
     d.runs['bus-inverter'] = { outM: 3, areaMm2: r.holdsMm2 };
     expect(stateFigures(planOf(d), { ...PARKED, loads: 'surge' }).ok).toBeTrue();
   });

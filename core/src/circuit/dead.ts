@@ -1,7 +1,12 @@
 import type { Resistor } from '../network/index.js';
+import { ROOF_PANELS, serves, terminals, type Posts, type RunEnd, type RunRole } from '../routes/index.js';
+import { FED_NODES, MAIN_NODES } from './inline.js';
 import { joinedTo } from './live.js';
 import type { CircuitPlan } from './plan.js';
-import { houseNode } from './wires.js';
+import { contactOf, houseNode } from './wires.js';
+
+/** The charger that is fed from outside the circuit. */
+const MAINS = 'mains';
 
 /** What may be opened by hand before someone works on the circuit. */
 export type Opened = 'main switch' | 'disconnect' | 'panel breaker' | 'mains lead' | 'starting battery’s fuse';
@@ -40,28 +45,27 @@ function feeders(plan: CircuitPlan, opened: ReadonlySet<Opened>): Feeder[] {
   const out: Feeder[] = [];
   for (let k = 1; k <= plan.bank.strings; k++) {
     const node = houseNode(plan.bank, k);
-    out.push({ name: plan.bank.strings > 1 ? `house battery ${k}` : 'house battery', plus: `${node}+`, minus: `${node}-`, from: null });
+    out.push({ name: plan.bank.strings > 1 ? `house battery ${k}` : 'house battery', ...node, from: null });
   }
-  for (const { spec } of plan.secondLeads) out.push({ name: spec.name.replace(/ → .*/, '').toLowerCase(), plus: spec.from.plus, minus: spec.from.minus, from: null });
-  if (nodes.has('starting+')) out.push({ name: 'starting battery', plus: 'starting+', minus: 'starting-', from: null });
-  if (nodes.has('panel+')) out.push({ name: 'panels', plus: 'panel+', minus: 'panel-', from: null });
-  for (const node of ['portable', 'portable.out']) if (nodes.has(`${node}+`)) out.push({ name: 'portable panel', plus: `${node}+`, minus: 'portable-', from: null });
-  for (const [gear, name] of [
-    ['charger', 'charger'],
-    ['charger2', 'second charger'],
-    ['controller', 'solar controller'],
-  ] as const) {
-    if (!nodes.has(`${gear}.out+`) || plan.runs.some((r) => r.spec.id === 'isolator-bus' && gear === 'charger')) continue;
-    for (const input of ['in', 'sun']) if (nodes.has(`${gear}.${input}+`)) out.push({ name, plus: `${gear}.out+`, minus: `${gear}-`, from: { plus: `${gear}.${input}+`, minus: `${gear}-` } });
+  for (const { spec } of plan.secondLeads)
+    out.push({ name: plan.second && plan.second.strings > 1 ? `second battery ${spec.from.string}` : 'second battery', plus: spec.from.plus, minus: spec.from.minus, from: null });
+  const stands = (name: string, posts: Posts): void => void (nodes.has(posts.plus) && out.push({ name, ...posts, from: null }));
+  stands('starting battery', terminals('starting'));
+  stands('panels', ROOF_PANELS);
+  for (const end of [null, 'out'] as const) stands('portable panel', terminals('portable', end));
+  for (const { spec } of plan.runs) {
+    if (spec.role !== 'charger output') continue;
+    const inputs = (['in', 'sun'] as const).map((t) => terminals(spec.from.gear, t)).filter((p) => nodes.has(p.plus));
+    for (const from of inputs) out.push({ name: spec.from.name, ...terminals(spec.from.gear, 'out'), from });
+    if (spec.serves.id === MAINS && !opened.has('mains lead')) stands(spec.from.name, terminals(spec.from.gear, 'out'));
   }
-  if (nodes.has('mains.out+') && !opened.has('mains lead')) out.push({ name: 'mains charger', plus: 'mains.out+', minus: 'mains-', from: null });
   return out;
 }
 
 function wires(plan: CircuitPlan, opened: ReadonlySet<Opened>): Resistor[] {
   const out: Resistor[] = [];
   for (const { spec } of [...plan.runs, ...plan.secondLeads]) {
-    const cut = (spec.id === 'panel-regulator' && opened.has('panel breaker')) || (spec.from.gear === 'starting' && opened.has('starting battery’s fuse'));
+    const cut = (spec.role === 'panel lead' && opened.has('panel breaker')) || (spec.from.ref.in === 'vehicles' && opened.has('starting battery’s fuse'));
     if (!cut) out.push({ id: spec.id, a: spec.from.plus, b: spec.to.plus, ohm: 1 });
     out.push({ id: `${spec.id}.back`, a: spec.from.minus, b: spec.to.minus, ohm: 1 });
   }
@@ -70,7 +74,7 @@ function wires(plan: CircuitPlan, opened: ReadonlySet<Opened>): Resistor[] {
     if (!open) out.push({ id: p.id, a: p.a, b: p.b, ohm: 1 });
   }
   // A closed isolator is the worse case for whoever works behind it.
-  if (plan.runs.some((r) => r.spec.id === 'isolator-bus')) out.push({ id: 'isolator', a: 'charger.in+', b: 'charger.out+', ohm: 1 });
+  for (const r of plan.runs) if (r.spec.role === 'link') out.push({ id: 'isolator', ...contactOf(r), ohm: 1 });
   return out;
 }
 
@@ -102,27 +106,27 @@ function cellsOf(plan: CircuitPlan, opened: readonly Opened[], gear: readonly { 
  * battery volts against the body. Engine running, sun shining, mains plugged in: the worst for whoever works on it.
  */
 export function deadMap(plan: CircuitPlan): DeadMap {
-  const has = new Set(plan.runs.map((r) => r.spec.id));
+  const has = (role: RunRole): boolean => plan.runs.some((r) => r.spec.role === role);
   const single: Opened[] = [
     ...(plan.inline.some((p) => p.id === 'switch') ? (['main switch'] as const) : []),
     ...(plan.inline.some((p) => p.id === 'disconnect') ? (['disconnect'] as const) : []),
-    ...(has.has('panel-regulator') ? (['panel breaker'] as const) : []),
-    ...(has.has('mains-bus') ? (['mains lead'] as const) : []),
-    ...(plan.runs.some((r) => r.spec.from.gear === 'starting') ? (['starting battery’s fuse'] as const) : []),
+    ...(has('panel lead') ? (['panel breaker'] as const) : []),
+    ...(plan.runs.some((r) => serves(r, 'charger output', MAINS)) ? (['mains lead'] as const) : []),
+    ...(plan.runs.some((r) => r.spec.from.ref.in === 'vehicles') ? (['starting battery’s fuse'] as const) : []),
   ];
   const columns = [
     { name: 'nothing', opened: [] as readonly Opened[] },
     ...single.map((o) => ({ name: o as string, opened: [o] as readonly Opened[] })),
     ...(single.length > 1 ? [{ name: 'all of them', opened: single }] : []),
   ];
-  const ends = new Map<string, { gear: string; name: string; plus: string; minus: string }>();
+  const ends = new Map<string, RunEnd>();
   for (const { spec } of plan.runs) for (const e of [spec.from, spec.to]) if (!ends.has(e.plus)) ends.set(e.plus, e);
-  const list = [...ends.values()].filter((e) => !e.plus.startsWith('main+'));
+  const list = [...ends.values()].filter((e) => e.plus !== MAIN_NODES.plus);
   const byColumn = columns.map((c) => cellsOf(plan, c.opened, list));
-  const side: Readonly<Record<string, string>> = { in: ', input', out: ', output', sun: ', panel side' };
+  const side = { in: ', input', out: ', output', sun: ', panel side' } as const;
   const rows = list.map((e, i): DeadRow => ({
     gear: e.gear,
-    name: `${e.name}${side[/\.(in|out|sun)\+$/.exec(e.plus)?.[1] ?? ''] ?? (e.plus === 'fed+' ? ', fed side' : '')}`,
+    name: `${e.name}${e.terminal ? side[e.terminal] : e.plus === FED_NODES.plus ? ', fed side' : ''}`,
     cells: byColumn.map((c) => c[i]!),
   }));
   return { columns, rows };

@@ -1,5 +1,6 @@
 import type { CircuitLoad } from '../network/index.js';
 import { inverterInputW, largestTogether, type DayLoad } from '../loads/index.js';
+import { terminals } from '../routes/index.js';
 import type { CircuitPlan } from './plan.js';
 import { vehicleTakesA } from './units.js';
 import type { CircuitState } from './state.js';
@@ -7,6 +8,10 @@ import type { CircuitState } from './state.js';
 /** What draws in a state, and where it stands in the circuit. */
 export interface Drawn extends CircuitLoad {
   readonly name: string;
+  /** The piece of gear that draws. */
+  readonly gear: string;
+  /** The load that it is; null: the inverter, what was there before, the vehicle itself. */
+  readonly load: string | null;
 }
 
 /** Loads that may run at once: of those that exclude one another the heavier. */
@@ -39,10 +44,11 @@ function starter(loads: readonly DayLoad[]): DayLoad | null {
 
 function inverterDraw(plan: CircuitPlan, on: readonly DayLoad[], hardest: DayLoad | null): Drawn | null {
   const part = plan.catalogue.find('inverter', plan.design.supply.inverter);
-  if (!part || !plan.runs.some((r) => r.spec.id === 'bus-inverter')) return null;
+  const feed = plan.runs.find((r) => r.spec.role === 'inverter feed');
+  if (!part || !feed) return null;
   const wantsW = on.filter((l) => l.mains).reduce((sum, l) => sum + l.ownW * (l === hardest && l.runningW > 0 ? l.startW / l.runningW : 1), 0);
   const acW = Math.min(wantsW, hardest?.mains ? part.surgeW : part.ratedW);
-  return { id: 'inverter', name: part.name, plus: 'inverter+', minus: 'inverter-', kind: 'power', value: inverterInputW(acW, part.ratedW) };
+  return { id: feed.spec.to.gear, name: part.name, gear: feed.spec.to.gear, load: null, ...terminals(feed.spec.to.gear), kind: 'power', value: inverterInputW(acW, part.ratedW) };
 }
 
 /** What hung on a tapped wire before anything was added. */
@@ -51,8 +57,10 @@ function thereBefore(plan: CircuitPlan, state: CircuitState): Drawn[] {
   return plan.runs
     .filter((r) => r.spec.existing)
     .flatMap(({ spec }): Drawn[] => {
-      const amps = plan.design.brief.traces[spec.id.replace(/^wire-/, '')]?.presentA ?? 0;
-      return amps > 0 ? [{ id: `there:${spec.id}`, name: `${spec.to.name}: what was there before`, plus: spec.to.plus, minus: spec.to.minus, kind: 'current', value: amps }] : [];
+      const amps = plan.design.brief.traces[spec.serves.id]?.presentA ?? 0;
+      return amps > 0
+        ? [{ id: `there:${spec.id}`, name: `${spec.to.name}: what was there before`, gear: spec.to.gear, load: null, plus: spec.to.plus, minus: spec.to.minus, kind: 'current', value: amps }]
+        : [];
     });
 }
 
@@ -61,19 +69,20 @@ export function drawnIn(plan: CircuitPlan, state: CircuitState): Drawn[] {
   const ids = running(plan, state);
   const on = [...plan.day.loads, ...plan.day.onVehicle].filter((l) => ids.has(l.id));
   const hardest = state.loads === 'surge' ? starter(on) : null;
-  const wired = new Set(plan.runs.map((r) => r.spec.to.gear));
+  const wired = new Map(plan.runs.flatMap((r) => (r.spec.role === 'load feed' ? [[r.spec.serves.id, r.spec.to] as const] : [])));
   const dc = on
-    .filter((l) => !l.mains && wired.has(`load:${l.id}`))
+    .filter((l) => !l.mains && wired.has(l.id))
     .map((l): Drawn => {
       const surge = l === hardest && l.runningW > 0 ? l.startW / l.runningW : 1;
       const value = (l.kind === 'current' ? l.runningA : l.runningW) * surge;
-      return { id: `load:${l.id}`, name: l.name, plus: `load:${l.id}+`, minus: `load:${l.id}-`, kind: l.kind, value };
+      const { gear, plus, minus } = wired.get(l.id)!;
+      return { id: gear, name: l.name, gear, load: l.id, plus, minus, kind: l.kind, value };
     })
     .filter((l) => l.value > 0);
   const inverter = state.loads === 'off' || (typeof state.loads === 'object' && !on.some((l) => l.mains)) ? null : inverterDraw(plan, on, hardest);
   const vehicle: Drawn[] =
-    state.engine !== 'off' && plan.runs.some((r) => r.spec.from.gear === 'starting')
-      ? [{ id: 'vehicle', name: 'the vehicle’s own', plus: 'starting+', minus: 'starting-', kind: 'current', value: vehicleTakesA(plan.design) }]
+    state.engine !== 'off' && plan.runs.some((r) => r.spec.from.ref.in === 'vehicles')
+      ? [{ id: 'vehicle', name: 'the vehicle’s own', gear: 'starting', load: null, ...terminals('starting'), kind: 'current', value: vehicleTakesA(plan.design) }]
       : [];
   return [...dc, ...thereBefore(plan, state), ...(inverter ? [inverter] : []), ...vehicle];
 }

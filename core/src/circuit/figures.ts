@@ -1,7 +1,10 @@
 import { cableSeries } from '../cable/index.js';
 import { ofSolution } from '../network/index.js';
+import { isMainLead } from '../routes/index.js';
+import { dcdcsOf } from '../supply/index.js';
 import { drawnIn } from './drawn.js';
 import type { CircuitPlan } from './plan.js';
+import { inputId } from './settling.js';
 import { settle, type GiverResult, type RunResult, type SettledState, type StateResult } from './settle.js';
 import type { CircuitState } from './state.js';
 
@@ -88,10 +91,11 @@ function wayBack(plan: CircuitPlan, gear: string): string[] {
 function collapse(plan: CircuitPlan, state: CircuitState, at: readonly string[]): NoState {
   // The heaviest is the one to blame, and its own run the first to widen.
   const drawn = drawnIn(plan, state).filter((d) => d.kind === 'power' && at.includes(d.id));
-  const load = drawn.sort((a, b) => b.value - a.value)[0]?.id ?? at[0] ?? '';
-  const name = plan.design.loads[load.replace('load:', '')]?.name ?? (load === 'inverter' ? 'the inverter' : load.replace('.in', ''));
-  const mains = plan.runs.filter((r) => /^house\d*-bus$/.test(r.spec.id)).map((r) => r.spec.id);
-  for (const id of [...wayBack(plan, load.replace('.in', '')), ...mains]) {
+  const heaviest = drawn.sort((a, b) => b.value - a.value)[0];
+  const unit = dcdcsOf(plan.design, plan.catalogue).find((c) => at.includes(inputId(c.id)))?.id;
+  const name = heaviest ? (heaviest.load === null ? `the ${heaviest.name}` : heaviest.name) : (unit ?? at[0] ?? 'something');
+  const mains = plan.runs.filter(isMainLead).map((r) => r.spec.id);
+  for (const id of [...wayBack(plan, heaviest?.gear ?? unit ?? ''), ...mains]) {
     const run = plan.runs.find((r) => r.spec.id === id)!;
     const holdsMm2 = holdsAt(plan, state, id, run.figures.areaMm2);
     if (holdsMm2 !== null)

@@ -3,7 +3,7 @@ export * from './dead.js';
 export * from './figures.js';
 export * from './inline.js';
 export * from './plan.js';
-export { isSecondLead, judgeBanks } from './second.js';
+export { judgeBanks } from './second.js';
 export * from './selectivity.js';
 export * from './settle.js';
 export type { GiverMode } from './settling.js';

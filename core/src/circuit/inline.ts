@@ -43,7 +43,7 @@ export function inlineParts(design: Design, catalogue: Catalogue): InlinePart[] 
       id: 'switch',
       name: design.supply.second?.joined === 'selector' ? 'selector' : 'main switch',
       pole: 'positive',
-      a: 'main+',
+      a: MAIN_NODES.plus,
       b: 'bus+',
       ohm: mainSwitch.milliohm / 1000,
       ratedA: mainSwitch.ratedA,
@@ -55,7 +55,7 @@ export function inlineParts(design: Design, catalogue: Catalogue): InlinePart[] 
       id: 'shunt',
       name: 'shunt',
       pole: 'negative',
-      a: 'main-',
+      a: MAIN_NODES.minus,
       b: 'bus-',
       ohm: shunt.dropMv / 1000 / shunt.ratedA + (shunt.onHub ? 0 : SHUNT_JOINTS_OHM),
       ratedA: shunt.ratedA,
@@ -70,7 +70,7 @@ export function inlineParts(design: Design, catalogue: Catalogue): InlinePart[] 
       name: 'low-voltage disconnect',
       pole,
       a: `bus${sign}`,
-      b: `fed${sign}`,
+      b: pole === 'positive' ? FED_NODES.plus : FED_NODES.minus,
       ohm: disconnect.milliohm / 1000,
       ratedA: disconnect.ratedA,
       onHub: disconnect.onHub,
@@ -83,8 +83,12 @@ export function inlineParts(design: Design, catalogue: Catalogue): InlinePart[] 
 /** What a run's current meets in some of these parts, when it is this share of what they carry. */
 export function passing(inline: readonly InlinePart[], ids: readonly InlinePart['id'][], share = 1): Pick<RunSpec, 'inline' | 'weak'> {
   const met = inline.filter((p) => ids.includes(p.id));
-  return { inline: met.map((p) => ({ what: p.name, ohm: p.ohm / share })), weak: met.map((p) => ({ what: p.name, ratingA: p.ratedA * share })) };
+  return { inline: met.map((p) => ({ what: p.name, ohm: p.ohm / share, kind: p.id })), weak: met.map((p) => ({ what: p.name, ratingA: p.ratedA * share, kind: p.id })) };
 }
+
+/** Nodes where the battery’s leads end before what is in line, and of what the disconnect feeds. */
+export const MAIN_NODES = { plus: 'main+', minus: 'main-' } as const;
+export const FED_NODES = { plus: 'fed+', minus: 'fed-' } as const;
 
 /** Where leads of the house side end, given what is in line. */
 export function houseNodes(inline: readonly InlinePart[]): HouseNodes {

@@ -1,5 +1,5 @@
 import { solveCircuit, type Circuit, type Solved } from '../network/index.js';
-import type { GiverMode, Settling } from './settling.js';
+import { feedId, inputId, type GiverMode, type Settling } from './settling.js';
 import { stringIn, type Giver } from './units.js';
 import { houseNode } from './wires.js';
 
@@ -9,10 +9,10 @@ import { houseNode } from './wires.js';
  */
 export function cutOut(s: Settling, circuit: Circuit): boolean {
   const asking = s.givers.filter((g) => g.input && (s.u.inW.get(g.id) ?? 0) > 0);
-  const inputs = new Set(asking.map((g) => `${g.id}.in`));
+  const inputs = new Set(asking.map((g) => inputId(g.id)));
   const without = circuit.loads.filter((l) => !inputs.has(l.id));
   if (!asking.length || !solveCircuit({ ...circuit, loads: without }).ok) return false;
-  const alone = (g: Giver): boolean => solveCircuit({ ...circuit, loads: [...without, ...circuit.loads.filter((l) => l.id === `${g.id}.in`)] }).ok;
+  const alone = (g: Giver): boolean => solveCircuit({ ...circuit, loads: [...without, ...circuit.loads.filter((l) => l.id === inputId(g.id))] }).ok;
   const weak = asking.filter((g) => !alone(g));
   for (const g of weak.length ? weak : asking.slice(-1)) {
     s.u.modes.set(g.id, 'cut out');
@@ -31,7 +31,7 @@ function learnBank(s: Settling, solved: Solved, giversStand: boolean): boolean {
     if (u.limited.has(k)) {
       // What the volts at its posts would press into it has fallen below what it may take: it follows them again.
       const node = houseNode(s.plan.bank, k);
-      const pressedA = (s.across(solved, `${node}+`, `${node}-`) - string.volt) / string.chargeOhm;
+      const pressedA = (s.across(solved, node.plus, node.minus) - string.volt) / string.chargeOhm;
       if (giversStand && pressedA < string.takesA - 1e-6) {
         u.limited.delete(k);
         changed = true;
@@ -123,7 +123,7 @@ function learnHeat(s: Settling, solved: Solved): boolean {
   let most = 0;
   const { insulationC } = s.plan.design.settings;
   for (const { spec, figures } of s.plan.runs) {
-    const amp = Math.abs(solved.branchAmp[`${spec.id}.feed`] ?? 0) / figures.perPole;
+    const amp = Math.abs(solved.branchAmp[feedId(spec.id)] ?? 0) / figures.perPole;
     const share = figures.ampacityA > 0 ? Math.min(1, amp / figures.ampacityA) : 1;
     const next = spec.ambientC + (insulationC - spec.ambientC) * share * share;
     most = Math.max(most, Math.abs(next - s.u.conductorC.get(spec.id)!));

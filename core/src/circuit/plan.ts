@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue/index.js';
 import { asOfNow, type Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
-import { inCircuit, type Fitted, type SizedRun } from '../routes/index.js';
+import { inCircuit, isLeadOf, isMainLead, SECOND_BANK, serves, type Fitted, type RunSpec, type SizedRun } from '../routes/index.js';
 import { arrayOf, bankOf, selectedBankOf, type Bank, type SolarArray } from '../supply/index.js';
 import { inlineParts, type InlinePart } from './inline.js';
 
@@ -29,7 +29,7 @@ export function circuitPlan(design: Design, catalogue: Catalogue, assessed: { re
   const bank = bankOf(design, catalogue);
   if (!bank || !hasMain(assessed.runs)) return null;
   const runs = reachable(assessed.runs);
-  const secondLeads = assessed.runs.map(inCircuit).filter((r) => SECOND_LEAD.test(r.spec.id));
+  const secondLeads = assessed.runs.map(inCircuit).filter((r) => isLeadOf(r, SECOND_BANK));
   const there = new Set([...runs, ...secondLeads].map((r) => r.spec.id));
   return {
     design: asOfNow(design),
@@ -46,26 +46,25 @@ export function circuitPlan(design: Design, catalogue: Catalogue, assessed: { re
   };
 }
 
-/** Leads of the bank behind the selector. */
-const SECOND_LEAD = /^second\d*-bus$/;
+/** Runs that a run hangs on: what feeds the gear between bus bars and load that it starts at, and the far half of a charger's or link's way. */
+function needs({ spec }: Fitted, fitted: readonly Fitted[]): boolean {
+  if (feeders(spec).some((id) => !fitted.some((r) => r.spec.id === id))) return false;
+  const far = spec.role === 'charger feed' ? 'charger output' : spec.role === 'link feed' ? 'link' : null;
+  return far === null || fitted.some((r) => serves(r, far, spec.serves.id));
+}
 
-/** Runs that hang on another one: without it they would float. */
-const NEEDS: Readonly<Record<string, string>> = { 'start-charger': 'charger-bus', 'start-charger2': 'charger2-bus', 'start-isolator': 'isolator-bus' };
-
-/** Runs that a piece of gear between bus bars and loads is fed by: none of them, and what hangs on it floats. */
-export function feederOf(gear: string, parent: string | null): readonly string[] {
-  if (gear === 'block') return ['bus-block'];
-  // A group's own feed may start at the block in turn.
-  return /^(group|wire):/.test(gear) && parent ? [parent] : [];
+/** Gear between bus bars and loads: none of its feed, and what hangs on it floats. A group's own feed may start at the block in turn. */
+export function feeders({ from, parent }: Pick<RunSpec, 'from' | 'parent'>): readonly string[] {
+  const between = from.ref.in === 'groups' || from.ref.in === 'traces' || (from.ref.in === 'distribution' && from.gear !== 'bus');
+  return between && parent ? [parent] : [];
 }
 
 /** Fitted runs whose way to the bus bars is fitted too: a gap would leave the rest floating. */
 export function reachable(runs: readonly SizedRun[]): Fitted[] {
-  const fitted = runs.map(inCircuit).filter((r) => !SECOND_LEAD.test(r.spec.id));
-  const ids = new Set(fitted.map((r) => r.spec.id));
-  const reached = fitted.filter(({ spec }) => feederOf(spec.from.gear, spec.parent).every((f) => ids.has(f)) && (!NEEDS[spec.id] || ids.has(NEEDS[spec.id]!)));
+  const fitted = runs.map(inCircuit).filter((r) => !isLeadOf(r, SECOND_BANK));
+  const reached = fitted.filter((r) => needs(r, fitted));
   return reached.length < fitted.length ? reachable(reached) : reached;
 }
 
 /** True where the house battery's own lead is fitted: without it there is no circuit to speak of. */
-export const hasMain = (runs: readonly SizedRun[]): boolean => runs.some((r) => /^house\d*-bus$/.test(r.spec.id));
+export const hasMain = (runs: readonly SizedRun[]): boolean => runs.some(isMainLead);

@@ -1,6 +1,6 @@
 import { discrimination, type Discrimination } from '../protection/index.js';
-import type { Fitted, RunFuse, SizedRun } from '../routes/index.js';
-import { feederOf } from './plan.js';
+import { isMainLead, type Fitted, type RunFuse, type SizedRun } from '../routes/index.js';
+import { feeders } from './plan.js';
 
 /** Two fuses in one path from battery to load: which should open first, and whether it does. */
 export interface SelectivePair {
@@ -13,12 +13,11 @@ export interface SelectivePair {
 }
 
 /** The fuse before a run as seen from the house battery: of its feed, or the battery's own. */
-function before(run: Fitted, byId: ReadonlyMap<string, Fitted>): Fitted | null {
+function before(run: Fitted, byId: ReadonlyMap<string, Fitted>, main: Fitted | null): Fitted | null {
   if (run.spec.existing) return null;
-  const [feeder] = feederOf(run.spec.from.gear, run.spec.parent);
+  const [feeder] = feeders(run.spec);
   if (feeder) return byId.get(feeder) ?? null;
-  if (/^house\d*-bus$/.test(run.spec.id)) return null;
-  return byId.get('house-bus') ?? byId.get('house1-bus') ?? null;
+  return isMainLead(run) ? null : main;
 }
 
 /**
@@ -27,14 +26,15 @@ function before(run: Fitted, byId: ReadonlyMap<string, Fitted>): Fitted | null {
  */
 export function selectivePairs(sized: readonly SizedRun[]): SelectivePair[] {
   const runs = sized.filter((r): r is Fitted => r.ok);
-  const strings = Math.max(1, runs.filter((r) => /^house\d+-bus$/.test(r.spec.id)).length);
+  const mains = runs.filter(isMainLead);
+  const strings = Math.max(1, mains.length);
   const byId = new Map(runs.map((r) => [r.spec.id, r]));
   return runs.flatMap((run) => {
     if (run.spec.guard) return [];
-    const nearRun = before(run, byId);
+    const nearRun = before(run, byId, mains[0] ?? null);
     const near = nearRun?.figures.fuses.find((f) => f.end.at === 'from');
     if (!nearRun || !near) return [];
-    const many = /^house/.test(nearRun.spec.id) ? strings : 1;
+    const many = isMainLead(nearRun) ? strings : 1;
     return run.figures.fuses
       .filter((f) => f.end.source === 'house battery' && f.maxA > 0)
       .map((far): SelectivePair => {

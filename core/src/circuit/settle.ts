@@ -1,8 +1,9 @@
 import { solveCircuit, type Circuit, type Solved } from '../network/index.js';
+import { terminals } from '../routes/index.js';
 import { cutOut, learn } from './learn.js';
 import type { CircuitPlan } from './plan.js';
-import { planOnSecond, secondName } from './second.js';
-import { Settling, type GiverMode } from './settling.js';
+import { planOnSecond } from './second.js';
+import { feedId, Settling, type GiverMode } from './settling.js';
 import type { CircuitState } from './state.js';
 import { stringIn } from './units.js';
 import { houseNode } from './wires.js';
@@ -37,8 +38,8 @@ export interface SettledState {
   readonly runs: ReadonlyMap<string, RunResult>;
   readonly givers: readonly GiverResult[];
   readonly loads: readonly { readonly id: string; readonly name: string; readonly volt: number; readonly amp: number; readonly live: boolean }[];
-  /** Batteries: amps out of each, charging below 0. */
-  readonly batteries: readonly { readonly id: string; readonly volt: number; readonly amp: number }[];
+  /** Batteries: amps out of each, charging below 0; which string of the bank it is, from 1, or the starting battery. */
+  readonly batteries: readonly { readonly id: string; readonly string: number | null; readonly volt: number; readonly amp: number }[];
   readonly isolatorClosed: boolean | null;
   /** Rounds until modes, temperatures and powers agreed; false: they went on changing. */
   readonly rounds: number;
@@ -55,7 +56,7 @@ function report(s: Settling, circuit: Circuit, solved: Solved, rounds: number, s
   for (const { spec } of s.plan.runs)
     runs.set(spec.id, {
       id: spec.id,
-      amp: solved.branchAmp[`${spec.id}.feed`] ?? 0,
+      amp: solved.branchAmp[feedId(spec.id)] ?? 0,
       conductorC: s.u.conductorC.get(spec.id)!,
       fromV: volt(spec.from.plus, spec.from.minus),
       toV: volt(spec.to.plus, spec.to.minus),
@@ -72,9 +73,14 @@ function report(s: Settling, circuit: Circuit, solved: Solved, rounds: number, s
     return { id: d.id, name: d.name, volt: across, live, amp: !live ? 0 : d.kind === 'current' ? d.value : d.value / across };
   });
   const batteries = [
-    ...Array.from({ length: s.bank.strings }, (_, i) => ({ id: `battery${i + 1}`, node: houseNode(s.plan.bank, i + 1) })),
-    ...(s.starting ? [{ id: 'starting', node: 'starting' }] : []),
-  ].map(({ id, node }, i) => ({ id, volt: volt(`${node}+`, `${node}-`), amp: s.u.limited.has(i + 1) && id !== 'starting' ? -stringIn(s.bank, i + 1, s.state).takesA : (solved.branchAmp[id] ?? 0) }));
+    ...Array.from({ length: s.bank.strings }, (_, i) => ({ id: `battery${i + 1}`, string: i + 1, posts: houseNode(s.plan.bank, i + 1) })),
+    ...(s.starting ? [{ id: 'starting', string: null, posts: terminals('starting') }] : []),
+  ].map(({ id, string, posts }) => ({
+    id,
+    string,
+    volt: volt(posts.plus, posts.minus),
+    amp: string !== null && s.u.limited.has(string) ? -stringIn(s.bank, string, s.state).takesA : (solved.branchAmp[id] ?? 0),
+  }));
   return { ok: true, state: s.state, circuit, solved, runs, givers, loads, batteries, isolatorClosed: s.isolator ? s.u.isolatorClosed : null, rounds, steady };
 }
 
@@ -88,9 +94,7 @@ export function settle(plan: CircuitPlan, state: CircuitState): StateResult {
   if (!turned) return settleOn(plan, state);
   const r = settleOn(turned, { ...state, bank: 'first' });
   if (!r.ok) return { ...r, state };
-  // On the second bank its leads carry what the first one's would.
-  const runs = new Map([...r.runs].map(([id, run]): [string, RunResult] => [secondName(id), { ...run, id: secondName(id) }]));
-  return { ...r, state, runs };
+  return { ...r, state };
 }
 
 function settleOn(plan: CircuitPlan, state: CircuitState): StateResult {

@@ -1,12 +1,19 @@
 import { resistanceOhmPerM } from '../cable/index.js';
 import { batterySource } from '../catalogue/index.js';
 import { type Circuit, type CircuitLoad, type Resistor, type Solved, type Source } from '../network/index.js';
+import { ROOF_PANELS, terminals, type Fitted, type RunRole } from '../routes/index.js';
 import { drawnIn, type Drawn } from './drawn.js';
 import { joinedTo, OPEN_OHM } from './live.js';
 import type { CircuitPlan } from './plan.js';
 import type { CircuitState } from './state.js';
 import { bankInUse, giversIn, litPanels, stringIn, type Giver } from './units.js';
-import { houseNode, ISOLATOR_OHM, wireAt } from './wires.js';
+import { contactOf, houseNode, ISOLATOR_OHM, wireAt } from './wires.js';
+
+/** Name of a run's feed among the circuit's resistors. */
+export const feedId = (run: string): string => `${run}.feed`;
+
+/** Name of what a giver draws at its input. */
+export const inputId = (giver: string): string => `${giver}.in`;
 
 /** How a giver stands: off, giving all its current, all its sun, or holding its volts. */
 export type GiverMode = 'off' | 'cut out' | 'all its amps' | 'all its sun' | 'holding';
@@ -35,6 +42,7 @@ export class Settling {
   readonly drawn: Drawn[];
   readonly starting: boolean;
   readonly isolator;
+  private readonly link: Fitted | null;
   readonly u: Underway;
 
   constructor(
@@ -42,16 +50,17 @@ export class Settling {
     readonly state: CircuitState,
   ) {
     this.bank = bankInUse(plan, state);
-    this.starting = plan.runs.some((r) => r.spec.from.gear === 'starting');
+    this.starting = plan.runs.some((r) => r.spec.from.ref.in === 'vehicles');
     const lit = litPanels(plan.array, state, this.bank.nominalV * 1.1);
-    const there = new Set(plan.runs.map((r) => r.spec.id));
-    const led = lit && { ...lit, currentA: there.has('panel-regulator') ? lit.currentA : 0, portableA: there.has('portable-regulator') ? lit.portableA : 0 };
-    this.lit = led && led.currentA + led.portableA > 0 ? led : null;
+    const led = (role: RunRole): boolean => plan.runs.some((r) => r.spec.role === role && r.spec.to.terminal === 'sun');
+    const arrives = lit && { ...lit, currentA: led('panel lead') ? lit.currentA : 0, portableA: led('portable lead') ? lit.portableA : 0 };
+    this.lit = arrives && arrives.currentA + arrives.portableA > 0 ? arrives : null;
     const nodes = new Set(plan.runs.flatMap((r) => [r.spec.from.plus, r.spec.to.plus]));
     this.givers = giversIn(plan, state, this.lit).filter((g) => nodes.has(g.plus) && (!g.input || nodes.has(g.input.plus)));
     this.drawn = drawnIn(plan, state);
     const part = plan.catalogue.find('isolator', plan.design.supply.isolator);
-    this.isolator = plan.runs.some((r) => r.spec.id === 'isolator-bus') ? part : null;
+    this.link = plan.runs.find((r) => r.spec.role === 'link') ?? null;
+    this.isolator = this.link ? part : null;
     const closed = state.isolator === 'closed' || (state.isolator === 'by itself' && state.engine !== 'off');
     this.u = {
       modes: new Map(this.givers.map((g) => [g.id, g.sunOnly ? 'all its sun' : 'holding'])),
@@ -68,17 +77,17 @@ export class Settling {
     const out: Resistor[] = [];
     for (const run of plan.runs) {
       const { spec } = run;
-      if (spec.to.plus.endsWith('.sun+') && !this.lit) continue;
+      if (spec.to.terminal === 'sun' && !this.lit) continue;
       const perM = resistanceOhmPerM(run.figures.areaMm2, plan.design.settings.tinned, u.conductorC.get(spec.id)!);
       const w = wireAt(run, perM);
       out.push(
-        { id: `${spec.id}.feed`, a: spec.from.plus, b: spec.to.plus, ohm: w.fromEndOhm + w.feedOhm + w.toEndOhm },
+        { id: feedId(spec.id), a: spec.from.plus, b: spec.to.plus, ohm: w.fromEndOhm + w.feedOhm + w.toEndOhm },
         { id: `${spec.id}.back`, a: spec.to.minus, b: spec.from.minus, ohm: w.backOhm },
       );
     }
     const open = { switch: state.mainSwitch === 'open', disconnect: state.disconnect === 'open', shunt: false };
     for (const p of plan.inline) out.push({ id: p.id, a: p.a, b: p.b, ohm: open[p.id] ? OPEN_OHM : p.ohm });
-    if (this.isolator) out.push({ id: 'isolator', a: 'charger.in+', b: 'charger.out+', ohm: u.isolatorClosed ? ISOLATOR_OHM : OPEN_OHM });
+    if (this.link && this.isolator) out.push({ id: 'isolator', ...contactOf(this.link), ohm: u.isolatorClosed ? ISOLATOR_OHM : OPEN_OHM });
     return out;
   }
 
@@ -89,9 +98,9 @@ export class Settling {
     for (let k = 1; k <= bank.strings; k++) {
       const node = houseNode(plan.bank, k);
       const s = stringIn(bank, k, state);
-      if (state.postsV !== null) sources.push({ id: `battery${k}`, plus: `${node}+`, minus: `${node}-`, volt: state.postsV, ohm: POSTS_OHM });
-      else if (u.limited.has(k)) loads.push({ id: `battery${k}`, plus: `${node}+`, minus: `${node}-`, kind: 'current', value: s.takesA });
-      else sources.push({ id: `battery${k}`, plus: `${node}+`, minus: `${node}-`, volt: s.volt, ohm: u.charging.has(k) ? s.chargeOhm : s.ohm });
+      if (state.postsV !== null) sources.push({ id: `battery${k}`, ...node, volt: state.postsV, ohm: POSTS_OHM });
+      else if (u.limited.has(k)) loads.push({ id: `battery${k}`, ...node, kind: 'current', value: s.takesA });
+      else sources.push({ id: `battery${k}`, ...node, volt: s.volt, ohm: u.charging.has(k) ? s.chargeOhm : s.ohm });
     }
     if (this.starting) {
       const one = batterySource('flooded', plan.design.supply.startingAh, 'typical');
@@ -105,13 +114,13 @@ export class Settling {
       else if (mode === 'all its amps') loads.push({ id: g.id, plus: g.plus, minus: g.minus, kind: 'current', value: -g.limitA });
       else if (mode === 'all its sun') loads.push({ id: g.id, plus: g.plus, minus: g.minus, kind: 'power', value: -g.sunW });
       const watts = u.inW.get(g.id) ?? 0;
-      if (g.input && watts > 0) loads.push({ id: `${g.id}.in`, plus: g.input.plus, minus: g.input.minus, kind: 'power', value: watts });
+      if (g.input && watts > 0) loads.push({ id: inputId(g.id), plus: g.input.plus, minus: g.input.minus, kind: 'power', value: watts });
     }
     if (this.lit) {
       const { regulator, holdV, currentA, portableA } = this.lit;
       sources.push({ id: 'regulator', plus: regulator.plus, minus: regulator.minus, volt: holdV, ohm: HOLD_OHM });
-      if (currentA > 0) loads.push({ id: 'panels', plus: 'panel+', minus: 'panel-', kind: 'current', value: -currentA });
-      if (portableA > 0) loads.push({ id: 'panels out', plus: 'portable+', minus: 'portable-', kind: 'current', value: -portableA });
+      if (currentA > 0) loads.push({ id: 'panels', ...ROOF_PANELS, kind: 'current', value: -currentA });
+      if (portableA > 0) loads.push({ id: 'panels out', ...terminals('portable'), kind: 'current', value: -portableA });
     }
     return { sources, loads };
   }
@@ -120,7 +129,7 @@ export class Settling {
   circuit(): Circuit {
     const resistors = this.resistors();
     const { sources, loads } = this.sources();
-    const giving = loads.filter((l) => l.value < 0 && !l.id.startsWith('panels'));
+    const giving = loads.filter((l) => l.value < 0 && this.u.modes.has(l.id));
     const live = joinedTo(
       { resistors },
       [...sources, ...giving].map((s) => s.plus),
@@ -128,7 +137,7 @@ export class Settling {
     const nodes = new Set<string>(['bus-']);
     for (const r of resistors) nodes.add(r.a).add(r.b);
     for (const s of [...sources, ...loads]) nodes.add(s.plus).add(s.minus);
-    const fed = this.drawn.filter((d) => live.has(d.plus)).map(({ name: _, ...load }): CircuitLoad => load);
+    const fed = this.drawn.filter((d) => live.has(d.plus)).map(({ id, plus, minus, kind, value }): CircuitLoad => ({ id, plus, minus, kind, value }));
     return { ground: 'bus-', nodes: [...nodes], resistors, sources, loads: [...loads, ...fed] };
   }
 

@@ -1,7 +1,7 @@
 import type { Design } from '../design/index.js';
 import { fromBranch, insideFrom, insideTo, shortsAndPorts, toBranch, type Shapes, type Short } from '../network/index.js';
 import { breakingCapacityA, judgeFault } from '../protection/index.js';
-import type { Fitted, FuseEnd, RunEnd, RunFuse } from '../routes/index.js';
+import { isMainLead, type Fitted, type FuseEnd, type RunEnd, type RunFuse } from '../routes/index.js';
 import { batterySource } from '../catalogue/index.js';
 import { stringSource, type Bank } from '../supply/index.js';
 import type { InlinePart } from './inline.js';
@@ -45,7 +45,7 @@ interface Bench {
  * A load's run hangs on the rest by its start alone and nothing on it feeds a fault, so its shorts follow from what it
  * meets there: sixty of them cost no more of the network than one.
  */
-const isLeaf = (r: Fitted): boolean => r.spec.group === 'loads' && r.spec.to.gear.startsWith('load:') && r.spec.ends.every((e) => e.at === 'from');
+const isLeaf = (r: Fitted): boolean => r.spec.group === 'loads' && r.spec.role === 'load feed' && r.spec.ends.every((e) => e.at === 'from');
 
 /** Volts of the source that feeds a short from this end, V. */
 function sourceV(b: Bench, end: FuseEnd, s: Sourcing): number {
@@ -77,8 +77,9 @@ function smallest(b: Bench, starting: boolean): number[] {
   for (let k = 1; k <= b.bank.strings; k++) {
     const alone: Sourcing = { extreme: 'smallest', strings: [k], startingBattery: starting, alternatorV: null, isolatorClosed: false };
     currents(b, true, alone).forEach((a, i) => {
-      const own = /^house(\d+)-bus$/.exec(b.fuses[i]!.run.spec.id);
-      if (!own || Number(own[1]) === k) least[i] = Math.min(least[i]!, a);
+      const { run } = b.fuses[i]!;
+      const own = isMainLead(run) ? run.spec.from.string : null;
+      if (own === null || own === k) least[i] = Math.min(least[i]!, a);
     });
   }
   return least;
@@ -91,8 +92,8 @@ function smallest(b: Bench, starting: boolean): number[] {
  */
 export function judgeRuns(runs: readonly Fitted[], design: Design, bank: Bank, inline: readonly InlinePart[], shapes: Shapes): ReadonlyMap<string, readonly RunFuse[]> {
   const fuses = runs.flatMap((run) => endsOf(run).map((end): Judged => ({ run, end })));
-  const bench: Bench = { design, bank, inline, shapes, trunk: runs.filter((r) => !isLeaf(r)), fuses: fuses.filter((f) => f.run.spec.id !== 'panel-regulator') };
-  const starting = runs.some((r) => r.spec.from.gear === 'starting');
+  const bench: Bench = { design, bank, inline, shapes, trunk: runs.filter((r) => !isLeaf(r)), fuses: fuses.filter((f) => f.run.spec.role !== 'panel lead') };
+  const starting = runs.some((r) => r.spec.from.ref.in === 'vehicles');
   const all: Sourcing = {
     extreme: 'largest',
     strings: Array.from({ length: bank.strings }, (_, i) => i + 1),

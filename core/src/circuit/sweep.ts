@@ -1,8 +1,9 @@
 import { LinearCircuit } from '../network/index.js';
+import { isMainLead, serves, terminals } from '../routes/index.js';
 import { dcdcsOf } from '../supply/index.js';
 import type { CircuitPlan } from './plan.js';
 import { settle, type SettledState } from './settle.js';
-import { HOLD_OHM } from './settling.js';
+import { feedId, HOLD_OHM } from './settling.js';
 import { NAMED_STATES, PARKED, type CircuitState } from './state.js';
 
 /** The state in which a run carries most. */
@@ -41,13 +42,18 @@ const LEAK_A = 0.05;
 const NO_INFLUENCE = 1e-9;
 
 /** How a run's current answers to one ampere drawn by each load or given by each giver, from one factorisation. */
-function influences(base: SettledState): { readonly run: Map<string, Map<string, number>>; readonly raises: boolean } {
-  const bare = { ...base.circuit, sources: base.circuit.sources.filter((s) => /^(battery\d+|starting|regulator)$/.test(s.id)) };
+function influences(base: SettledState, plan: CircuitPlan): { readonly run: Map<string, Map<string, number>>; readonly raises: boolean } {
+  const giving = new Set(base.givers.map((g) => g.id));
+  const bare = { ...base.circuit, sources: base.circuit.sources.filter((s) => !giving.has(s.id)) };
   const linear = LinearCircuit.of(bare);
   const run = new Map<string, Map<string, number>>();
   if (!linear) return { run, raises: true };
-  const feeds = bare.resistors.filter((r) => r.id.endsWith('.feed'));
-  const ports = base.circuit.loads.filter((l) => l.id.startsWith('load:') || l.id === 'inverter');
+  const wires = new Set(plan.runs.map((r) => feedId(r.spec.id)));
+  const feeds = bare.resistors.filter((r) => wires.has(r.id));
+  const fed = new Set(base.circuit.loads.map((l) => l.id));
+  const ports = plan.runs.flatMap(({ spec }) =>
+    (spec.role === 'load feed' || spec.role === 'inverter feed') && fed.has(spec.to.gear) ? [{ id: spec.to.gear, plus: spec.to.plus, minus: spec.to.minus }] : [],
+  );
   let raises = false;
   const reach = new Float64Array(linear.open.length);
   const answer = (id: string, plus: string, minus: string): void => {
@@ -61,16 +67,16 @@ function influences(base: SettledState): { readonly run: Map<string, Map<string,
     answer(p.id, p.plus, p.minus);
     for (const q of ports) if (linear.across(reach, q.plus, q.minus) < -NO_INFLUENCE) raises = true;
   }
-  for (const g of base.givers) if (g.id !== 'alternator') answer(g.id, base.circuit.loads.find((l) => l.id === g.id)?.plus ?? `${g.id}.out+`, `${g.id}-`);
+  for (const g of base.givers) if (g.id !== 'alternator') answer(g.id, base.circuit.loads.find((l) => l.id === g.id)?.plus ?? terminals(g.id, 'out').plus, terminals(g.id).minus);
   return { run, raises };
 }
 
 /** The corner of all states at which what pushes a run's current one way is on, and all that pushes back is off. */
-function corner(lowest: CircuitState, of: ReadonlyMap<string, number>, sign: 1 | -1, mainsLoads: readonly string[]): CircuitState[] {
+function corner(plan: CircuitPlan, lowest: CircuitState, of: ReadonlyMap<string, number>, sign: 1 | -1, mainsLoads: readonly string[]): CircuitState[] {
   const pushes = (id: string, given: boolean): boolean => (given ? -1 : 1) * sign * (of.get(id) ?? 0) > NO_INFLUENCE;
-  const only = [...of.keys()].filter((id) => id.startsWith('load:') && pushes(id, false)).map((id) => id.slice('load:'.length));
+  const only = plan.runs.flatMap(({ spec }) => (spec.role === 'load feed' && pushes(spec.to.gear, false) ? [spec.serves.id] : []));
   const loads = { only: [...only, ...(pushes('inverter', false) ? mainsLoads : [])] };
-  const engine = [...of.keys()].some((id) => id.startsWith('charger') && pushes(id, true));
+  const engine = plan.runs.some(({ spec }) => spec.role === 'charger feed' && pushes(spec.serves.id, true));
   const sun = pushes('controller', true) || engine ? 'full' : 'none';
   const mains = pushes('mains', true);
   const charges = engine || mains || sun === 'full';
@@ -88,9 +94,9 @@ function corner(lowest: CircuitState, of: ReadonlyMap<string, number>, sign: 1 |
  * in, the most it ever can.
  */
 function fullOutputV({ runs, bank, design, catalogue }: CircuitPlan): number[] {
-  const ohm = (id: string): number => runs.find((r) => r.spec.id === id)?.figures.ohm ?? 0;
-  const main = (ohm('house-bus') || ohm('house1-bus')) / bank.strings;
-  return dcdcsOf(design, catalogue).map(({ part, share }, i) => bank.absorptionV - part.outputA * share * (ohm(i ? 'charger2-bus' : 'charger-bus') + main + HOLD_OHM));
+  const main = (runs.find(isMainLead)?.figures.ohm ?? 0) / bank.strings;
+  const outOhm = (unit: string): number => runs.find((r) => serves(r, 'charger output', unit))?.figures.ohm ?? 0;
+  return dcdcsOf(design, catalogue).map(({ id, part, share }) => bank.absorptionV - part.outputA * share * (outOhm(id) + main + HOLD_OHM));
 }
 
 /**
@@ -117,8 +123,8 @@ export function sweep(plan: CircuitPlan): Sweep {
   // Nearly full, chargers hold their volts and carry the loads beside the bank.
   for (const loads of ['on', 'off'] as const) ask({ ...lowest, engine: 'cruise', sun: 'full', mains: true, charging: 'absorption', loads, postsV: null });
   for (const postsV of fullOutputV(plan)) ask({ ...lowest, engine: 'idle', loads: 'off', postsV });
-  const { run, raises } = base.ok ? influences(base) : { run: new Map<string, Map<string, number>>(), raises: true };
-  for (const of of run.values()) for (const sign of [1, -1] as const) corner(lowest, of, sign, mainsLoads).forEach(ask);
+  const { run, raises } = base.ok ? influences(base, plan) : { run: new Map<string, Map<string, number>>(), raises: true };
+  for (const of of run.values()) for (const sign of [1, -1] as const) corner(plan, lowest, of, sign, mainsLoads).forEach(ask);
   const worst = new Map<string, WorstRun>();
   const least = new Map<string, WorstLoad>();
   const collapses: CircuitState[] = [];

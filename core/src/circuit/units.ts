@@ -1,6 +1,7 @@
 import { CHEMISTRY, restV } from '../catalogue/index.js';
 import { ALTERNATOR, dcdcsOf, hotShare, mainsChargerOf, type HotCharger, MPPT_YIELD, TRACE_VOLTS, type Bank, type SolarArray } from '../supply/index.js';
 import type { Design } from '../design/index.js';
+import { terminals } from '../routes/index.js';
 import type { CircuitPlan } from './plan.js';
 import type { CircuitState } from './state.js';
 
@@ -62,7 +63,7 @@ export function litPanels(array: SolarArray | null, state: CircuitState, bankV: 
   const pwm = array.controller?.way === 'pwm';
   const holdV = pwm ? bankV : array.panel.vmpV * array.inSeries;
   const gear = array.controller ? 'controller' : 'charger';
-  return roofW + besideW > 0 ? { currentA: roofW / holdV, portableA: besideW / holdV, holdV, regulator: { plus: `${gear}.sun+`, minus: `${gear}-` } } : null;
+  return roofW + besideW > 0 ? { currentA: roofW / holdV, portableA: besideW / holdV, holdV, regulator: terminals(gear, 'sun') } : null;
 }
 
 /** A portable panel with a regulator of its own, put out in the sun. */
@@ -70,7 +71,7 @@ function portableGiver({ array }: CircuitPlan, state: CircuitState, bank: Bank):
   const portable = array && state.sun !== 'none' ? putOut(array, state) : null;
   if (!portable?.ownRegulator) return [];
   const sunW = Math.max(...portable.clearDayW) * lightOf(state) * MPPT_YIELD;
-  return sunW > 0 ? [{ id: 'portable', name: 'portable panel', plus: 'portable.out+', minus: 'portable-', setV: bank.absorptionV, limitA: Infinity, sunW, input: null, sunOnly: true }] : [];
+  return sunW > 0 ? [{ id: 'portable', name: 'portable panel', ...terminals('portable', 'out'), setV: bank.absorptionV, limitA: Infinity, sunW, input: null, sunOnly: true }] : [];
 }
 
 /** True where the charger's trigger is live. */
@@ -83,8 +84,7 @@ const inAir = (state: CircuitState, design: Design, id: HotCharger): number => (
 
 function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, sunW: number): Giver[] {
   const { design, catalogue, array } = plan;
-  return dcdcsOf(design, catalogue).flatMap(({ part, share }, i): Giver[] => {
-    const gear = i ? 'charger2' : 'charger';
+  return dcdcsOf(design, catalogue).flatMap(({ id: gear, part, share }, i): Giver[] => {
     const hot = inAir(state, design, gear);
     const sun = i === 0 && array?.throughCharger ? Math.min(sunW, (array.maxA ?? Infinity) * bank.absorptionV) : 0;
     const vehicle = triggered(design, state);
@@ -96,12 +96,11 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, sunW: numb
       {
         id: gear,
         name: i ? 'second charger' : 'charger',
-        plus: `${gear}.out+`,
-        minus: `${gear}-`,
+        ...terminals(gear, 'out'),
         setV: bank.absorptionV,
         limitA: (byVehicle ? part.outputA * share : Math.min(array?.maxA ?? Infinity, part.outputA * share)) * hot,
         sunW: byVehicle && !both ? 0 : sun,
-        input: byVehicle ? { plus: `${gear}.in+`, minus: `${gear}-`, efficiency: part.efficiency, cutOutV: part.cutOutV } : null,
+        input: byVehicle ? { ...terminals(gear, 'in'), efficiency: part.efficiency, cutOutV: part.cutOutV } : null,
         sunOnly: !byVehicle,
       },
     ];
@@ -121,8 +120,7 @@ export function giversIn(plan: CircuitPlan, state: CircuitState, lit: Lit | null
     out.push({
       id: 'alternator',
       name: 'alternator',
-      plus: 'starting+',
-      minus: 'starting-',
+      ...terminals('starting'),
       setV: (idle ? v.warmIdleV : v.cruiseV) * scale,
       limitA: alternator.ratedA * (idle ? ALTERNATOR.hotIdleShare : ALTERNATOR.hotCruiseShare),
       sunW: 0,
@@ -135,14 +133,13 @@ export function giversIn(plan: CircuitPlan, state: CircuitState, lit: Lit | null
   out.push(...portableGiver(plan, state, bank));
   out.push(...chargers(plan, state, bank, sunW));
   if (array?.controller && sunW > 0)
-    out.push({ id: 'controller', name: 'solar controller', plus: 'controller.out+', minus: 'controller-', setV: bank.absorptionV, limitA: array.maxA ?? Infinity, sunW, input: null, sunOnly: true });
+    out.push({ id: 'controller', name: 'solar controller', ...terminals('controller', 'out'), setV: bank.absorptionV, limitA: array.maxA ?? Infinity, sunW, input: null, sunOnly: true });
   const mains = mainsChargerOf(design, catalogue);
   if (state.mains && mains)
     out.push({
       id: 'mains',
       name: 'mains charger',
-      plus: 'mains.out+',
-      minus: 'mains-',
+      ...terminals('mains', 'out'),
       setV: bank.absorptionV,
       limitA: mains.outputA * hotShare(design, 'mains'),
       sunW: 0,

@@ -4,7 +4,7 @@ import type { Design } from '../design/index.js';
 import type { Circuit, Contact, Source, Wire } from '../network/index.js';
 import { wiringCircuit } from '../network/index.js';
 import { fuseOhm, type FuseType } from '../protection/index.js';
-import type { Fitted } from '../routes/index.js';
+import { bankPosts, FIRST_BANK, terminals, type Fitted, type Posts } from '../routes/index.js';
 import { stringSource, type Bank } from '../supply/index.js';
 import type { InlinePart } from './inline.js';
 import { OPEN_OHM } from './live.js';
@@ -66,8 +66,8 @@ export function wireOf(run: Fitted, design: Design, extreme: Extreme): Wire {
   return { ...wire, fromEndOhm: wire.fromEndOhm + at('from'), toEndOhm: wire.toEndOhm + at('to') };
 }
 
-/** Name of the node pair of one string of the house bank, by its number from 1. */
-export const houseNode = (bank: Pick<Bank, 'strings'>, string: number): string => (bank.strings > 1 ? `house.${string}` : 'house');
+/** Posts of one string of the bank in use, by its number from 1. */
+export const houseNode = (bank: Pick<Bank, 'strings'>, string: number): Posts => bankPosts(FIRST_BANK.id, bank.strings > 1 ? string : null);
 
 export interface Sourcing {
   readonly extreme: Extreme;
@@ -85,7 +85,7 @@ function sources(design: Design, bank: Bank, s: Sourcing): Source[] {
     const node = houseNode(bank, i + 1);
     const one = stringSource(bank, state, i + 1);
     const [volt, ohm] = [one.volt, one.ohm + (bank.inSeries - 1) * SERIES_LINK_OHM];
-    return { id: `battery${i + 1}`, plus: `${node}+`, minus: `${node}-`, volt, ohm: s.strings.includes(i + 1) ? ohm : Infinity };
+    return { id: `battery${i + 1}`, ...node, volt, ohm: s.strings.includes(i + 1) ? ohm : Infinity };
   });
   if (!s.startingBattery) return house;
   const inSeries = design.brief.vehicleV / 12;
@@ -95,10 +95,13 @@ function sources(design: Design, bank: Bank, s: Sourcing): Source[] {
   return [...house, starting, alternator];
 }
 
+/** Studs of a link's contact, by the run behind it. */
+export const contactOf = ({ spec }: Pick<Fitted, 'spec'>): Pick<Contact, 'a' | 'b'> => ({ a: terminals(spec.serves.id, 'in').plus, b: terminals(spec.serves.id, 'out').plus });
+
 /** The fitted runs as a circuit: batteries behind their leads, the isolator as asked, no loads. */
 export function designCircuit(runs: readonly Fitted[], design: Design, bank: Bank, inline: readonly InlinePart[], s: Sourcing): Circuit {
-  const isolator = runs.find((r) => r.spec.id === 'isolator-bus');
-  const between: Contact[] = isolator ? [{ id: 'isolator', a: 'charger.in+', b: 'charger.out+', ohm: s.isolatorClosed ? ISOLATOR_OHM : OPEN_OHM }] : [];
+  const isolator = runs.find((r) => r.spec.role === 'link');
+  const between: Contact[] = isolator ? [{ id: 'isolator', ...contactOf(isolator), ohm: s.isolatorClosed ? ISOLATOR_OHM : OPEN_OHM }] : [];
   const contacts = [...between, ...inline.map(({ id, a, b, ohm }): Contact => ({ id, a, b, ohm }))];
   const wires = runs.filter((r) => r.spec.group !== 'sun' || r.spec.to.gear === 'bus').map((r) => wireOf(r, design, s.extreme));
   return wiringCircuit({ ground: 'bus-', wires, sources: sources(design, bank, s), contacts });

@@ -121,7 +121,7 @@ const survey: DemoJob = {
       trip: { region: 'stonefly-catchment', days: 6, drivingH: 4, parkedDays: 1, month: 7 },
       payloadLeftKg: 310,
       existing: {
-        e1: thereBefore(1, 'starting battery', { own: { capacityAh: 95, outputA: null, watts: null }, ageYears: 2, kg: 24 }),
+        e1: thereBefore(1, 'starting battery', { does: ['starts the engine'], own: { capacityAh: 95, outputA: null, watts: null }, ageYears: 2, kg: 24 }),
         e2: thereBefore(2, 'old sensing relay', { verdict: 'remove', does: ['isolates the starting battery', 'charges from the vehicle'], ageYears: 9, kg: 0.5 }),
       },
       notes: 'Samples below −20 °C. Winter trips with little sun; the kept starting battery is two years old.',

@@ -1,3 +1,4 @@
+import { loadNamed } from './refs.js';
 import type { Design } from './schema.js';
 
 /** Gear that may wait, with what of the supply goes with it. */
@@ -32,7 +33,7 @@ export function asOfNow(design: Design): Design {
   let { supply } = design;
   for (const id of waiting) supply = { ...supply, ...(WITHOUT[id]?.(supply) ?? {}) };
   supply = { ...supply, sun: sunNow(supply.sun, new Set(waiting)) };
-  const off = new Set(waiting.flatMap((id) => (id.startsWith('load:') ? [id.slice('load:'.length)] : [])));
+  const off = new Set(waiting.flatMap((id) => loadNamed(id) ?? []));
   const loads = off.size ? Object.fromEntries(Object.entries(design.loads).filter(([id]) => !off.has(id))) : design.loads;
   return { ...design, supply, loads };
 }

@@ -10,6 +10,7 @@ export type Use = (typeof USES)[number];
 
 /** Functions that one piece of gear can have; whoever takes it out must see to each. */
 export const FUNCTIONS = [
+  'starts the engine',
   'stores charge',
   'charges from the vehicle',
   'charges from the sun',

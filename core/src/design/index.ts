@@ -8,3 +8,4 @@ export * from './schema.js';
 export * from './places-schema.js';
 export * from './vehicle-schema.js';
 export * from './tidy.js';
+export * from './refs.js';

@@ -10,6 +10,12 @@ export type ReadDesign = { readonly ok: true; readonly design: Design } | { read
 /** Steps from each older version to the next. */
 const STEPS: Readonly<Record<number, (old: Record<string, unknown>) => Record<string, unknown>>> = { 1: version1To2, 2: version2To3, 3: version3To4, 4: version4To5 };
 
+/** Documents from before it was said what starts the engine call that piece of gear by its name. */
+function saysWhatStarts(design: Design): Design {
+  for (const e of Object.values(design.brief.existing)) if (!e.does.length && /^starting battery$/i.test(e.name.trim())) e.does = ['starts the engine'];
+  return design;
+}
+
 /** Reads a stored or received document of any known version. */
 export function readDesign(raw: unknown): ReadDesign {
   if (typeof raw !== 'object' || raw === null) return { ok: false, message: 'the document: an object with schemaVersion is accepted' };
@@ -20,5 +26,5 @@ export function readDesign(raw: unknown): ReadDesign {
     document = step(document);
   }
   const parsed = designSchema.safeParse(document);
-  return parsed.success ? { ok: true, design: parsed.data } : { ok: false, message: firstComplaint(parsed.error) };
+  return parsed.success ? { ok: true, design: saysWhatStarts(parsed.data) } : { ok: false, message: firstComplaint(parsed.error) };
 }

@@ -1,14 +1,12 @@
+import { aboutOf, namedBy, withoutDetail } from './refs.js';
 import type { Design } from './schema.js';
 
-/** Ids under which runs, places and findings know a load, a group and a traced wire. */
-const OWN: readonly (readonly [place: string, run: string, of: (d: Design) => Readonly<Record<string, unknown>>])[] = [
-  ['load:', 'load-', (d) => d.loads],
-  ['group:', 'group-', (d) => d.groups],
-  ['wire:', 'wire-', (d) => d.brief.traces],
-];
-
-function dropFrom(all: Record<string, unknown>, prefix: string, known: Readonly<Record<string, unknown>>): void {
-  for (const key of Object.keys(all)) if (key.startsWith(prefix) && !(key.slice(prefix.length) in known)) delete all[key];
+/** Whether what a key names is no longer there; keys of other things stay. */
+function isGone(d: Design, key: string): boolean {
+  const ref = namedBy(key);
+  if (!ref) return false;
+  const of: Readonly<Record<string, unknown>> = ref.in === 'loads' ? d.loads : ref.in === 'groups' ? d.groups : d.brief.traces;
+  return !(ref.id in of) && !(withoutDetail(ref).id in of);
 }
 
 /**
@@ -16,15 +14,8 @@ function dropFrom(all: Record<string, unknown>, prefix: string, known: Readonly<
  * group or traced wire gives its loads a way of their own. Changes the draft in place.
  */
 export function tidy(d: Design): void {
-  for (const [place, run, of] of OWN) {
-    dropFrom(d.places, place, of(d));
-    dropFrom(d.runs, run, of(d));
-    for (const key of Object.keys(d.accepted)) {
-      const about = key.slice(key.indexOf(':') + 1);
-      const id = about.startsWith(place) ? about.slice(place.length) : about.startsWith(run) ? about.slice(run.length) : null;
-      if (id !== null && !(id.split(':')[0]! in of(d))) delete d.accepted[key];
-    }
-  }
+  for (const all of [d.places, d.runs]) for (const key of Object.keys(all)) if (isGone(d, key)) delete all[key];
+  for (const key of Object.keys(d.accepted)) if (isGone(d, aboutOf(key))) delete d.accepted[key];
   for (const load of Object.values(d.loads)) {
     const { feed } = load;
     if ((feed.by === 'group' && !(feed.group in d.groups)) || (feed.by === 'wire' && !(feed.wire in d.brief.traces))) load.feed = { by: 'own' };

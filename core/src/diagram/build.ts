@@ -1,9 +1,9 @@
-import type { InlinePart } from '../circuit/index.js';
-import type { Design } from '../design/index.js';
+import { FED_NODES, MAIN_NODES, type InlinePart } from '../circuit/index.js';
+import { panelId, refTo, runKey, type Design } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 import { rating } from '../quantity/index.js';
-import type { Lead, RunGroup, SizedRun } from '../routes/index.js';
-import type { Diagram, DiagramEnd, DiagramLine, DiagramNode, LineKind, Pole, SymbolKind } from './element.js';
+import { isMainLead, ROOF_PANELS, type Lead, type RunEnd, type RunGroup, type SizedRun } from '../routes/index.js';
+import type { Diagram, DiagramEnd, DiagramLine, DiagramNode, LineKind, SymbolKind } from './element.js';
 import { symbolOf } from './symbol-of.js';
 import { keptGear, standingApart } from './there-before.js';
 
@@ -26,6 +26,12 @@ export interface DiagramFilter {
 
 export const WHOLE: DiagramFilter = { groups: null, loads: null };
 
+/** Element of one string of a bank of several. */
+export const stringNode = (gear: string, string: number | null): string => (string === null ? gear : `${gear}.${string}`);
+
+/** Panels of the roof stand as the first of them. */
+const ROOF_PANEL = panelId(0);
+
 const metres = (m: number): string => `${Math.round(m * 10) / 10} m`;
 
 class Builder {
@@ -46,32 +52,36 @@ class Builder {
   /** Panels stand as one element, with their number on it. */
   private nameOf(g: Gear): string {
     const panels = g.role === 'panel' ? [...this.gear.values()].filter((o) => o.role === 'panel').length : 1;
-    return panels > 1 ? `${panels} × ${g.name.replace(/^panel \d+ of \d+, /, 'panel ')}` : g.name;
+    return panels > 1 ? `${panels} × ${g.plain}` : g.name;
   }
 
   /** The element that a piece of gear is; batteries of a bank are several. */
   putGear(id: string): string {
-    const string = /^(house|second)\.(\d+)$/.exec(id);
-    const g = this.gear.get(string ? string[1]! : id);
+    return this.putEnd(id, id, null);
+  }
+
+  /** A piece of gear as one element, or one string of a bank of several. */
+  private putEnd(id: string, gear: string, string: number | null): string {
+    const g = this.gear.get(gear);
     const part = this.input.inline.find((p) => p.id === id && p.onHub);
     if (part) this.put(id, { switch: 'switch', shunt: 'shunt', disconnect: 'contact' }[part.id] as SymbolKind, part.name, { gear: 'bus', detail: 'on the hub board' });
     if (!g) return id;
-    const title = string ? `${g.name.replace(/ \d+ Ah$/, '')} ${string[2]}` : this.nameOf(g);
+    const title = string === null ? this.nameOf(g) : `${g.plain} ${string}`;
     this.put(id, symbolOf(g, this.input.design), title, {
       gear: g.id,
       last: g.role === 'load',
-      detail: [g.when === 'now' ? '' : g.when, this.kept.has(string ? string[1]! : id) ? 'existing' : ''].filter(Boolean).join(', '),
+      detail: [g.when === 'now' ? '' : g.when, this.kept.has(gear) ? 'existing' : ''].filter(Boolean).join(', '),
     });
     return id;
   }
 
-  /** The element and side that an electrical node stands for: `charger.in+` is the charger's plus. */
-  end(name: string, side: 'west' | 'east'): DiagramEnd {
-    const pole: Pole = name.endsWith('+') ? 'plus' : 'minus';
-    const base = name.slice(0, -1);
-    if (base === 'main') return { node: this.putGear(pole === 'plus' ? 'switch' : 'shunt'), side: 'west', pole };
-    if (base === 'fed') return { node: this.putGear('disconnect'), side: 'east', pole };
-    return { node: this.putGear(/^(house|second)\.\d+$/.test(base) ? base : base.replace(/\.(in|out|sun)$/, '')), side, pole };
+  /** The element and side where a pole of a run ends: its gear, or what stands in line before it. */
+  end(e: RunEnd, pole: 'plus' | 'minus', side: 'west' | 'east'): DiagramEnd {
+    const node = e[pole];
+    if (node === MAIN_NODES.plus || node === MAIN_NODES.minus) return { node: this.putGear(pole === 'plus' ? 'switch' : 'shunt'), side: 'west', pole };
+    if (node === FED_NODES.plus || node === FED_NODES.minus) return { node: this.putGear('disconnect'), side: 'east', pole };
+    const gear = e.ref.in === 'arrays' && e.plus === ROOF_PANELS.plus ? ROOF_PANEL : e.gear;
+    return { node: this.putEnd(stringNode(gear, e.string), gear, e.string), side, pole };
   }
 
   line(id: string, kind: LineKind, run: string | null, from: DiagramEnd, to: DiagramEnd, label = ''): void {
@@ -82,7 +92,7 @@ class Builder {
     const { spec } = r;
     const size = r.ok ? r.figures.cable : 'no size yet';
     const label = `${spec.number} · ${size}\n${spec.existing ? 'existing, ' : ''}${metres(spec.outM)}`;
-    let at = this.end(spec.from.plus, 'east');
+    let at = this.end(spec.from, 'plus', 'east');
     const stops: string[] = [];
     const stop = (id: string, symbol: SymbolKind, title: string): void => {
       this.put(id, symbol, title, { run: spec.id });
@@ -99,11 +109,11 @@ class Builder {
     fuse('to');
     const labelled = stops.length ? 1 : 0;
     for (const [i, id] of [...stops, null].entries()) {
-      const to = id ? ({ node: id, side: 'west', pole: 'plus' } as const) : this.end(spec.to.plus, 'west');
+      const to = id ? ({ node: id, side: 'west', pole: 'plus' } as const) : this.end(spec.to, 'plus', 'west');
       this.line(`${spec.id}:feed:${i}`, 'feed', spec.id, at, to, i === labelled ? label : '');
       if (id) at = { node: id, side: 'east', pole: 'plus' };
     }
-    const [out, back] = [this.end(spec.from.minus, 'east'), this.end(spec.to.minus, 'west')];
+    const [out, back] = [this.end(spec.from, 'minus', 'east'), this.end(spec.to, 'minus', 'west')];
     if (spec.back === 'cable') {
       const plug = `plug:${spec.id}`;
       if (!spec.plugA) return this.line(`${spec.id}:return`, 'return', spec.id, out, back);
@@ -126,7 +136,7 @@ class Builder {
   }
 
   lead(l: Lead): void {
-    const from = l.from === 'starting battery' ? 'starting' : l.from === 'house' && !this.nodes.has('house') ? 'house.1' : l.from;
+    const from = l.from === 'starting battery' ? 'starting' : this.nodes.has(l.from) || !this.nodes.has(stringNode(l.from, 1)) ? l.from : stringNode(l.from, 1);
     if (from === 'ignition') this.put('ignition', 'key', 'ignition');
     else this.putGear(from);
     this.putGear(l.to);
@@ -155,7 +165,7 @@ class Builder {
       this.put('inlet', 'inlet', 'mains inlet');
       this.line('inlet:mains', 'mains', null, { node: 'inlet', side: 'east', pole: 'signal' }, { node: 'mains', side: 'west', pole: 'signal' }, licensed);
     }
-    const loads = this.input.gear.filter((g) => g.role === 'load' && this.input.design.loads[g.id.slice('load:'.length)]?.supply === 'mains');
+    const loads = this.input.gear.filter((g) => g.ref.in === 'loads' && this.input.design.loads[g.ref.id]?.supply === 'mains');
     if (!this.nodes.has('inverter')) return;
     for (const [i, g] of loads.entries()) {
       this.putGear(g.id);
@@ -168,12 +178,12 @@ class Builder {
 function chosen(runs: readonly SizedRun[], filter: DiagramFilter): SizedRun[] {
   const { groups, loads } = filter;
   if (loads) {
-    const ids = new Set(loads.map((l) => `load-${l}`));
+    const ids = new Set(loads.map((l) => runKey(refTo('loads', l))));
     // All that feeds it: block, switch bank, strip or tapped wire, as far as the battery.
     for (const r of [...runs].reverse()) if (ids.has(r.spec.id) && r.spec.parent) ids.add(r.spec.parent);
-    return runs.filter((r) => ids.has(r.spec.id) || /^house\d*-bus$/.test(r.spec.id));
+    return runs.filter((r) => ids.has(r.spec.id) || isMainLead(r));
   }
-  return groups ? runs.filter((r) => groups.includes(r.spec.group) || /^house\d*-bus$/.test(r.spec.id)) : [...runs];
+  return groups ? runs.filter((r) => groups.includes(r.spec.group) || isMainLead(r)) : [...runs];
 }
 
 /**
@@ -185,7 +195,7 @@ export function buildDiagram(input: DiagramInput, filter: DiagramFilter = WHOLE)
   const whole = filter.groups === null && filter.loads === null;
   const runs = chosen(input.runs, filter);
   for (const r of runs) b.run(r);
-  const withDisconnect = runs.some((r) => r.spec.from.plus === 'fed+' || r.spec.from.minus === 'fed-');
+  const withDisconnect = runs.some((r) => r.spec.from.plus === FED_NODES.plus || r.spec.from.minus === FED_NODES.minus);
   for (const p of input.inline) if (p.id !== 'disconnect' || withDisconnect) b.inlinePart(p);
   if (whole || filter.groups?.includes('charging')) {
     for (const l of input.leads) b.lead(l);
@@ -193,7 +203,7 @@ export function buildDiagram(input: DiagramInput, filter: DiagramFilter = WHOLE)
     b.bond();
   }
   if (whole || filter.groups?.some((g) => g === 'house' || g === 'charging')) b.mains();
-  if (whole) for (const g of input.gear) if (!b.nodes.has(`${g.id}.1`) && !(g.role === 'panel' && b.nodes.has('panel'))) b.putGear(g.id);
+  if (whole) for (const g of input.gear) if (!b.nodes.has(stringNode(g.id, 1)) && !(g.role === 'panel' && b.nodes.has(ROOF_PANEL))) b.putGear(g.id);
   if (whole) for (const e of standingApart(input.design)) b.put(e.id, e.symbol, e.name, { detail: `existing, kept${e.does ? `: ${e.does}` : ''}; not joined by this plan` });
   return { nodes: [...b.nodes.values()], lines: b.lines };
 }

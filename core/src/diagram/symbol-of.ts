@@ -38,7 +38,7 @@ export function symbolOf(gear: Gear, design: Design): SymbolKind {
     case 'panel':
       return 'panel';
     case 'load':
-      return BY_PURPOSE[design.loads[gear.id.slice('load:'.length)]?.purpose ?? 'other'];
+      return BY_PURPOSE[gear.purpose ?? 'other'];
     default:
       return 'load';
   }

@@ -1,4 +1,4 @@
-import type { Design, Existing } from '../design/index.js';
+import { existingKey, type Design, type Existing } from '../design/index.js';
 import type { SymbolKind } from './element.js';
 
 /** Gear of the plan that is in the vehicle already: its own battery always, the rest by the parts that stay. */
@@ -22,6 +22,7 @@ export function keptGear({ brief, supply }: Design): ReadonlySet<string> {
 }
 
 const SYMBOL: readonly (readonly [Existing['does'][number], SymbolKind])[] = [
+  ['starts the engine', 'battery'],
   ['stores charge', 'battery'],
   ['charges from the vehicle', 'converter'],
   ['charges from the sun', 'regulator'],
@@ -38,7 +39,7 @@ export function standingApart(design: Design): readonly { readonly id: string; r
   const { brief, supply } = design;
   const planned = JSON.stringify(supply);
   return Object.entries(brief.existing)
-    .filter(([, e]) => e.verdict !== 'remove' && !(e.part && planned.includes(JSON.stringify(e.part))) && !/^starting battery$/i.test(e.name.trim()))
+    .filter(([, e]) => e.verdict !== 'remove' && !(e.part && planned.includes(JSON.stringify(e.part))) && !e.does.includes('starts the engine'))
     .sort(([, a], [, b]) => a.order - b.order)
-    .map(([id, e]) => ({ id: `existing:${id}`, name: e.name || 'unnamed gear', symbol: SYMBOL.find(([f]) => e.does.includes(f))?.[1] ?? 'load', does: e.does.join(', ') }));
+    .map(([id, e]) => ({ id: existingKey(id), name: e.name || 'unnamed gear', symbol: SYMBOL.find(([f]) => e.does.includes(f))?.[1] ?? 'load', does: e.does.join(', ') }));
 }

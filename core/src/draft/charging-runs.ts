@@ -1,6 +1,7 @@
-import type { RunEnd, RunSpec, RunAmps } from '../routes/index.js';
+import type { Gear } from '../places/index.js';
+import type { RunSpec, RunAmps } from '../routes/index.js';
 import { chargerInputW, type DcdcPart } from '../catalogue/index.js';
-import { figure } from '../quantity/index.js';
+import { figure, sentence } from '../quantity/index.js';
 import { alternatorBudget, dcdcsOf, driveVolts, mainsChargerOf } from '../supply/index.js';
 import { steadyA, lastingLoadsA, usualLoadsA } from './amps.js';
 import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
@@ -40,6 +41,8 @@ function dcdcRuns(c: DraftContext, next: () => number, id: 'charger' | 'charger2
   return [
     makeRun(c, next(), {
       id: `start-${id}`,
+      role: 'charger feed',
+      serves: charger.ref,
       name: `Starting battery → ${charger.name}`,
       group: 'charging',
       from: endOf(starting),
@@ -55,19 +58,21 @@ function dcdcRuns(c: DraftContext, next: () => number, id: 'charger' | 'charger2
       terminal: TERMINAL.m8,
       reason: 'brings the alternator’s current to the charger; fused at the battery, which alone can feed a fault on it: the charger passes nothing back',
     }),
-    outputRun(c, next, endOf(charger, 'out'), part.outputA * share, `${charger.name.charAt(0).toUpperCase()}${charger.name.slice(1)} → ${c.gear.get('bus')!.name}`, `${id}-bus`, 'charger'),
+    outputRun(c, next, charger, part.outputA * share, `${sentence(charger.name)} → ${bus.name}`, 'charger'),
   ];
 }
 
 /** Smallest lead of a charger's output by custom, mm². */
 const CHARGER_LEAD_MM2 = 4;
 
-function outputRun(c: DraftContext, next: () => number, from: RunEnd, outputA: number, name: string, id: string, source: 'charger' | 'mains charger'): RunSpec {
+function outputRun(c: DraftContext, next: () => number, charger: Gear, outputA: number, name: string, source: 'charger' | 'mains charger'): RunSpec {
   return makeRun(c, next(), {
-    id,
+    id: `${charger.id}-bus`,
+    role: 'charger output',
+    serves: charger.ref,
     name,
     group: 'charging',
-    from,
+    from: endOf(charger, 'out'),
     to: endOf(c.gear.get('bus')!),
     ...steadyA(outputA, `the ${source}’s output, as it is set`),
     minAreaMm2: CHARGER_LEAD_MM2,
@@ -115,7 +120,7 @@ function isolatorRuns(c: DraftContext, next: () => number): RunSpec[] {
     sourceV: part.closeV,
     nominalV: c.design.supply.houseV,
     fuseKinds: BOLTED,
-    weak: [{ what: 'isolator', ratingA: part.ratedA }],
+    weak: [{ what: 'isolator', ratingA: part.ratedA, kind: 'isolator' }],
     minAreaMm2: c.design.settings.custom.feedMm2,
     terminal: TERMINAL.m8,
   } as const;
@@ -123,6 +128,8 @@ function isolatorRuns(c: DraftContext, next: () => number): RunSpec[] {
     ...common,
     limit: TRUNK,
     id: 'start-isolator',
+    role: 'link feed',
+    serves: isolator.ref,
     name: 'Starting battery → isolator',
     from: endOf(starting),
     to: endOf(isolator, 'in'),
@@ -133,6 +140,8 @@ function isolatorRuns(c: DraftContext, next: () => number): RunSpec[] {
     ...common,
     limit: supplyLimit(c.design, 'isolatorLink', 'link through a sensing isolator, both halves together'),
     id: 'isolator-bus',
+    role: 'link',
+    serves: isolator.ref,
     parent: 'start-isolator',
     name: `Isolator → ${bus.name}`,
     from: endOf(isolator, 'out'),
@@ -148,7 +157,6 @@ export function chargingRuns(c: DraftContext, next: () => number): RunSpec[] {
   const vehicle = c.design.supply.isolation === 'dcdc' ? [...dcdcRuns(c, next, 'charger'), ...dcdcRuns(c, next, 'charger2')] : c.design.supply.isolation === 'isolator' ? isolatorRuns(c, next) : [];
   const mainsPart = c.catalogue.find('mains-charger', c.design.supply.mains.charger);
   const mains = c.gear.get('mains');
-  const fromMains =
-    mainsPart && mains && c.bank && c.gear.get('bus') ? [outputRun(c, next, endOf(mains, 'out'), mainsPart.outputA, `Mains charger → ${c.gear.get('bus')!.name}`, 'mains-bus', 'mains charger')] : [];
+  const fromMains = mainsPart && mains && c.bank && c.gear.get('bus') ? [outputRun(c, next, mains, mainsPart.outputA, `Mains charger → ${c.gear.get('bus')!.name}`, 'mains charger')] : [];
   return [...vehicle, ...fromMains];
 }

@@ -1,11 +1,25 @@
 import { CHASSIS_OHM, plugPoleOhm, type Laid } from '../cable/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import type { InlinePart } from '../circuit/index.js';
-import type { Design, Vehicle } from '../design/index.js';
+import { gearKey, refTo, type Collection, type Design, type Ref, type Vehicle } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { ridesMm, type Gear } from '../places/index.js';
 import { carriesA, RATED_AIR_C } from '../protection/index.js';
-import { cutLengthM, groupedOf, PLUG_WIRE_MM2, routeBetween, type Route, type RunEnd, type RunSpec, type Stand, type RunAmps } from '../routes/index.js';
+import {
+  bankPosts,
+  FIRST_BANK,
+  cutLengthM,
+  groupedOf,
+  PLUG_WIRE_MM2,
+  routeBetween,
+  terminals,
+  type Terminal as TerminalOf,
+  type Route,
+  type RunEnd,
+  type RunSpec,
+  type Stand,
+  type RunAmps,
+} from '../routes/index.js';
 import { driveVolts, type Bank, type SolarArray } from '../supply/index.js';
 import { squareMm } from '../vehicle/index.js';
 import type { Limit, Terminal } from './limits.js';
@@ -23,7 +37,7 @@ export interface DraftContext {
   readonly inline: readonly InlinePart[];
 }
 
-type Given = Pick<RunSpec, 'id' | 'name' | 'group' | 'from' | 'to' | keyof RunAmps | 'sourceV' | 'nominalV' | 'fuseKinds' | 'ends' | 'reason'> & {
+type Given = Pick<RunSpec, 'id' | 'name' | 'group' | 'role' | 'serves' | 'from' | 'to' | keyof RunAmps | 'sourceV' | 'nominalV' | 'fuseKinds' | 'ends' | 'reason'> & {
   readonly limit: Limit;
   /** What hangs on its end, where that is not its lasting current. */
   readonly demand?: RunSpec['demand'];
@@ -51,13 +65,24 @@ const COUPLING_RETURN_OHM = 20e-3;
 /** Coil left at each end of a provision, m. */
 const PROVISION_COIL_M = 0.5;
 
-export function endOf(gear: Gear, terminal = ''): RunEnd {
-  const node = terminal ? `${gear.id}.${terminal}` : gear.id;
-  return { gear: gear.id, name: gear.name, plus: `${node}+`, minus: `${gear.id}-` };
+/** A pair of terminals of a piece of gear; the poles of one have their return in common. */
+export function endOf(gear: Gear, terminal: TerminalOf | null = null): RunEnd {
+  return { ref: gear.ref, terminal, string: null, gear: gear.id, name: gear.name, ...terminals(gear.id, terminal) };
+}
+
+/** The posts of a bank, or of one string of several. */
+export function bankEnd(gear: Gear, string: number | null): RunEnd {
+  return { ref: gear.ref, terminal: null, string, gear: gear.id, name: gear.name, ...bankPosts(gear.id, string) };
 }
 
 /** The lead of the house battery that paths are counted from: of several the first. */
-export const mainId = (c: DraftContext): string => (c.bank!.strings > 1 ? 'house1-bus' : 'house-bus');
+export const mainId = (c: DraftContext): string => leadId(FIRST_BANK, c.bank!.strings > 1 ? 1 : null);
+
+/** Key of a bank’s lead, or of that of one string of several. */
+export const leadId = (bank: Ref, string: number | null): string => `${bank.id}${string ?? ''}-bus`;
+
+/** The piece of gear that a thing is. */
+export const gearOf = (c: DraftContext, collection: Collection, id: string): Gear | undefined => c.gear.get(gearKey(refTo(collection, id)));
 
 export const standOf = (gear: Gear): Stand => ({ zone: gear.zone, at: gear.terminal });
 
@@ -145,7 +170,7 @@ export function makeRun(c: DraftContext, number: number, given: Given): RunSpec 
   const plugA = couplingA(given, route, outM);
   const around = surroundings(c, from, to, route);
   const plugWire = plugA ? PLUG_WIRE_MM2[plugA > 50 ? '175 A' : '50 A'] : null;
-  const plug = plugA ? [{ what: `${plugA} A plug`, ratingA: plugA }] : [];
+  const plug = plugA ? [{ what: `${plugA} A plug`, ratingA: plugA, kind: 'plug' as const }] : [];
   const back = returnOf(c, given, outM, stands, plugA !== null);
   const by = protectionOf(c, given, from, to);
   const maker = given.makerFuseA ? carriesA(by.fuseKinds[0]!, given.makerFuseA, by.fuseAirC) : null;
@@ -155,6 +180,8 @@ export function makeRun(c: DraftContext, number: number, given: Given): RunSpec 
     number,
     name: given.name,
     group: given.group,
+    role: given.role,
+    serves: given.serves,
     from: given.from,
     to: given.to,
     demand: given.demand ?? { currentA: given.lastingA },

@@ -1,16 +1,19 @@
 import { houseNodes, passing } from '../circuit/index.js';
+import { runKey, type Ref } from '../design/index.js';
 import type { DayLoad } from '../loads/index.js';
 import { inverterInputW } from '../loads/index.js';
 import { figure } from '../quantity/index.js';
-import { WAY, type RunSpec, type RunAmps } from '../routes/index.js';
+import { FIRST_BANK, SECOND_BANK, type RunSpec, type RunAmps } from '../routes/index.js';
 import { allChargeA } from './charging-runs.js';
 import { ampsOf, fullA, lastingLoadsA, usualLoadsA } from './amps.js';
 import { groupsUsed } from '../places/index.js';
-import { BOLTED, endOf, equalLeads, mainId, makeRun, type DraftContext } from './context.js';
+import { bankEnd, BOLTED, endOf, equalLeads, gearOf, leadId, mainId, makeRun, type DraftContext } from './context.js';
 import { distributionOf, selectedBankOf, stringLost, type Bank } from '../supply/index.js';
 import { loadLeastMm2, loadLimit, plugOf, studFor, supplyLimit, TERMINAL, TRUNK } from './limits.js';
 import { groupRuns, onGroup, onHouseWires, type FeedPoint } from './shared-runs.js';
 
+/** Key of the fuse block’s feed. */
+const BLOCK_FEED = 'bus-block';
 /** Smallest input cable of an inverter by custom, mm². */
 const INVERTER_LEAST_MM2 = 4;
 /** Share of a way's rating that a load may take before it gets its own fuse at the bus bars. */
@@ -33,7 +36,7 @@ function mainWeak(c: DraftContext, share: number): Pick<RunSpec, 'inline' | 'wea
   const { inline } = passing(c.inline, ['switch', 'shunt'], share);
   const { weak } = passing(c.inline, ['switch', 'shunt']);
   const { hub } = distributionOf(c.design, c.catalogue);
-  return { inline, weak: hub ? [...weak, { what: 'hub board’s bars', ratingA: hub.barsA }] : weak };
+  return { inline, weak: hub ? [...weak, { what: 'hub board’s bars', ratingA: hub.barsA, kind: 'hub bars' as const }] : weak };
 }
 
 /** What a lead of a bank carries: its largest share of all, or, where the batteries left can bear it, what it carries with one of them out. */
@@ -51,21 +54,23 @@ function leadAmps(all: RunAmps, bank: Bank): RunAmps {
 }
 
 /** The leads of a bank, each with its own fuse: one size, one length. */
-function mainRuns(c: DraftContext, next: () => number, all: RunAmps, bank: Bank, id: 'house' | 'second'): RunSpec[] {
-  const house = c.gear.get(id);
+function mainRuns(c: DraftContext, next: () => number, all: RunAmps, bank: Bank, ref: Ref): RunSpec[] {
+  const house = c.gear.get(ref.id);
   if (!house) return [];
-  const title = id === 'house' ? 'House battery' : 'Second battery';
+  const behind = ref === SECOND_BANK;
+  const title = behind ? 'Second battery' : 'House battery';
   const to = endOf(c.gear.get('bus')!);
   const { main } = houseNodes(c.inline);
   const many = bank.strings > 1;
   const amps = leadAmps(all, bank);
   const leads = Array.from({ length: bank.strings }, (_, i) => {
-    const terminal = many ? String(i + 1) : '';
     return makeRun(c, next(), {
-      id: many ? `${id}${i + 1}-bus` : `${id}-bus`,
+      id: leadId(ref, many ? i + 1 : null),
+      role: 'bank lead',
+      serves: ref,
       name: many ? `${title} ${i + 1} → ${to.name}` : `${title} → ${to.name}`,
       group: 'house',
-      from: { ...endOf(house, terminal), minus: many ? `${id}.${terminal}-` : `${id}-` },
+      from: bankEnd(house, many ? i + 1 : null),
       to: { ...to, ...main },
       ...amps,
       wholeA: all.lastingA * Math.max(...bank.stringShares),
@@ -77,11 +82,11 @@ function mainRuns(c: DraftContext, next: () => number, all: RunAmps, bank: Bank,
       ...mainWeak(c, bank.stringShares[i]!),
       minAreaMm2: c.design.settings.custom.leadMm2,
       terminal: studFor(amps.lastingA),
-      ...(i > 0 ? { equalTo: `${id}1-bus` } : {}),
+      ...(i > 0 ? { equalTo: leadId(ref, 1) } : {}),
       apart: many,
       reason: many
         ? 'its own fuse: the neighbouring batteries can feed a fault in this one'
-        : `the ${title.toLowerCase()}’s own main fuse, within 200 mm of its post${id === 'second' ? '; the selector puts it in the first one’s place' : ''}`,
+        : `the ${title.toLowerCase()}’s own main fuse, within 200 mm of its post${behind ? '; the selector puts it in the first one’s place' : ''}`,
     });
   });
   return equalLeads(leads);
@@ -95,14 +100,16 @@ function loadRun(c: DraftContext, next: () => number, load: DayLoad, ways: Ways 
   const { purpose } = c.design.loads[load.id]!;
   const plug = plugOf(c.design.loads[load.id]!);
   const direct = passing(c.inline, ['disconnect']);
-  const name = c.gear.get(`load:${load.id}`)!.name;
+  const gear = gearOf(c, 'loads', load.id)!;
   return makeRun(c, next(), {
-    id: `load-${load.id}`,
+    id: runKey(gear.ref),
+    role: 'load feed',
+    serves: gear.ref,
     parent: ways ? ways.parent : mainId(c),
-    name: `${ways ? ways.name : busName(c)} → ${name}`,
+    name: `${ways ? ways.name : busName(c)} → ${gear.name}`,
     group: 'loads',
     from: ways ? ways.from : fedEnd(c),
-    to: endOf(c.gear.get(`load:${load.id}`)!),
+    to: endOf(gear),
     ...ampsOf(load, bank.openV, bank.nominalV),
     sourceV: bank.openV,
     nominalV: bank.nominalV,
@@ -126,9 +133,9 @@ function waysOf(c: DraftContext): Ways | null {
   const { block, hub } = distributionOf(c.design, c.catalogue);
   const gear = c.gear.get('block');
   if (!block || (!hub && !gear)) return null;
-  const weak = [{ what: WAY[hub ? 'hub' : 'block'], ratingA: block.wayA }];
+  const weak = [hub ? { what: 'way of the hub board', ratingA: block.wayA, kind: 'hub way' as const } : { what: 'way of the fuse block', ratingA: block.wayA, kind: 'block way' as const }];
   if (hub) return { from: fedEnd(c), name: 'Hub board', parent: mainId(c), fuseKinds: [block.holds], weak, inline: passing(c.inline, ['disconnect']).inline };
-  return { from: endOf(gear!), name: 'Fuse block', parent: 'bus-block', fuseKinds: [block.holds], weak };
+  return { from: endOf(gear!), name: 'Fuse block', parent: BLOCK_FEED, fuseKinds: [block.holds], weak };
 }
 
 /** Where the feeds of groups start: a way of the block while it bears them, else a fuse of their own at the bus bars. */
@@ -171,12 +178,14 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
   const all = mainAmps(c, bank, [...onFeed, ...direct, ...groups.direct], inverterW);
   const main = mainId(c);
   const second = selectedBankOf(c.design, c.catalogue);
-  const runs = [...mainRuns(c, next, all, bank, 'house'), ...(second ? mainRuns(c, next, all, second, 'second') : [])];
+  const runs = [...mainRuns(c, next, all, bank, FIRST_BANK), ...(second ? mainRuns(c, next, all, second, SECOND_BANK) : [])];
   const inverter = gear.get('inverter');
   if (inverterPart && inverter) {
     runs.push(
       makeRun(c, next(), {
         id: 'bus-inverter',
+        role: 'inverter feed',
+        serves: inverter.ref,
         parent: main,
         name: `${busName(c)} → inverter`,
         group: 'house',
@@ -205,7 +214,9 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
     const lastingA = Math.max(1, lastingLoadsA(c, onFeed));
     runs.push(
       makeRun(c, next(), {
-        id: 'bus-block',
+        id: BLOCK_FEED,
+        role: 'block feed',
+        serves: block.ref,
         parent: main,
         name: 'Bus bars → fuse block',
         group: 'house',
@@ -221,7 +232,7 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
         fuseKinds: BOLTED,
         ends: [{ at: 'from', source: 'house battery' }],
         inline: feed.inline,
-        weak: [{ what: 'fuse block', ratingA: blockPart.totalA }, ...feed.weak],
+        weak: [{ what: 'fuse block', ratingA: blockPart.totalA, kind: 'fuse block' }, ...feed.weak],
         minAreaMm2: c.design.settings.custom.feedMm2,
         terminal: TERMINAL.m8,
         reason: 'feeds the fuse block; its fuse protects the feed, the block’s own fuses protect the loads’ wires',

@@ -1,4 +1,5 @@
 import type { Design, Load, Settings } from '../design/index.js';
+import type { WeakPart } from '../protection/index.js';
 
 /** Drop allowed from the battery's terminals to the load's own, per cent of nominal volts, by purpose. */
 const BY_PURPOSE: Readonly<Record<Load['purpose'], number>> = {
@@ -59,8 +60,8 @@ const M10_FROM_A = 200;
 export const studFor = (lastingA: number): Terminal => (lastingA >= M10_FROM_A ? TERMINAL.m10 : TERMINAL.m8);
 
 /** The plug or socket that a load is put on by: nothing behind it carries more. */
-export const plugOf = ({ plugA }: Pick<Load, 'plugA'>): readonly { readonly what: string; readonly ratingA: number }[] =>
-  plugA === null ? [] : [{ what: `${plugA} A ${plugA >= 50 ? 'plug' : 'socket'}`, ratingA: plugA }];
+export const plugOf = ({ plugA }: Pick<Load, 'plugA'>): readonly WeakPart[] =>
+  plugA === null ? [] : [{ what: `${plugA} A ${plugA >= 50 ? 'plug' : 'socket'}`, ratingA: plugA, ...(plugA >= 50 ? { kind: 'plug' as const } : {}) }];
 
 /** Smallest wire of a load by custom, mm². */
 export const loadLeastMm2 = ({ custom }: Settings, purpose: Load['purpose']): number => (purpose === 'fridge' ? custom.coldMm2 : custom.loadMm2);

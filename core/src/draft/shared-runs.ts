@@ -1,8 +1,9 @@
+import { runKey } from '../design/index.js';
 import type { DayLoad } from '../loads/index.js';
 import { groupsUsed, wiresTapped } from '../places/index.js';
 import { figure } from '../quantity/index.js';
 import type { RunSpec } from '../routes/index.js';
-import { endOf, mainId, makeRun, type DraftContext } from './context.js';
+import { endOf, gearOf, mainId, makeRun, type DraftContext } from './context.js';
 import { ampsOf, fullA, lastingLoadsA, steadyA, usualLoadsA } from './amps.js';
 import { loadLeastMm2, loadLimit, plugOf, TERMINAL, TRUNK } from './limits.js';
 
@@ -33,13 +34,15 @@ export function groupRuns(c: DraftContext, next: () => number, pointFor: (amps: 
   const bank = c.bank!;
   return groupsUsed(c.design).flatMap(([id, group]): RunSpec[] => {
     const loads = onGroup(c, id);
-    const gear = c.gear.get(`group:${id}`);
+    const gear = gearOf(c, 'groups', id);
     if (!loads.length || !gear) return [];
     const lastingA = Math.max(0.1, lastingLoadsA(c, loads));
     const point = pointFor(lastingA);
     const rating = SHARED_RATING[group.kind];
     const feed = makeRun(c, next(), {
-      id: `group-${id}`,
+      id: runKey(gear.ref),
+      role: 'group feed',
+      serves: gear.ref,
       parent: point.parent,
       name: `${point.name} → ${gear.name}`,
       group: 'loads',
@@ -80,10 +83,12 @@ interface TailPoint {
 
 /** A load's own piece of wire behind what it shares with others. */
 function tail(c: DraftContext, next: () => number, load: DayLoad, at: TailPoint): RunSpec {
-  const gear = c.gear.get(`load:${load.id}`)!;
+  const gear = gearOf(c, 'loads', load.id)!;
   const { purpose } = c.design.loads[load.id]!;
   return makeRun(c, next(), {
-    id: `load-${load.id}`,
+    id: runKey(gear.ref),
+    role: 'load feed',
+    serves: gear.ref,
     parent: at.run,
     name: `${at.name} → ${gear.name}`,
     group: 'loads',
@@ -137,16 +142,19 @@ export function wireRuns(c: DraftContext, next: () => number): RunSpec[] {
     // Without any link to the vehicle its own battery is no part of the circuit.
     if (wire.fedFrom === 'vehicle' && design.supply.isolation === 'none') return [];
     const source = gear.get(wire.fedFrom === 'vehicle' ? 'starting' : 'bus');
-    const joint = gear.get(`wire:${id}`);
+    const joint = gearOf(c, 'traces', id);
     // What is not traced cannot be judged: the rules ask for it, and nothing is hung on it.
     if (!loads.length || !source || !joint || wire.areaMm2 === null || wire.fuseA === null || wire.presentA === null) return [];
     const nominalV = wire.fedFrom === 'vehicle' ? design.brief.vehicleV : bank.nominalV;
     const sourceV = wire.fedFrom === 'vehicle' ? (RESTED_V * nominalV) / 12 : bank.openV;
     const addedA = loads.filter((l) => howTapped(c, l) !== 'fuse tap').reduce((sum, l) => sum + fullA(l, sourceV), 0);
-    const typed = { ...design.runs[`wire-${id}`], areaMm2: wire.areaMm2, fuseA: wire.fuseA, ...(wire.lengthM === null ? {} : { outM: wire.lengthM }) };
-    const asTraced: DraftContext = { ...c, design: { ...design, runs: { ...design.runs, [`wire-${id}`]: typed } } };
+    const key = runKey(joint.ref);
+    const typed = { ...design.runs[key], areaMm2: wire.areaMm2, fuseA: wire.fuseA, ...(wire.lengthM === null ? {} : { outM: wire.lengthM }) };
+    const asTraced: DraftContext = { ...c, design: { ...design, runs: { ...design.runs, [key]: typed } } };
     const there = makeRun(asTraced, next(), {
-      id: `wire-${id}`,
+      id: key,
+      role: 'traced wire',
+      serves: joint.ref,
       ...(wire.fedFrom === 'house' ? { parent: mainId(c) } : {}),
       name: `Existing: ${wire.colour} wire, ${wire.from || source.name} → ${wire.to || 'unnamed'}`,
       group: wire.fedFrom === 'vehicle' ? 'charging' : 'loads',

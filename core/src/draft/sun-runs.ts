@@ -1,4 +1,4 @@
-import type { RunSpec } from '../routes/index.js';
+import { ROOF_PANELS, type RunSpec } from '../routes/index.js';
 import { steadyA } from './amps.js';
 import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
 import { controllerOutA, portableOutA } from './controller.js';
@@ -27,7 +27,7 @@ function portableRuns(c: DraftContext, next: () => number): RunSpec[] {
     group: 'sun',
     nominalV: bank.nominalV,
     limit: supplyLimit(c.design, 'sun', 'portable panel: lost watts, not lost function'),
-    weak: [{ what: `${PORTABLE_PLUG_A} A plug`, ratingA: PORTABLE_PLUG_A }],
+    weak: [{ what: `${PORTABLE_PLUG_A} A plug`, ratingA: PORTABLE_PLUG_A, kind: 'plug' }],
     minAreaMm2: SUN_LEAST_MM2,
     terminal: TERMINAL.m8,
   } as const;
@@ -37,6 +37,8 @@ function portableRuns(c: DraftContext, next: () => number): RunSpec[] {
       makeRun(c, next(), {
         ...common,
         id: 'portable-bus',
+        role: 'portable lead',
+        serves: socket.ref,
         name: `Portable panel’s socket → ${bus.name}`,
         from: endOf(socket, 'out'),
         to: endOf(bus),
@@ -53,6 +55,8 @@ function portableRuns(c: DraftContext, next: () => number): RunSpec[] {
     makeRun(c, next(), {
       ...common,
       id: 'portable-regulator',
+      role: 'portable lead',
+      serves: socket.ref,
       name: `Portable panel’s socket → ${regulator.role === 'controller' ? 'solar controller' : 'charger'}`,
       from: endOf(socket),
       to: endOf(regulator, 'sun'),
@@ -86,10 +90,12 @@ function roofRuns(c: DraftContext, next: () => number): RunSpec[] {
   const runs = [
     makeRun(c, next(), {
       id: 'panel-regulator',
+      role: 'panel lead',
+      serves: panel.ref,
       name: `Panels → ${toName}`,
       group: 'sun',
       // However many there are, the cable meets them as one.
-      from: { ...endOf(panel), name: array.count > 1 ? `panels ${array.ratedW} W` : panel.name, plus: 'panel+', minus: 'panel-' },
+      from: { ...endOf(panel), name: array.count > 1 ? `panels ${array.ratedW} W` : panel.name, ...ROOF_PANELS },
       to: endOf(regulator, 'sun'),
       lastingA: array.iscA,
       lastingWhy: 'short-circuit current of all panels: the most they can ever give',
@@ -112,6 +118,8 @@ function roofRuns(c: DraftContext, next: () => number): RunSpec[] {
   runs.push(
     makeRun(c, next(), {
       id: 'controller-bus',
+      role: 'charger output',
+      serves: regulator.ref,
       name: `Solar controller → ${bus.name}`,
       group: 'sun',
       from: endOf(regulator, 'out'),

@@ -29,7 +29,7 @@ export function whyGear(design: Design, gear: Gear): string {
   if (known) return known;
   if (gear.id === 'bus' && design.supply.hub) return 'bars, ways, shunt and disconnect on one board: fewer joints; a fault on it can take it all';
   if (gear.id === 'charger' && design.supply.isolation === 'isolator') return 'ties the batteries together while the alternator charges, and parts them when it stops';
-  if (gear.id.startsWith('group:')) return 'several small loads share a feed here, with one fuse that suits the thinnest of their wires, or one each';
-  if (gear.id.startsWith('wire:')) return 'where a circuit that is there already takes on one thing more';
+  if (gear.ref.in === 'groups') return 'several small loads share a feed here, with one fuse that suits the thinnest of their wires, or one each';
+  if (gear.ref.in === 'traces') return 'where a circuit that is there already takes on one thing more';
   return BY_ROLE[gear.role];
 }

@@ -4,7 +4,7 @@ import type { Bond } from '../circuit/index.js';
 import { asOfNow, type Design } from '../design/index.js';
 import { FUSE_KINDS, fuseWindow, RATED_DC_V } from '../protection/index.js';
 import { rating } from '../quantity/index.js';
-import { type Fitted, WAY, type LayoutFigures, type SizedRun } from '../routes/index.js';
+import type { Fitted, LayoutFigures, RunSpec, SizedRun } from '../routes/index.js';
 import { devicesOf, type SolarArray } from '../supply/index.js';
 import type { OrderLine } from './line.js';
 import { addShared } from './shared.js';
@@ -93,13 +93,17 @@ function fuseWords({ spec, figures: f }: Fitted): Pick<OrderLine, 'key' | 'what'
   return { key: ['fuse', f.fuseType, f.fuseA, spec.reset === 'self' ? 'self' : null, ...more].filter((x) => x !== null).join('-'), what: [`${noun} ${rating(f.fuseA)} A`, ...more].join(', ') };
 }
 
+/** What a run starts at has a place for its fuse: a block, a switch bank, a tapped wire, a way of a hub board. */
+const holdsFuses = ({ from, weak }: RunSpec): boolean =>
+  from.ref.in === 'groups' || from.ref.in === 'traces' || (from.ref.in === 'distribution' && from.gear !== 'bus') || weak.some((w) => w.kind === 'hub way');
+
 function addRun(basket: Basket, run: Fitted): void {
   const { spec, figures: f } = run;
   const use = `run ${spec.number}`;
   for (const end of spec.ends) {
     const kind = FUSE_KINDS[f.fuseType];
     basket.add({ ...fuseWords(run), group: 'protection', quantity: f.perPole, unit: 'pc', priceEach: PRICE.fuse[f.fuseType], kg: 0.02 }, use);
-    const held = f.fuseType === 'breaker' || (end.at === 'from' && (/^(block$|group:|wire:)/.test(spec.from.gear) || spec.weak.some((w) => w.what === WAY.hub)));
+    const held = f.fuseType === 'breaker' || (end.at === 'from' && holdsFuses(spec));
     if (!held)
       basket.add(
         { key: `holder-${f.fuseType}`, group: 'protection', what: `holder for ${kind.name} fuse, with cover`, quantity: f.perPole, unit: 'pc', priceEach: PRICE.holder[f.fuseType], kg: 0.1 },
@@ -119,7 +123,7 @@ function addRun(basket: Basket, run: Fitted): void {
   const large = f.areaMm2 >= 10;
   basket.add({ key: lugText(run), group: 'joints', what: lugText(run), quantity: 4 * f.perPole, unit: 'pc', priceEach: large ? PRICE.lugLarge : PRICE.lugSmall, kg: 0.02 }, use);
   basket.add({ key: `shrink-${f.size}`, group: 'joints', what: `heat-shrink for ${f.size}, with glue`, quantity: 4 * f.perPole, unit: 'pc', priceEach: PRICE.heatShrink, kg: 0 }, use);
-  for (const plug of spec.weak.filter((w) => w.what.endsWith('A plug'))) {
+  for (const plug of spec.weak.filter((w) => w.kind === 'plug')) {
     basket.add(
       {
         key: `plug-${plug.ratingA}`,

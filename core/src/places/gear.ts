@@ -1,4 +1,4 @@
-import type { Board, Box, Design, Face, GearRole, Placement, Point, Vehicle, Zone } from '../design/index.js';
+import type { Board, Box, Design, Face, GearRole, Placement, Point, Purpose, Ref, Vehicle, Zone } from '../design/index.js';
 import { boxMiddle, faceBox, facePoint, vehicleOf } from '../vehicle/index.js';
 import type { Fixing } from './bodies.js';
 import { corridor } from './corridor.js';
@@ -7,9 +7,14 @@ import type { Wanted } from './wanted.js';
 
 /** A thing that is fitted, with where it goes. */
 export interface Gear {
+  readonly ref: Ref;
   readonly id: string;
   readonly role: GearRole;
   readonly name: string;
+  /** Its name without what tells it from others of its kind, or how much it holds. */
+  readonly plain: string;
+  /** What a load is for; null: it is no load. */
+  readonly purpose: Purpose | null;
   readonly zone: string;
   readonly zoneName: string;
   readonly ambientC: number;
@@ -82,9 +87,12 @@ export function gearOn(s: Setting, t: Wanted, face: Face, on: { u: number; v: nu
   const outline = outlineOn(face, t.body.mm, t.fixing.stands, t.fixing.exit, on.turn);
   const zone = s.zones.get(face.zone)!;
   return {
+    ref: t.ref,
     id: t.id,
     role: t.role,
     name: t.name,
+    plain: t.plain,
+    purpose: t.purpose,
     zone: zone.id,
     zoneName: zone.name,
     ambientC: zone.ambientC,

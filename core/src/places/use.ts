@@ -20,7 +20,7 @@ export interface HardToUse {
 }
 
 /** Outlets, switches and displays: what is used by hand and eye, apart from what only runs. */
-export const usedDaily = (design: Design, g: Gear): boolean => g.role === 'control' || (g.role === 'load' && design.loads[g.id.slice('load:'.length)]?.purpose === 'sockets');
+export const usedDaily = (design: Design, g: Gear): boolean => g.role === 'control' || (g.ref.in === 'loads' && design.loads[g.ref.id]?.purpose === 'sockets');
 
 /**
  * What is hard to use where it is: out of a hand's reach, out of sight, where feet go, or where a lid, drawer or door

@@ -5,7 +5,12 @@ import { FUSE_KINDS, rerate, type FuseType } from './kinds.js';
 export interface WeakPart {
   readonly what: string;
   readonly ratingA: number;
+  /** Its sort, where something is done about it by that. */
+  readonly kind?: WeakKind;
 }
+
+/** Sorts of parts that a run passes. */
+export type WeakKind = 'switch' | 'shunt' | 'disconnect' | 'fuse block' | 'block way' | 'hub way' | 'hub bars' | 'isolator' | 'plug';
 
 export interface FuseWindow {
   readonly loadA: number;

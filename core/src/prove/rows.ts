@@ -66,7 +66,7 @@ export function proveRows(runs: readonly SizedRun[], basis: ProveBasis, measured
     run: null,
     currentA: 0,
   };
-  const consumers = runs.filter((r): r is Fitted => r.ok && ((r.spec.group === 'loads' && r.spec.to.gear.startsWith('load:')) || r.spec.id === 'bus-inverter'));
+  const consumers = runs.filter((r): r is Fitted => r.ok && ((r.spec.group === 'loads' && r.spec.role === 'load feed') || r.spec.role === 'inverter feed'));
   const alone = loadsAlone(basis.circuit, consumers.map(loadOf), basis);
   return [battery, ...consumers.flatMap((r, i) => (alone[i] ? [rowFor(r, alone[i], basis)] : []))];
 }

@@ -2,3 +2,4 @@ export * from './constants.js';
 export * from './format.js';
 export * from './kept.js';
 export * from './typed-number.js';
+export * from './sentence.js';

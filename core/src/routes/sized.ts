@@ -1,6 +1,16 @@
 import type { FaultResult, FuseType, FuseWindow } from '../protection/index.js';
 import type { FuseEnd, RunSpec } from './spec.js';
 
+/** Sorts of joints: what would lessen what they lose hangs on it. */
+export type JointKind = 'lugs' | 'fuse' | 'plug' | 'body' | 'in line';
+
+/** What a joint takes at the usual current, V. */
+export interface JointVolts {
+  readonly what: string;
+  readonly kind: JointKind;
+  readonly volt: number;
+}
+
 /** A fuse of a run with what a short does to it. */
 export interface RunFuse {
   readonly end: FuseEnd;
@@ -60,7 +70,7 @@ export interface RunFigures {
   /** Joints at the usual current, V, beside it: of this run and of its path; and the one of the path that takes most. */
   readonly jointsV: number;
   readonly pathJointsV: number;
-  readonly worstJoint: { readonly what: string; readonly volt: number };
+  readonly worstJoint: JointVolts;
   /** Cable and joints together at the largest steady current, V; and the volts that then arrive from the lowest at the source. */
   readonly lossV: number;
   readonly arrivesV: number;

@@ -1,6 +1,6 @@
 import type { Laid } from '../cable/index.js';
-import type { RunEdit } from '../design/index.js';
-import type { FuseType, WeakPart } from '../protection/index.js';
+import type { Ref, RunEdit } from '../design/index.js';
+import type { FuseType, WeakKind, WeakPart } from '../protection/index.js';
 import type { Route, Stand } from './route.js';
 
 export type RunGroup = 'charging' | 'house' | 'loads' | 'sun';
@@ -11,16 +11,25 @@ export interface FuseEnd {
   readonly source: 'starting battery' | 'house battery' | 'charger' | 'panels' | 'mains charger';
 }
 
+/** Terminals of a converter or link: where it is fed, where it gives, and its panels' side. */
+export type Terminal = 'in' | 'out' | 'sun';
+
 /** Where a run starts or ends: a piece of gear and the pair of terminals there. */
 export interface RunEnd {
+  readonly ref: Ref;
+  /** Of a thing with several pairs the one it is; null: it has one. */
+  readonly terminal: Terminal | null;
+  /** String of a bank of several, from 1; null: the whole of it. */
+  readonly string: number | null;
   readonly gear: string;
   readonly name: string;
   readonly plus: string;
   readonly minus: string;
 }
 
-/** What a run passes that starts at a way of the fuse block or of a hub board, by name. */
-export const WAY = { block: 'way of the fuse block', hub: 'way of the hub board' } as const;
+/** What a run is there for. */
+export type RunRole =
+  'bank lead' | 'charger feed' | 'charger output' | 'link feed' | 'link' | 'inverter feed' | 'block feed' | 'load feed' | 'group feed' | 'traced wire' | 'panel lead' | 'portable lead';
 
 /** The two currents of a run: the largest steady one, for fuse and heat, and the one of a usual day, for drop. */
 export type RunAmps = Pick<RunSpec, 'lastingA' | 'lastingWhy' | 'usualA' | 'usualWhy'>;
@@ -31,6 +40,9 @@ export interface RunSpec {
   readonly number: number;
   readonly name: string;
   readonly group: RunGroup;
+  readonly role: RunRole;
+  /** The thing that it is there for: the bank that it leads from, the converter, load, group or wire that it serves. */
+  readonly serves: Ref;
   readonly from: RunEnd;
   readonly to: RunEnd;
   /** What hangs on its end: a current, or a constant power. */
@@ -60,7 +72,7 @@ export interface RunSpec {
   readonly pathLimitPercent: number | null;
   readonly limitWhy: string;
   /** Parts that its current also passes, such as a main switch; ohm as its own current meets it. */
-  readonly inline: readonly { readonly what: string; readonly ohm: number }[];
+  readonly inline: readonly { readonly what: string; readonly ohm: number; readonly kind: WeakKind }[];
   /** Kinds of fuse that suit the place, the plainest first. */
   readonly fuseKinds: readonly FuseType[];
   /** How its breaker closes again; null: a fuse. */

@@ -9,7 +9,7 @@ export const breakerResetsItself: Rule = {
   test: ({ runs, design }) =>
     runs.flatMap((r) => {
       if (r.spec.reset !== 'self') return [];
-      const load = r.spec.group === 'loads' ? design.loads[r.spec.id.replace(/^load-/, '')] : undefined;
+      const load = r.spec.group === 'loads' ? design.loads[r.spec.serves.id] : undefined;
       return [
         { at: { stage: 'protection' as const, about: r.spec.id }, severity: load?.critical ? ('look' as const) : ('stop' as const), values: { run: r.spec.name, critical: load?.critical ? 1 : 0 } },
       ];

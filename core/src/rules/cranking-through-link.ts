@@ -1,5 +1,6 @@
 import { clearingTimes } from '../protection/index.js';
 import { figure, rating } from '../quantity/index.js';
+import { isMainLead } from '../routes/index.js';
 import { distributionOf, stringSource } from '../supply/index.js';
 import type { Rule } from './rule.js';
 
@@ -14,8 +15,8 @@ export const crankingThroughLink: Rule = {
   basis: 'the house bank against a starting battery pulled to 9.6 V (for each 12 V), through the closed isolator, by the ohms of bank and runs',
   why: 'While the isolator is closed a start takes part of its current from the house bank: fuses of the link may open, and a switch that is turned or rated too small welds.',
   test: ({ runs, design, catalogue, supply: { bank } }) => {
-    const link = runs.flatMap((r) => (r.ok && ['start-isolator', 'isolator-bus'].includes(r.spec.id) ? [r] : []));
-    const main = runs.find((r) => r.ok && /^house1?-bus$/.test(r.spec.id));
+    const link = runs.flatMap((r) => (r.ok && (r.spec.role === 'link feed' || r.spec.role === 'link') ? [r] : []));
+    const main = runs.find(isMainLead);
     if (!bank || link.length < 2 || !main?.ok) return [];
     const { volt, ohm } = stringSource(bank, 'typical', 1);
     const all = ohm / bank.strings + main.figures.ohm / bank.strings + link.reduce((sum, r) => sum + r.figures.ohm, 0);

@@ -1,3 +1,4 @@
+import { loadNamed } from '../design/index.js';
 import { ownWay } from './press.js';
 import type { Rule } from './rule.js';
 
@@ -11,7 +12,7 @@ export const feedMissing: Rule = {
       const gone = (l.feed.by === 'group' && !design.groups[l.feed.group]) || (l.feed.by === 'wire' && !design.brief.traces[l.feed.wire]);
       return gone && l.supply === 'dc' ? [{ at: { stage: 'loads' as const, about: `load:${id}` }, values: { load: l.name || 'an unnamed load' } }] : [];
     }),
-  presses: ({ at }, { design }) => ownWay(design, [at.about!.replace(/^load:/, '')]),
+  presses: ({ at }, { design }) => ownWay(design, [loadNamed(at.about)!]),
   say: (v) => `${v['load']}: the switch bank, strip or wire that it hung on is gone.`,
   fix: () => 'Give it another feed under Loads.',
 };

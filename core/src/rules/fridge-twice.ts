@@ -1,3 +1,4 @@
+import { loadNamed } from '../design/index.js';
 import { press } from './press.js';
 import type { Rule } from './rule.js';
 
@@ -15,7 +16,7 @@ export const fridgeTwice: Rule = {
       .map(([id, l]) => ({ at: { stage: 'loads' as const, about: `load:${id}` }, values: { load: l.name || 'unnamed fridge' } }));
   },
   presses: ({ at }, { design }) => {
-    const id = at.about!.slice(5);
+    const id = loadNamed(at.about)!;
     const fridges = Object.keys(design.loads).filter((other) => other !== id && design.loads[other]!.purpose === 'fridge' && design.loads[other]!.supply === 'dc');
     return [press(design, 'They never run together', (d) => fridges.forEach((other) => (d.loads[id]!.neverWith[other] = true)))];
   },

@@ -1,16 +1,17 @@
 import { figure } from '../quantity/index.js';
+import type { JointKind } from '../routes/index.js';
 import type { Rule } from './rule.js';
 
 /** Joints of one path may take so much before someone looks at them, share of nominal volts. */
 const SHARE = 0.02;
 
-const CURE: readonly (readonly [RegExp, string])[] = [
-  [/^fuses?/, 'a fuse of a larger rating or another kind loses less, where the cable bears it'],
-  [/^shunt|^main switch|^selector|^low-voltage/, 'a larger one of its kind loses less'],
-  [/^plug/, 'a larger plug, or a run without one'],
-  [/body/, 'a return cable'],
-  [/^lugs/, 'fewer joints, larger studs, or a check of each after the first heat'],
-];
+const CURE: Readonly<Record<JointKind, string>> = {
+  fuse: 'A fuse of a larger rating or another kind loses less, where the cable bears it.',
+  'in line': 'A larger one of its kind loses less.',
+  plug: 'A larger plug, or a run without one.',
+  body: 'A return cable.',
+  lugs: 'Fewer joints, larger studs, or a check of each after the first heat.',
+};
 
 export const jointsLose: Rule = {
   id: 'joints-lose',
@@ -31,14 +32,12 @@ export const jointsLose: Rule = {
             mv: figure(1000 * lost, 0),
             percent: figure((100 * lost) / r.spec.refV, 1),
             worst: worstJoint.what,
+            kind: worstJoint.kind,
             worstMv: figure(1000 * worstJoint.volt, 0),
           },
         },
       ];
     }),
   say: (v) => `On the way to ${v['end']} the joints take ${v['mv']} mV (${v['percent']} %) beside the cable; most in: ${v['worst']} (${v['worstMv']} mV).`,
-  fix: (v) => {
-    const cure = CURE.find(([pattern]) => pattern.test(String(v['worst'])))?.[1] ?? 'fewer joints';
-    return `${cure.charAt(0).toUpperCase()}${cure.slice(1)}.`;
-  },
+  fix: (v) => CURE[v['kind'] as JointKind],
 };

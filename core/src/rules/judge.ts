@@ -1,3 +1,4 @@
+import { sentence } from '../quantity/index.js';
 import { RULES } from './all.js';
 import type { Facts, Finding, Rule } from './rule.js';
 
@@ -26,9 +27,5 @@ export interface FindingWords {
 /** Renders a finding's words from its rule. */
 export function inWords(finding: Finding): FindingWords {
   const rule = BY_ID.get(finding.rule)!;
-  return { say: capital(rule.say(finding.values)), why: rule.why, basis: rule.basis, fix: rule.fix(finding.values) };
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
+  return { say: sentence(rule.say(finding.values)), why: rule.why, basis: rule.basis, fix: rule.fix(finding.values) };
 }

@@ -60,7 +60,7 @@ const CASES: readonly Case[] = [
     rule: 'out-of-hand',
     job: 'vet',
     severity: 'look',
-    says: /Tablet and phone sockets: 2\d+ mm over the ground/,
+    says: /Battery display: 2\d+ mm over the ground/,
     breakIt: (d) => own(d, (v) => v.faces.filter((f) => f.zone === 'canopy').forEach((f) => (f.at.z += 1000))),
   },
   {

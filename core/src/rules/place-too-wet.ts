@@ -1,3 +1,4 @@
+import { loadNamed } from '../design/index.js';
 import { placeAnew } from './press.js';
 import type { Rule } from './rule.js';
 
@@ -11,7 +12,7 @@ export const placeTooWet: Rule = {
       .filter((t) => t.kind === 'weather')
       .map((t) => ({
         at: { stage: 'places' as const, about: t.gear },
-        severity: t.gear.startsWith('load:') ? ('look' as const) : ('stop' as const),
+        severity: loadNamed(t.gear) !== null ? ('look' as const) : ('stop' as const),
         values: { name: t.name, where: t.with, bears: t.wantMm },
       })),
   presses: ({ at }, { design }) => placeAnew(design, at.about!),

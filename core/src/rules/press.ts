@@ -1,4 +1,5 @@
 import { copyDesign, patchBetween, type Design, type Patch } from '../design/index.js';
+import type { WeakKind } from '../protection/index.js';
 import type { Catalogue, Part } from '../catalogue/index.js';
 
 /** A fix that the program can make by itself: what is pressed, and the edit that it is; undone like any other. */
@@ -33,8 +34,8 @@ const ofRating =
   };
 
 /** Parts that a path may be held up by, each with what is taken in its place. */
-const STRONGER: Readonly<Record<string, (catalogue: Catalogue) => (wantsA: number) => Stronger | null>> = {
-  'main switch': (c) =>
+const STRONGER: Readonly<Partial<Record<WeakKind, (catalogue: Catalogue) => (wantsA: number) => Stronger | null>>> = {
+  switch: (c) =>
     ofRating(
       c.ofKind('switch'),
       (p) => p.ratedA,
@@ -46,7 +47,7 @@ const STRONGER: Readonly<Record<string, (catalogue: Catalogue) => (wantsA: numbe
       (p) => p.ratedA,
       (s, id) => (s.shunt = id),
     ),
-  'low-voltage disconnect': (c) =>
+  disconnect: (c) =>
     ofRating(
       c.ofKind('disconnect'),
       (p) => p.ratedA,
@@ -64,7 +65,7 @@ const STRONGER: Readonly<Record<string, (catalogue: Catalogue) => (wantsA: numbe
       (p) => p.ratedA,
       (s, id) => (s.isolator = id),
     ),
-  'hub board’s bars': (c) =>
+  'hub bars': (c) =>
     ofRating(
       c.ofKind('hub'),
       (p) => p.barsA,
@@ -73,7 +74,7 @@ const STRONGER: Readonly<Record<string, (catalogue: Catalogue) => (wantsA: numbe
 };
 
 /** The smallest part of the catalogue to put in the place of one that is too weak for so many amps; null: none, or it is no part of its own. */
-export const strongerPart = (catalogue: Catalogue, what: string, wantsA: number): Stronger | null => STRONGER[what]?.(catalogue)(wantsA) ?? null;
+export const strongerPart = (catalogue: Catalogue, kind: WeakKind | undefined, wantsA: number): Stronger | null => (kind && STRONGER[kind]?.(catalogue)(wantsA)) ?? null;
 
 /** Takes a part of the catalogue; none where there is none to take. */
 export const takePart = (design: Design, part: Part | null, set: (supply: Design['supply'], id: string) => void): readonly Press[] =>

@@ -1,4 +1,4 @@
-import { FUSE_KINDS } from '../protection/index.js';
+import { FUSE_KINDS, type WeakKind } from '../protection/index.js';
 import { figure, rating } from '../quantity/index.js';
 import type { SizedRun } from '../routes/index.js';
 import { press, strongerPart } from './press.js';
@@ -17,7 +17,7 @@ function found(run: Unsized, { catalogue }: Facts): Found {
   const { spec, error, window, tried } = run;
   const wants = wantedA(run);
   const per = Number.isFinite(window.to.ratingA) ? window.to.ratingA : 0;
-  const opens = wants === null || !per ? null : strongerPart(catalogue, window.to.what, Math.max(wants, window.fromA));
+  const opens = wants === null || !per ? null : strongerPart(catalogue, window.to.kind, Math.max(wants, window.fromA));
   return {
     at: { stage: 'runs', about: spec.id },
     values: {
@@ -25,6 +25,7 @@ function found(run: Unsized, { catalogue }: Facts): Found {
       error,
       amps: figure(window.loadA, 0),
       weak: window.to.what,
+      kind: window.to.kind ?? '',
       weakA: figure(per, 0),
       wants: wants === null ? 0 : rating(wants),
       opens: opens?.part.name ?? '',
@@ -42,7 +43,7 @@ export const runUnsized: Rule = {
   why: 'A run without a size cannot be built. The others stand as they are.',
   test: (facts) => facts.runs.flatMap((r) => (r.ok ? [] : [found(r, facts)])),
   presses: (f, { design, catalogue }) => {
-    const opens = f.values['opens'] ? strongerPart(catalogue, String(f.values['weak']), Number(f.values['wants'])) : null;
+    const opens = f.values['opens'] ? strongerPart(catalogue, (f.values['kind'] || undefined) as WeakKind | undefined, Number(f.values['wants'])) : null;
     return opens ? [press(design, `Take the ${opens.part.name}`, (d) => opens.set(d.supply))] : [];
   },
   say: (v) => {

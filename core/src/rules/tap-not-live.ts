@@ -1,3 +1,4 @@
+import { loadNamed } from '../design/index.js';
 import { ownWay } from './press.js';
 import type { Rule } from './rule.js';
 
@@ -21,7 +22,7 @@ export const tapNotLive: Rule = {
             },
           ];
     }),
-  presses: ({ at }, { design }) => ownWay(design, [at.about!.slice(5)]),
+  presses: ({ at }, { design }) => ownWay(design, [loadNamed(at.about)!]),
   say: (v) =>
     v['live'] === 'not tested' ? `${v['load']}: nobody has tested when the ${v['wire']} wire is live.` : `${v['load']} is to run ${v['when']}, but the ${v['wire']} wire is live: ${v['live']}.`,
   fix: (v) => (v['live'] === 'not tested' ? 'Test it with ignition on, in accessory and off.' : 'A wire that is live when it runs, or a way of its own.'),

@@ -1,3 +1,4 @@
+import { loadNamed } from '../design/index.js';
 import { figure } from '../quantity/index.js';
 import { press } from './press.js';
 import type { Rule } from './rule.js';
@@ -25,7 +26,7 @@ export const tapPiercing: Rule = {
     }),
   presses: ({ at }, { design }) => [
     press(design, 'Make it a crimped joint', (d) => {
-      const feed = d.loads[at.about!.slice(5)]!.feed;
+      const feed = d.loads[loadNamed(at.about)!]!.feed;
       if (feed.by === 'wire') feed.how = 'joint';
     }),
   ],

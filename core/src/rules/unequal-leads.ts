@@ -1,3 +1,4 @@
+import { isMainLead } from '../routes/index.js';
 import { stringSource } from '../supply/index.js';
 import { figure } from '../quantity/index.js';
 import { press } from './press.js';
@@ -9,7 +10,7 @@ const FAIR = 1.1;
 /** What each parallel battery carries of the main current, by its own resistance and its own lead, A. */
 export function sharesOfBank({ runs, supply }: Pick<Facts, 'runs' | 'supply'>): readonly { readonly name: string; readonly amp: number; readonly fairA: number; readonly leadM: number }[] {
   const { bank } = supply;
-  const mains = runs.flatMap((r) => (r.ok && /^house\d+-bus$/.test(r.spec.id) ? [r] : []));
+  const mains = runs.flatMap((r) => (r.ok && isMainLead(r) ? [r] : []));
   if (!bank || mains.length < 2 || mains.length !== bank.strings) return [];
   const total = mains.reduce((sum, r) => sum + r.figures.currentA * r.figures.perPole, 0);
   const siemens = mains.map((r, i) => {
@@ -30,10 +31,15 @@ export const unequalLeads: Rule = {
     const worst = shares.reduce<(typeof shares)[number] | null>((most, s) => (!most || s.amp / s.fairA > most.amp / most.fairA ? s : most), null);
     if (!worst || worst.amp <= FAIR * worst.fairA) return [];
     const say = shares.map((s) => `${s.name} ${figure(s.amp, 0)} A by ${figure(s.leadM, 1)} m`).join(', ');
-    return [{ at: { stage: 'runs' as const, about: 'house1-bus' }, values: { say, fair: figure(worst.fairA, 0), longest: figure(Math.max(...shares.map((s) => s.leadM)), 1), many: shares.length } }];
+    return [
+      {
+        at: { stage: 'runs' as const, about: facts.runs.find(isMainLead)!.spec.id },
+        values: { say, fair: figure(worst.fairA, 0), longest: figure(Math.max(...shares.map((s) => s.leadM)), 1), many: shares.length },
+      },
+    ];
   },
   presses: (_, { design, runs }) => {
-    const typed = runs.filter((r) => /^house\d+-bus$/.test(r.spec.id) && (r.spec.edit.outM !== undefined || r.spec.edit.backM !== undefined)).map((r) => r.spec.id);
+    const typed = runs.filter((r) => isMainLead(r) && (r.spec.edit.outM !== undefined || r.spec.edit.backM !== undefined)).map((r) => r.spec.id);
     return typed.length ? [press(design, 'One length for all, as drafted', (d) => typed.forEach((id) => ['outM', 'backM'].forEach((f) => delete d.runs[id]![f as 'outM' | 'backM'])))] : [];
   },
   say: (v) => `The parallel batteries do not share fairly: ${v['say']}; ${v['fair']} A would be fair.`,

@@ -1,4 +1,3 @@
-import { WAY } from '../routes/index.js';
 import { distributionOf } from '../supply/index.js';
 import { smallest, takePart } from './press.js';
 import type { Rule } from './rule.js';
@@ -10,7 +9,7 @@ export const waysShort: Rule = {
   why: 'Two circuits on one fuse hide each other’s faults.',
   test: ({ runs, design, catalogue }) => {
     const { block, hub } = distributionOf(design, catalogue);
-    const used = runs.filter((r) => r.spec.weak.some((w) => w.what === WAY[hub ? 'hub' : 'block'])).length;
+    const used = runs.filter((r) => r.spec.weak.some((w) => w.kind === (hub ? 'hub way' : 'block way'))).length;
     return block && used > block.ways ? [{ at: { stage: 'supply', about: 'block' }, values: { used, ways: block.ways, name: hub ? 'hub board' : 'fuse block' } }] : [];
   },
   presses: ({ values: v }, { design, catalogue }) =>

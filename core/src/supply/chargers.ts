@@ -13,6 +13,8 @@ const LEAD_OHM = 0.006;
 /** What charges the bank: its limit and its set point. */
 export interface Charger {
   readonly id: 'vehicle' | 'vehicle-2' | 'mains' | 'sun';
+  /** The converter that it is. */
+  readonly unit: string;
   readonly name: string;
   readonly when: 'driving' | 'mains' | 'sun';
   readonly outputA: number;
@@ -59,9 +61,9 @@ export function chargersOf(design: Design, catalogue: Catalogue, bank: Bank, arr
   const mains = mainsChargerOf(design, catalogue);
   const sunA = array && array.controller ? Math.min(array.maxA ?? Infinity, (Math.max(...array.clearDayW) * MPPT_YIELD) / bank.absorptionV) : 0;
   return [
-    ...dcdcs.map(({ part, share }, i): Charger => ({ id: i ? 'vehicle-2' : 'vehicle', name: part.name, when: 'driving', outputA: part.outputA * share, setV: bank.absorptionV })),
-    ...(mains ? [{ id: 'mains' as const, name: mains.name, when: 'mains' as const, outputA: mains.outputA, setV: bank.absorptionV }] : []),
-    ...(sunA > 0 && array?.controller ? [{ id: 'sun' as const, name: array.controller.name, when: 'sun' as const, outputA: sunA, setV: bank.absorptionV }] : []),
+    ...dcdcs.map(({ id, part, share }, i): Charger => ({ id: i ? 'vehicle-2' : 'vehicle', unit: id, name: part.name, when: 'driving', outputA: part.outputA * share, setV: bank.absorptionV })),
+    ...(mains ? [{ id: 'mains' as const, unit: 'mains', name: mains.name, when: 'mains' as const, outputA: mains.outputA, setV: bank.absorptionV }] : []),
+    ...(sunA > 0 && array?.controller ? [{ id: 'sun' as const, unit: 'controller', name: array.controller.name, when: 'sun' as const, outputA: sunA, setV: bank.absorptionV }] : []),
   ];
 }
 

@@ -5,7 +5,6 @@ import { DEMO_JOBS } from '../demo/index.js';
 import type { Design } from '../design/index.js';
 import { buildDiagram } from '../diagram/index.js';
 import { withFixedParts } from '../propose/index.js';
-import { WAY } from '../routes/index.js';
 import { distributionOf } from './distribution.js';
 
 const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
@@ -46,9 +45,9 @@ describe('a hub board', () => {
     });
 
     it(`feeds every load of ${key} that the fuse block fed, by a fuse in a way of its own`, () => {
-      const fed = (of: typeof a, way: string): string[] => of.runs.filter((r) => r.spec.weak.some((w) => w.what === way)).map((r) => r.spec.id);
-      expect(fed(a, WAY.hub)).toEqual(fed(apart, WAY.block));
-      for (const r of a.runs.filter((x) => x.spec.weak.some((w) => w.what === WAY.hub))) expect([r.ok && r.figures.fuseType, r.spec.name.split(' → ')[0]]).toEqual(['blade', 'Hub board']);
+      const fed = (of: typeof a, way: string): string[] => of.runs.filter((r) => r.spec.weak.some((w) => w.kind === way)).map((r) => r.spec.id);
+      expect(fed(a, 'hub way')).toEqual(fed(apart, 'block way'));
+      for (const r of a.runs.filter((x) => x.spec.weak.some((w) => w.kind === 'hub way'))) expect([r.ok && r.figures.fuseType, r.spec.name.split(' → ')[0]]).toEqual(['blade', 'Hub board']);
       expect(a.runs.every((r) => r.ok)).toBeTrue();
     });
 

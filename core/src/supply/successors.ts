@@ -20,6 +20,8 @@ const name = (part: { readonly name: string } | null): string | null => part?.na
 
 /** Which new part has a function. */
 const SUCCESSOR: Readonly<Record<GearFunction, Finder>> = {
+  // The plan brings none: it is kept, or its going is signed for.
+  'starts the engine': () => null,
   'stores charge': (d, c) => name(c.find('battery', d.supply.battery.part)),
   'charges from the vehicle': (d, c) => (d.supply.isolation === 'dcdc' ? name(c.find('dcdc', d.supply.dcdc)) : d.supply.isolation === 'isolator' ? name(c.find('isolator', d.supply.isolator)) : null),
   'charges from the sun': (d, c) =>

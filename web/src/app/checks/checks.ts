@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Router } from '@angular/router';
-import { type Finding, inWords, type Press, RULES } from '@meridex/core';
+import { type Finding, inWords, isThereBefore, loadNamed, type Press, RULES } from '@meridex/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { stageName } from '../frame/stages';
 import { Mark } from '../pictures/mark';
@@ -11,8 +11,6 @@ import { SelectionService } from '../services/selection.service';
 import { SessionService } from '../services/session.service';
 
 /** Sheet of a stage that mends what a finding is about, where it is not the first one. */
-const SHEET: Readonly<Record<string, string>> = { existing: 'existing', trace: 'existing' };
-
 /** Every rule in one list: what is found, why it matters, what to do, and what was accepted by whom. */
 @Component({
   selector: 'mx-checks',
@@ -57,10 +55,10 @@ export class ChecksStage {
   }
 
   protected mend(f: Finding): void {
-    if (f.at.about?.startsWith('load:')) this.selection.load.set(f.at.about.slice(5));
+    const load = loadNamed(f.at.about);
+    if (load !== null) this.selection.load.set(load);
     else if (f.at.about) this.selection.run.set(f.at.about);
-    const sheet = SHEET[f.at.about?.split(':')[0] ?? ''];
-    void this.router.navigate(['/jobs', this.designs.jobId(), f.at.stage, ...(sheet ? [sheet] : [])]);
+    void this.router.navigate(['/jobs', this.designs.jobId(), f.at.stage, ...(isThereBefore(f.at.about) ? ['existing'] : [])]);
   }
 
   protected accept(f: Finding): void {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal } from '@angular/core';
 import { type BoardHole, type Exit, type Face, type Gear, mirroredFromFront, type Vehicle } from '@meridex/core';
-import { gearMark } from './gear-marks';
+import { gearMark, shortName } from './gear-marks';
 import type { GearMove } from './vehicle-picture';
 
 interface Rect {
@@ -66,13 +66,13 @@ export class FacePicture {
         const bend = this.bendMm().get(g.id) ?? 0;
         const reach: Record<Exit, Four> = { down: [g.u, g.v - bend, w, bend], up: [g.u, g.v + h, w, bend], left: [g.u - bend, g.v, bend, h], right: [g.u + w, g.v, bend, h], out: [g.u, g.v, 0, 0] };
         const air = g.heatW > 0 ? g.fixing.airMm : 0;
-        const [box, short, unit] = [this.rect(g.u, g.v, w, h), g.name.replace(/ \d.*$/, ''), this.unit()];
+        const [box, short, unit] = [this.rect(g.u, g.v, w, h), shortName(g), this.unit()];
         // A name that is wider than its thing stands over it.
         const fits = box.w > short.length * 5.8 * unit && box.h > 16 * unit;
         const marked = box.w > 34 * unit && box.h > (fits ? 46 : 28) * unit;
         return {
           gear: g,
-          mark: gearMark(g.role, g.name),
+          mark: gearMark(g),
           box,
           marked,
           markY: box.y + box.h / 2 - (fits ? 16 : 12) * unit,

@@ -1,4 +1,4 @@
-import type { GearRole } from '@meridex/core';
+import type { Gear, Purpose } from '@meridex/core';
 
 /** Own line marks in a 24 × 24 field, one for each sort of gear. */
 const MARKS: Readonly<Record<string, string>> = {
@@ -20,16 +20,14 @@ const MARKS: Readonly<Record<string, string>> = {
   other: 'M12 3.500a8.500 8.500 0 1 0 0 17a8.500 8.500 0 0 0 0-17z M12 8v4l3 2',
 };
 
-const BY_NAME: readonly (readonly [RegExp, string])[] = [
-  [/fridge|freezer|cooler/i, 'fridge'],
-  [/light|lamp/i, 'light'],
-  [/pump|urn/i, 'pump'],
-  [/socket|charg/i, 'socket'],
-  [/computer|modem|radio|recorder|projector|sound|music/i, 'screen'],
-];
+const BY_PURPOSE: Readonly<Partial<Record<Purpose, string>>> = { fridge: 'fridge', lights: 'light', pump: 'pump', sockets: 'socket', electronics: 'screen' };
 
-/** The line mark of a piece of gear; loads by what their name says. */
-export function gearMark(role: GearRole, name: string): string {
-  if (role !== 'load') return MARKS[role] ?? MARKS['other']!;
-  return MARKS[BY_NAME.find(([re]) => re.test(name))?.[1] ?? 'other']!;
+/** The line mark of a piece of gear; of a load by what it is for. */
+export const gearMark = ({ role, purpose }: Pick<Gear, 'role' | 'purpose'>): string => MARKS[purpose ? (BY_PURPOSE[purpose] ?? 'other') : role] ?? MARKS['other']!;
+
+/** A name without the figures that follow it, for where there is little room. @example shortName({ name: 'inverter 1600 W' }) // 'inverter' */
+export function shortName({ name }: Pick<Gear, 'name'>): string {
+  const words = name.split(' ');
+  const figures = words.findIndex((w) => /^\d/.test(w));
+  return (figures > 0 ? words.slice(0, figures) : words).join(' ');
 }

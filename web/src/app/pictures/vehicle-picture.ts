@@ -76,7 +76,7 @@ export class VehiclePicture {
   });
   protected readonly zones = computed(() => this.views().map((view) => this.vehicle().zones.map((z) => ({ ...z, ...flatBox(this.vehicle(), view, z.box) }))));
   protected readonly boxes = computed(() =>
-    this.views().map((view) => inDepth(this.gear(), view).map((g) => ({ ...g, ...flatBox(this.vehicle(), view, g.box), mark: gearMark(g.role, g.name), wrong: this.troubled().has(g.id) }))),
+    this.views().map((view) => inDepth(this.gear(), view).map((g) => ({ ...g, ...flatBox(this.vehicle(), view, g.box), mark: gearMark(g), wrong: this.troubled().has(g.id) }))),
   );
   /** Names of zones in the side view, each at the end of its box where less lies under it. */
   protected readonly names = computed(() => {

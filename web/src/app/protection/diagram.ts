@@ -4,17 +4,21 @@ import { RouterLink } from '@angular/router';
 import {
   buildDiagram,
   type CircuitState,
+  type DiagramFilter,
+  type Drawing,
   drawingOf,
   drawingSvg,
   elkGraph,
-  type DiagramFilter,
-  type Drawing,
   figure,
+  loadNamed,
   NAMED_STATES,
   type NoState,
   PARKED,
   rating,
+  refTo,
   type RunGroup,
+  runKey,
+  serves,
   type StateFigures,
   WHOLE,
   whyGear,
@@ -87,9 +91,9 @@ export class DiagramSheet {
   protected readonly parts = computed(() => {
     const a = this.assessments.assessment()!;
     const has: Readonly<Record<string, boolean>> = {
-      isolator: a.runs.some((r) => r.spec.id === 'isolator-bus'),
-      sun: a.runs.some((r) => r.spec.id === 'panel-regulator'),
-      engine: a.runs.some((r) => r.spec.from.gear === 'starting'),
+      isolator: a.runs.some((r) => r.spec.role === 'link'),
+      sun: a.runs.some((r) => r.spec.role === 'panel lead'),
+      engine: a.runs.some((r) => r.spec.from.ref.in === 'vehicles'),
       mainSwitch: a.inline.some((p) => p.id === 'switch'),
       disconnect: a.inline.some((p) => p.id === 'disconnect'),
       bank: a.supply.second !== null,
@@ -98,7 +102,7 @@ export class DiagramSheet {
     };
     return STATE_PARTS.filter((p) => has[p.key]);
   });
-  protected readonly hasMains = computed(() => this.assessments.assessment()!.runs.some((r) => r.spec.id === 'mains-bus'));
+  protected readonly hasMains = computed(() => this.assessments.assessment()!.runs.some((r) => serves(r, 'charger output', 'mains')));
   protected readonly stateName = computed(() => {
     const s = this.state();
     return s ? nameOf(s, NAMED_STATES) : null;
@@ -195,7 +199,8 @@ export class DiagramSheet {
   protected pickGear(gear: string): void {
     this.selection.gear.set(gear);
     this.selection.run.set(null);
-    if (gear.startsWith('load:')) this.selection.run.set(`load-${gear.slice('load:'.length)}`);
+    const load = loadNamed(gear);
+    if (load !== null) this.selection.run.set(runKey(refTo('loads', load)));
   }
 
   /** The diagram as a file that stands alone. */

@@ -1,4 +1,4 @@
-import { figure, type CircuitState, type GiverMode, type NoState, type StateFigures } from '@meridex/core';
+import { figure, FIRST_BANK, stringNode, type CircuitState, type GiverMode, type NoState, type StateFigures } from '@meridex/core';
 import type { LineState } from '../pictures/line-diagram';
 
 /** What a state says on each line: amps, and the volts that arrive. */
@@ -13,9 +13,9 @@ export const MODE_WORDS: Readonly<Record<GiverMode, string>> = { off: 'waits', '
 /** What stands beside each symbol in a state. */
 export function symbolWords(r: StateFigures): ReadonlyMap<string, string> {
   const out = new Map<string, string>();
-  const many = r.batteries.filter((b) => b.id !== 'starting').length > 1;
+  const many = r.batteries.filter((b) => b.string !== null).length > 1;
   for (const b of r.batteries) {
-    const node = b.id === 'starting' ? 'starting' : many ? b.id.replace('battery', 'house.') : 'house';
+    const node = b.string === null ? b.id : stringNode(FIRST_BANK.id, many ? b.string : null);
     out.set(node, `${figure(b.volt, 2)} V · ${figure(Math.abs(b.amp), 1)} A`);
   }
   for (const g of r.givers) out.set(g.id, g.mode === 'off' || g.mode === 'cut out' ? MODE_WORDS[g.mode] : `${figure(g.volt, 2)} V · ${figure(g.amp, 1)} A`);
@@ -28,7 +28,7 @@ export function symbolWords(r: StateFigures): ReadonlyMap<string, string> {
 /** The answer first: what gives, what takes, what is left over for the battery. */
 export function stateSum(r: StateFigures | NoState): string {
   if (!r.ok) return r.say;
-  const house = r.batteries.filter((b) => b.id !== 'starting');
+  const house = r.batteries.filter((b) => b.string !== null);
   const amp = house.reduce((sum, b) => sum + b.amp, 0);
   const volt = house.length ? house.reduce((sum, b) => sum + b.volt, 0) / house.length : 0;
   const battery =

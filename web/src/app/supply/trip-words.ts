@@ -1,4 +1,4 @@
-import { type Failure, figure, type Help, type Helps, type ManyTrips } from '@meridex/core';
+import { type Failure, figure, type Help, type Helps, type ManyTrips, sentence } from '@meridex/core';
 
 const list = (names: readonly string[]): string => (names.length > 1 ? `${names.slice(0, -1).join(', ')} or the ${names.at(-1)}` : (names[0] ?? ''));
 
@@ -49,7 +49,7 @@ export function helpWords(helps: Helps): string {
   if (!best) return 'Nothing that was tried makes this trip any safer.';
   const safe = helps.now.chanceOff === 0 && helps.now.belowReserveH < 0.05;
   if (safe) return `Nothing needs changing. Most room would come from ${best.what}: ${changeWords(best, helps)}.`;
-  return `${best.what.charAt(0).toUpperCase()}${best.what.slice(1)} helps most: ${changeWords(best, helps)}.`;
+  return `${sentence(best.what)} helps most: ${changeWords(best, helps)}.`;
 }
 
 /** What a failure does, in a line. */

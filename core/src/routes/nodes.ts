@@ -1,0 +1,35 @@
+import type { Ref } from '../design/index.js';
+import type { RunSpec, Terminal } from './spec.js';
+
+/** The two nodes of a pair of terminals. */
+export interface Posts {
+  readonly plus: string;
+  readonly minus: string;
+}
+
+/** Nodes of a pair of terminals of a piece of gear; the pairs of one thing have their minus in common. @example terminals('charger', 'in') // { plus: 'charger.in+', minus: 'charger-' } */
+export const terminals = (gear: string, terminal: Terminal | null = null): Posts => ({ plus: terminal ? `${gear}.${terminal}+` : `${gear}+`, minus: `${gear}-` });
+
+/** Posts of a bank, or of one string of several. @example bankPosts('house', 2) // { plus: 'house.2+', minus: 'house.2-' } */
+export function bankPosts(bank: string, string: number | null): Posts {
+  const node = string === null ? bank : `${bank}.${string}`;
+  return { plus: `${node}+`, minus: `${node}-` };
+}
+
+/** However many panels are on the roof, the circuit meets them as one. */
+export const ROOF_PANELS: Posts = terminals('panel');
+
+type Told = { readonly spec: Pick<RunSpec, 'role' | 'serves'> };
+
+/** Ids of the banks: the one in use from the start, and the one behind a selector. */
+export const FIRST_BANK: Ref = { in: 'banks', id: 'house' };
+export const SECOND_BANK: Ref = { in: 'banks', id: 'second' };
+
+/** True of a lead of a bank. */
+export const isLeadOf = ({ spec }: Told, bank: Ref): boolean => spec.role === 'bank lead' && spec.serves.id === bank.id;
+
+/** True of a lead of the bank that is in use from the start. */
+export const isMainLead = (run: Told): boolean => isLeadOf(run, FIRST_BANK);
+
+/** True of the run that has this role for a thing. */
+export const serves = ({ spec }: Told, role: RunSpec['role'], id: string): boolean => spec.role === role && spec.serves.id === id;

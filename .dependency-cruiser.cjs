@@ -6,7 +6,7 @@ const LAYERS = [
   ['loads', 'supply', 'cable'],
   ['network'],
   ['places', 'routes', 'protection', 'trip'],
-  ['tree'],
+  ['tree', 'rig-trip'],
   ['circuit'],
   ['rules'],
   ['outlook'],

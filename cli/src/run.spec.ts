@@ -12,6 +12,7 @@ describe('the command line', () => {
     ['fuse', 'fuse-clearing.json'],
     ['formula', 'formulas.json'],
     ['trip', 'trips.json'],
+    ['rigtrip', 'rig-trips.json'],
     ['tree', 'tree-sizing.json'],
   ] as const) {
     it(`answers every case of ${file} under its name`, async () => {

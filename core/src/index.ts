@@ -18,6 +18,7 @@ export * from './propose/index.js';
 export * from './protection/index.js';
 export * from './prove/index.js';
 export * from './quantity/index.js';
+export * from './rig-trip/index.js';
 export * from './routes/index.js';
 export * from './rules/index.js';
 export * from './supply/index.js';

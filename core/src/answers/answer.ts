@@ -1,12 +1,13 @@
 import type { z } from 'zod';
 import { circuitSchema, examine, solveCircuit } from '../network/index.js';
 import { judgeFault, sizeRun } from '../protection/index.js';
+import { rigTripSchema, simulateRigTrip } from '../rig-trip/index.js';
 import { sizeTree } from '../tree/index.js';
 import { simulateTrip, tripInputSchema } from '../trip/index.js';
 import { FORMULAS } from './formulas.js';
 import { fuseSchema, sizeSchema, treeSchema } from './shapes.js';
 
-export const QUESTIONS = ['solve', 'size', 'tree', 'fuse', 'formula', 'trip'] as const;
+export const QUESTIONS = ['solve', 'size', 'tree', 'fuse', 'formula', 'trip', 'rigtrip'] as const;
 export type Question = (typeof QUESTIONS)[number];
 
 /** An answer, or the field that keeps it from being given. */
@@ -89,6 +90,8 @@ export function answer(question: Question, input: unknown, formula?: string): An
       return read(fuseSchema, input, (i) => judgeFault(i));
     case 'trip':
       return read(tripInputSchema, input, answerTrip);
+    case 'rigtrip':
+      return read(rigTripSchema, input, simulateRigTrip);
     case 'formula': {
       const compute = formula === undefined ? undefined : FORMULAS[formula];
       if (!compute) return { ok: false, message: `formula: got ${formula ?? 'nothing'}; one of ${Object.keys(FORMULAS).join(', ')} is accepted` };

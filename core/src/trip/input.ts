@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { CHEMISTRIES } from '../catalogue/index.js';
 
-const span = z
+export const span = z
   .tuple([z.number().min(0).max(24), z.number().min(0).max(24)])
   .refine(([from, to]) => from <= to, { message: 'a span runs from an earlier to a later hour; split one that passes midnight' });
 const share = z.number().min(0).max(1);

@@ -57,7 +57,8 @@ function restingTable(chemistry: Chemistry): Pick<BankPlan, 'baseV' | 'slopeV'> 
   return { baseV, slopeV };
 }
 
-function bankPlan(bank: TripBank): BankPlan {
+/** Constants of a bank of one 12 V block. */
+export function bankPlan(bank: TripBank): BankPlan {
   const f = CHEMISTRY[bank.chemistry];
   const ohm = (f.milliohmAt100Ah / 1000) * (100 / bank.capacityAh);
   return {

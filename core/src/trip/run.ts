@@ -50,7 +50,7 @@ export function tripLog(p: TripPlan): TripLog {
 }
 
 /** Current a battery takes, A: what is offered, held down by absorption volts, C-rate, taper and the room left. */
-function acceptedA(b: BankPlan, offeredA: number, vocV: number, chargeAh: number, kH: number): number {
+export function acceptedA(b: BankPlan, offeredA: number, vocV: number, chargeAh: number, kH: number): number {
   if (chargeAh >= b.capacityAh) return 0;
   let a = offeredA;
   const byVolts = (b.absorptionV - vocV) / b.chargeOhm;

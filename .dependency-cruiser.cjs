@@ -3,6 +3,7 @@ const LAYERS = [
   ['quantity'],
   ['design'],
   ['catalogue', 'vehicle', 'travel'],
+  ['plant'],
   ['loads', 'supply', 'cable'],
   ['network'],
   ['places', 'routes', 'protection', 'trip'],

@@ -14,6 +14,7 @@ export * from './network/index.js';
 export * from './outlook/index.js';
 export * from './order/index.js';
 export * from './places/index.js';
+export * from './plant/index.js';
 export * from './propose/index.js';
 export * from './protection/index.js';
 export * from './prove/index.js';

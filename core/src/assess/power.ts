@@ -2,8 +2,9 @@ import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { loadsOn, tripJob } from '../outlook/index.js';
+import { plant } from '../plant/index.js';
 import { keptFor } from '../quantity/index.js';
-import { arrayOf, bankOf, chargerZoneC, supplyFigures, type HotCharger, type Bank, type SolarArray, type SupplyFigures } from '../supply/index.js';
+import { arrayOf, bankOf, chargerZoneC, supplyFigures, type Bank, type SolarArray, type SupplyFigures } from '../supply/index.js';
 import { simulateJob, type TripResult } from '../trip/index.js';
 
 /** What is drawn, stored and fed: all that does not hang on where things are and how they are joined. */
@@ -27,15 +28,19 @@ function reckoned(design: Design, catalogue: Catalogue): Power {
 
 /** Whoever asks for a run on the power side gets none, and of places only where chargers get hot, so that what is kept cannot hang on the rest. */
 const NOWHERE = { board: null, plugs: {}, runs: {}, accepted: {} } satisfies Partial<Design>;
-const HOT: readonly HotCharger[] = ['charger', 'charger2', 'mains'];
+interface Asked {
+  readonly design: Design;
+  /** Converters that charge, by their ids. */
+  readonly hot: readonly string[];
+}
 
-const onlyHot = (design: Design): Design => ({ ...design, ...NOWHERE, places: Object.fromEntries(HOT.flatMap((id) => (design.places[id] ? [[id, design.places[id]]] : []))) });
+const onlyHot = ({ design, hot }: Asked): Design => ({ ...design, ...NOWHERE, places: Object.fromEntries(hot.flatMap((id) => (design.places[id] ? [[id, design.places[id]]] : []))) });
 
-const keyOf = (design: Design): string => JSON.stringify([design.brief, design.loads, design.supply, design.settings, HOT.map((id) => chargerZoneC(design, id))]);
-const last = keptFor(2, keyOf, (catalogue: Catalogue, design: Design) => reckoned(onlyHot(design), catalogue));
+const keyOf = ({ design, hot }: Asked): string => JSON.stringify([design.brief, design.loads, design.supply, design.settings, hot.map((id) => chargerZoneC(design, id))]);
+const last = keptFor(2, keyOf, (catalogue: Catalogue, asked: Asked) => reckoned(onlyHot(asked), catalogue));
 
 /**
  * The power side of a design. The last one is kept by its content: while gear is dragged or a length is typed, loads,
  * supply and trip stay the same, and are most of what a person would wait for.
  */
-export const powerOf = (design: Design, catalogue: Catalogue): Power => last(catalogue, design);
+export const powerOf = (design: Design, catalogue: Catalogue): Power => last(catalogue, { design, hot: plant(design, catalogue).converters.flatMap((c) => (c.charges ? [c.ref.id] : [])) });

@@ -2,7 +2,8 @@ import { restV, type Catalogue } from '../catalogue/index.js';
 import { designCircuit, feeders, hasMain, type InlinePart } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
 import { BATTERY_ROW, proveRows, type ProveRow } from '../prove/index.js';
-import { bankPosts, FIRST_BANK, inCircuit, isLeadOf, SECOND_BANK, type SizedRun } from '../routes/index.js';
+import { FIRST_BANK, SECOND_BANK } from '../plant/index.js';
+import { bankPosts, inCircuit, isLeadOf, type SizedRun } from '../routes/index.js';
 import { bankOf } from '../supply/index.js';
 
 /** State of charge that a bank is taken to have while nobody has measured it. */

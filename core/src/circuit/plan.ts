@@ -1,7 +1,8 @@
 import type { Catalogue } from '../catalogue/index.js';
 import { asOfNow, type Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
-import { inCircuit, isLeadOf, isMainLead, SECOND_BANK, serves, type Fitted, type RunSpec, type SizedRun } from '../routes/index.js';
+import { SECOND_BANK } from '../plant/index.js';
+import { inCircuit, isLeadOf, isMainLead, serves, type Fitted, type RunSpec, type SizedRun } from '../routes/index.js';
 import { arrayOf, bankOf, selectedBankOf, type Bank, type SolarArray } from '../supply/index.js';
 import { inlineParts, type InlinePart } from './inline.js';
 

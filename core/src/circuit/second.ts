@@ -1,6 +1,7 @@
 import type { Design } from '../design/index.js';
 import type { Shapes } from '../network/index.js';
-import { bankPosts, FIRST_BANK, isLeadOf, isMainLead, SECOND_BANK, type Fitted, type RunFuse, type SizedRun } from '../routes/index.js';
+import { FIRST_BANK, SECOND_BANK } from '../plant/index.js';
+import { bankPosts, isLeadOf, isMainLead, type Fitted, type RunFuse, type SizedRun } from '../routes/index.js';
 import type { Bank } from '../supply/index.js';
 import type { InlinePart } from './inline.js';
 import type { CircuitPlan } from './plan.js';

@@ -1,5 +1,5 @@
 import { CHEMISTRY, restV } from '../catalogue/index.js';
-import { ALTERNATOR, dcdcsOf, hotShare, mainsChargerOf, type HotCharger, MPPT_YIELD, TRACE_VOLTS, type Bank, type SolarArray } from '../supply/index.js';
+import { ALTERNATOR, dcdcsOf, hotShare, mainsChargerOf, MPPT_YIELD, TRACE_VOLTS, type Bank, type SolarArray } from '../supply/index.js';
 import type { Design } from '../design/index.js';
 import { terminals } from '../routes/index.js';
 import type { CircuitPlan } from './plan.js';
@@ -80,7 +80,7 @@ function triggered(design: Design, state: CircuitState): boolean {
 }
 
 /** Share of its output that a charger gives in the air of a state. */
-const inAir = (state: CircuitState, design: Design, id: HotCharger): number => (state.air === 'hot' ? hotShare(design, id) : 1);
+const inAir = (state: CircuitState, design: Design, id: string): number => (state.air === 'hot' ? hotShare(design, id) : 1);
 
 function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, sunW: number): Giver[] {
   const { design, catalogue, array } = plan;

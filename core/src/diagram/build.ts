@@ -42,7 +42,7 @@ class Builder {
 
   constructor(private readonly input: DiagramInput) {
     this.gear = new Map(input.gear.map((g) => [g.id, g]));
-    this.kept = keptGear(input.design);
+    this.kept = keptGear(input.design, input.gear);
   }
 
   put(id: string, symbol: SymbolKind, title: string, more: Partial<DiagramNode> = {}): void {

@@ -1,24 +1,11 @@
 import { existingKey, type Design, type Existing } from '../design/index.js';
+import type { Gear } from '../places/index.js';
 import type { SymbolKind } from './element.js';
 
 /** Gear of the plan that is in the vehicle already: its own battery always, the rest by the parts that stay. */
-export function keptGear({ brief, supply }: Design): ReadonlySet<string> {
-  const parts: Readonly<Record<string, string | null>> = {
-    house: supply.battery.part,
-    charger: supply.isolation === 'isolator' ? supply.isolator : supply.dcdc,
-    charger2: supply.dcdcSecond,
-    panel: supply.sun.panel,
-    controller: supply.sun.controller,
-    mains: supply.mains.charger,
-    inverter: supply.inverter,
-    block: supply.fuseBlock,
-    bus: supply.hub,
-    switch: supply.mainSwitch,
-    shunt: supply.shunt,
-    disconnect: supply.disconnect.part,
-  };
-  const kept = new Set(Object.values(brief.existing).flatMap((e) => (e.verdict !== 'remove' && e.part ? [e.part] : [])));
-  return new Set(['starting', ...Object.entries(parts).flatMap(([gear, part]) => (part && kept.has(part) ? [gear] : []))]);
+export function keptGear(design: Design, gear: readonly Gear[]): ReadonlySet<string> {
+  const kept = new Set(Object.values(design.brief.existing).flatMap((e) => (e.verdict !== 'remove' && e.part ? [e.part] : [])));
+  return new Set(gear.flatMap((g) => (g.ref.in === 'vehicles' || (g.part !== null && kept.has(g.part)) ? [g.id] : [])));
 }
 
 const SYMBOL: readonly (readonly [Existing['does'][number], SymbolKind])[] = [

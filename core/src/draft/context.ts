@@ -5,21 +5,8 @@ import { gearKey, refTo, type Collection, type Design, type Ref, type Vehicle } 
 import type { DayFigures } from '../loads/index.js';
 import { ridesMm, type Gear } from '../places/index.js';
 import { carriesA, RATED_AIR_C } from '../protection/index.js';
-import {
-  bankPosts,
-  FIRST_BANK,
-  cutLengthM,
-  groupedOf,
-  PLUG_WIRE_MM2,
-  routeBetween,
-  terminals,
-  type Terminal as TerminalOf,
-  type Route,
-  type RunEnd,
-  type RunSpec,
-  type Stand,
-  type RunAmps,
-} from '../routes/index.js';
+import { FIRST_BANK } from '../plant/index.js';
+import { bankPosts, cutLengthM, groupedOf, PLUG_WIRE_MM2, routeBetween, terminals, type Terminal as TerminalOf, type Route, type RunEnd, type RunSpec, type Stand, type RunAmps } from '../routes/index.js';
 import { driveVolts, type Bank, type SolarArray } from '../supply/index.js';
 import { squareMm } from '../vehicle/index.js';
 import type { Limit, Terminal } from './limits.js';

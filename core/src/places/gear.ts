@@ -13,6 +13,8 @@ export interface Gear {
   readonly name: string;
   /** Its name without what tells it from others of its kind, or how much it holds. */
   readonly plain: string;
+  /** Part of the catalogue that it is; null: none. */
+  readonly part: string | null;
   /** What a load is for; null: it is no load. */
   readonly purpose: Purpose | null;
   readonly zone: string;
@@ -92,6 +94,7 @@ export function gearOn(s: Setting, t: Wanted, face: Face, on: { u: number; v: nu
     role: t.role,
     name: t.name,
     plain: t.plain,
+    part: t.part,
     purpose: t.purpose,
     zone: zone.id,
     zoneName: zone.name,

@@ -1,7 +1,8 @@
 import { chargerInputW, type Catalogue, type Part, type PartOf } from '../catalogue/index.js';
 import { gearKey, panelId, refTo, type Design, type GearRole, type Load, type LoadGroup, type Purpose, type Ref, type Trace } from '../design/index.js';
 import { inverterInputW } from '../loads/index.js';
-import { bankOf, distributionOf, selectedBankOf, type Bank } from '../supply/index.js';
+import { convertersOfKind, plant, type BankThing, type ConverterThing, type DistributionThing, type Plant } from '../plant/index.js';
+import { bankOf, selectedBankOf, type Bank } from '../supply/index.js';
 import { FIXING, LOAD_BODY, USUAL_BODY, type Body, type Fixing } from './bodies.js';
 
 /** A thing that a design calls for, before it has a place. */
@@ -12,6 +13,8 @@ export interface Wanted {
   readonly name: string;
   /** Its name without what tells it from others of its kind, or how much it holds. */
   readonly plain: string;
+  /** Part of the catalogue that it is; null: none. */
+  readonly part: string | null;
   /** What a load is for; null: it is no load. */
   readonly purpose: Purpose | null;
   readonly body: Body;
@@ -32,14 +35,17 @@ function row(part: Part, count: number): Body {
 }
 
 function make(ref: Ref, role: GearRole, name: string, body: Body, heatW = 0): Wanted {
-  return { ref, id: gearKey(ref), role, name, plain: name, purpose: null, body, fixing: FIXING[role], heatW, wall: null, ofAlike: 1 };
+  return { ref, id: gearKey(ref), role, name, plain: name, part: null, purpose: null, body, fixing: FIXING[role], heatW, wall: null, ofAlike: 1 };
 }
+
+/** A part of the catalogue as a piece of gear. */
+const gearOfPart = (ref: Ref, role: GearRole, name: string, part: Part, heatW = 0): Wanted => ({ ...make(ref, role, name, row(part, 1), heatW), part: part.id });
 
 /** Each panel on its own, so that rows go round hatches and vents; the first is where their cable starts. */
 function panels(part: PartOf<'panel'>, count: number): Wanted[] {
   return Array.from({ length: count }, (_, i) => {
     const name = count === 1 ? `panel ${part.ratedW} W` : `panel ${i + 1} of ${count}, ${part.ratedW} W`;
-    return { ...make(refTo('arrays', panelId(i)), 'panel', name, row(part, 1)), plain: `panel ${part.ratedW} W`, ofAlike: count };
+    return { ...gearOfPart(refTo('arrays', panelId(i)), 'panel', name, part), plain: `panel ${part.ratedW} W`, ofAlike: count };
   });
 }
 
@@ -51,73 +57,76 @@ function batteries(part: Part, count: number): Body {
 }
 
 /** A bank as one piece of gear. */
-const battery = (id: string, plain: string, bank: Bank): Wanted => ({
-  ...make(refTo('banks', id), 'house', `${plain} ${bank.capacityAh} Ah`, batteries(bank.part, bank.strings * bank.inSeries)),
-  plain,
-});
+function bankGear({ ref, selected, batteries: parts }: BankThing, design: Design, catalogue: Catalogue): Wanted[] {
+  const bank = selected ? selectedBankOf(design, catalogue) : bankOf(design, catalogue);
+  const [main] = parts;
+  if (!bank || !main) return [];
+  const plain = selected ? 'second battery' : 'house battery';
+  return [{ ...make(ref, 'house', `${plain} ${bank.capacityAh} Ah`, batteries(main.part, bank.strings * bank.inSeries)), plain, part: main.part.id }];
+}
+
+/** Bus bars, or the hub board in their place, and a block beside them. */
+function boardOf({ ref, part }: DistributionThing): Wanted {
+  if (part?.kind === 'fuse-block') return gearOfPart(ref, 'block', 'fuse block', part);
+  return part ? gearOfPart(ref, 'bus', 'hub board', part) : make(ref, 'bus', 'bus bars', USUAL_BODY.bus);
+}
 
 /** What sits in the battery's leads and in the feed of the loads: near to the bus bars. */
-function inline({ supply }: Design, catalogue: Catalogue): Wanted[] {
-  const hub = catalogue.find('hub', supply.hub);
-  const parts = [
-    ['switchgear', 'switch', supply.second?.joined === 'selector' ? 'selector' : 'main switch', hub?.mainSwitch ? null : catalogue.find('switch', supply.mainSwitch)],
-    ['monitors', 'shunt', 'shunt', hub ? null : catalogue.find('shunt', supply.shunt)],
-    ['switchgear', 'disconnect', 'low-voltage disconnect', hub ? null : catalogue.find('disconnect', supply.disconnect.part)],
-  ] as const;
-  return parts.flatMap(([collection, id, name, part]) => (part ? [make(refTo(collection, id), 'bus', name, row(part, 1))] : []));
+function inlineGear({ switchgear, monitors }: Plant): Wanted[] {
+  const main = switchgear.filter((s) => s.part.kind === 'switch').map((s) => gearOfPart(s.ref, 'bus', s.selects ? 'selector' : 'main switch', s.part));
+  const shunts = monitors.flatMap((m) => (m.part ? [gearOfPart(m.ref, 'bus', 'shunt', m.part)] : []));
+  const disconnects = switchgear.filter((s) => s.part.kind === 'disconnect').map((s) => gearOfPart(s.ref, 'bus', 'low-voltage disconnect', s.part));
+  return [...main, ...shunts, ...disconnects];
 }
 
-function sources(design: Design, catalogue: Catalogue): Wanted[] {
-  const { supply } = design;
-  const bank = bankOf(design, catalogue);
-  const { hub } = distributionOf(design, catalogue);
-  const out: Wanted[] = [];
-  if (supply.isolation !== 'none') out.push(make(refTo('vehicles', 'starting'), 'starting', 'starting battery', USUAL_BODY.starting));
-  if (bank) {
-    out.push(battery('house', 'house battery', bank));
-    const second = selectedBankOf(design, catalogue);
-    if (second) out.push(battery('second', 'second battery', second));
-    out.push(hub ? make(refTo('distribution', 'bus'), 'bus', 'hub board', row(hub, 1)) : make(refTo('distribution', 'bus'), 'bus', 'bus bars', USUAL_BODY.bus));
-    out.push(...inline(design, catalogue));
+/** Watts of the panels that a converter takes. */
+const sunOn = (c: ConverterThing, p: Plant): number => p.arrays.filter((a) => c.inputs.some((i) => i.ref.id === a.ref.id)).reduce((sum, a) => sum + a.part.ratedW * a.quantity, 0);
+
+/** A converter with what it loses as heat; of several of a kind the later ones say so. */
+function converterGear(c: ConverterThing, nth: number, p: Plant, bank: Bank | null, houseV: number): Wanted {
+  const { ref, part } = c;
+  switch (part.kind) {
+    case 'dcdc':
+      return gearOfPart(ref, 'charger', nth ? 'second charger' : 'charger', part, bank ? chargerInputW(part, bank.absorptionV) * (1 - part.efficiency) : 0);
+    case 'solar-controller':
+      return gearOfPart(ref, 'controller', 'solar controller', part, CONTROLLER_LOSS * Math.min(sunOn(c, p), part.maxA * houseV));
+    case 'mains-charger':
+      return gearOfPart(ref, 'mains', 'mains charger', part, Math.max(0, part.acW - part.outputA * part.outputV * 1.2));
+    case 'inverter':
+      return gearOfPart(ref, 'inverter', `inverter ${part.ratedW} W`, part, inverterInputW(part.ratedW, part.ratedW) - part.ratedW);
   }
-  const charger = supply.isolation === 'dcdc' ? catalogue.find('dcdc', supply.dcdc) : supply.isolation === 'isolator' ? catalogue.find('isolator', supply.isolator) : null;
-  const lost = (id: string | null): number => {
-    const part = catalogue.find('dcdc', id);
-    return part && bank ? chargerInputW(part, bank.absorptionV) * (1 - part.efficiency) : 0;
-  };
-  if (charger)
-    out.push({ ...make(refTo(charger.kind === 'dcdc' ? 'converters' : 'links', 'charger'), 'charger', charger.kind === 'dcdc' ? 'charger' : 'isolator', row(charger, 1), lost(charger.id)) });
-  const second = supply.isolation === 'dcdc' ? catalogue.find('dcdc', supply.dcdcSecond) : null;
-  if (second) out.push(make(refTo('converters', 'charger2'), 'charger', 'second charger', row(second, 1), lost(second.id)));
-  return out;
 }
 
-function devices(design: Design, catalogue: Catalogue): Wanted[] {
-  const { supply } = design;
-  const out: Wanted[] = [];
-  const inverter = catalogue.find('inverter', supply.inverter);
-  if (inverter) out.push(make(refTo('converters', 'inverter'), 'inverter', `inverter ${inverter.ratedW} W`, row(inverter, 1), inverterInputW(inverter.ratedW, inverter.ratedW) - inverter.ratedW));
-  const block = distributionOf(design, catalogue).hub ? null : catalogue.find('fuse-block', supply.fuseBlock);
-  if (block) out.push(make(refTo('distribution', 'block'), 'block', 'fuse block', row(block, 1)));
-  const panel = catalogue.find('panel', supply.sun.panel);
-  if (panel) out.push(...panels(panel, supply.sun.count));
-  const portable = supply.sun.portable && catalogue.find('panel', supply.sun.portable.panel);
-  if (portable) out.push(make(refTo('arrays', 'portable'), 'control', 'portable panel’s socket', LOAD_BODY.sockets));
-  const sun = (panel ? panel.ratedW * supply.sun.count : 0) + (portable?.ratedW ?? 0);
-  const controller = (panel ?? portable) && catalogue.find('solar-controller', supply.sun.controller);
-  if (controller) out.push(make(refTo('converters', 'controller'), 'controller', 'solar controller', row(controller, 1), 0.03 * Math.min(sun, controller.maxA * supply.houseV)));
-  const mains = catalogue.find('mains-charger', supply.mains.charger);
-  if (mains) out.push(make(refTo('converters', 'mains'), 'mains', 'mains charger', row(mains, 1), Math.max(0, mains.acW - mains.outputA * mains.outputV * 1.2)));
-  return out;
+/** Share of the sun that a controller turns to heat. */
+const CONTROLLER_LOSS = 0.03;
+
+/** The plant as gear, in the order in which it is set down: what stands first says where the rest goes. */
+function plantGear(design: Design, catalogue: Catalogue): Wanted[] {
+  const p = plant(design, catalogue);
+  const bank = bankOf(design, catalogue);
+  const converters = (kind: ConverterThing['part']['kind']): Wanted[] => convertersOfKind(p, kind).map((c, i) => converterGear(c, i, p, bank, design.supply.houseV));
+  const [bars, blocks] = [p.distribution.filter((d) => d.part?.kind !== 'fuse-block'), p.distribution.filter((d) => d.part?.kind === 'fuse-block')];
+  return [
+    ...p.vehicles.filter((v) => v.joined).map((v) => make(v.ref, 'starting', 'starting battery', USUAL_BODY.starting)),
+    ...p.banks.flatMap((b) => bankGear(b, design, catalogue)),
+    ...(bank ? [...bars.map(boardOf), ...inlineGear(p)] : []),
+    ...converters('dcdc'),
+    ...p.links.map((l) => gearOfPart(l.ref, 'charger', 'isolator', l.part)),
+    ...converters('inverter'),
+    ...blocks.map(boardOf),
+    ...p.arrays.filter((a) => !a.portable).flatMap((a) => panels(a.part, a.quantity)),
+    ...p.arrays.filter((a) => a.portable).map((a) => make(a.ref, 'control', 'portable panel’s socket', LOAD_BODY.sockets)),
+    ...converters('solar-controller'),
+    ...converters('mains-charger'),
+    ...p.monitors.flatMap((m) => SHOWN[m.ref.id]?.(m.ref) ?? []),
+  ];
 }
 
 /** What is looked at and pressed every day: the display of the battery's shunt, and the inverter's switch. */
-function controls(design: Design, catalogue: Catalogue): Wanted[] {
-  const out: Wanted[] = [];
-  if (bankOf(design, catalogue) && distributionOf(design, catalogue).shunt) out.push(make(refTo('monitors', 'display'), 'control', 'battery display', USUAL_BODY.display));
-  if (catalogue.find('inverter', design.supply.inverter)) out.push(make(refTo('monitors', 'remote'), 'control', 'inverter switch', USUAL_BODY.remote));
-  return out;
-}
+const SHOWN: Readonly<Record<string, (ref: Ref) => Wanted>> = {
+  display: (ref) => make(ref, 'control', 'battery display', USUAL_BODY.display),
+  remote: (ref) => make(ref, 'control', 'inverter switch', USUAL_BODY.remote),
+};
 
 /** Carried to its outlet and put away again, as a kettle is: what is fitted is the outlet. */
 const pluggedIn = ({ supply, purpose }: Load): boolean => supply === 'mains' && (purpose === 'cooking' || purpose === 'tools' || purpose === 'electronics');
@@ -160,5 +169,5 @@ function shared(design: Design): Wanted[] {
 
 /** What a design calls for, in the order in which it is set down. */
 export function wantedGear(design: Design, catalogue: Catalogue): Wanted[] {
-  return [...sources(design, catalogue), ...devices(design, catalogue), ...controls(design, catalogue), ...shared(design), ...loads(design)];
+  return [...plantGear(design, catalogue), ...shared(design), ...loads(design)];
 }

@@ -1,4 +1,5 @@
 import type { Ref } from '../design/index.js';
+import { FIRST_BANK } from '../plant/index.js';
 import type { RunSpec, Terminal } from './spec.js';
 
 /** The two nodes of a pair of terminals. */
@@ -20,10 +21,6 @@ export function bankPosts(bank: string, string: number | null): Posts {
 export const ROOF_PANELS: Posts = terminals('panel');
 
 type Told = { readonly spec: Pick<RunSpec, 'role' | 'serves'> };
-
-/** Ids of the banks: the one in use from the start, and the one behind a selector. */
-export const FIRST_BANK: Ref = { in: 'banks', id: 'house' };
-export const SECOND_BANK: Ref = { in: 'banks', id: 'second' };
 
 /** True of a lead of a bank. */
 export const isLeadOf = ({ spec }: Told, bank: Ref): boolean => spec.role === 'bank lead' && spec.serves.id === bank.id;

@@ -1,5 +1,6 @@
 import { batterySource, CHEMISTRY, RECONNECT_ABOVE_V, type BatteryPart, type BatteryState, type Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
+import { plant, type BankThing } from '../plant/index.js';
 
 /** The house bank: strings of 12 V batteries, in parallel. */
 export interface Bank {
@@ -78,22 +79,25 @@ function makeBank(design: Design, strings: readonly [Strings, ...Strings[]]): Ba
 
 const stringsOf = (part: BatteryPart, count: number, houseV: number): Strings => ({ part, strings: Math.max(1, Math.floor(count / (houseV / 12))) });
 
-/** The bank of a design; null while no battery is chosen. Odd batteries of a 24 V bank are left out and found by a rule. */
-export function bankOf(design: Design, catalogue: Catalogue): Bank | null {
-  const { supply } = design;
-  const part = catalogue.find('battery', supply.battery.part);
-  if (!part) return null;
-  const more = supply.second?.joined === 'parallel' ? catalogue.find('battery', supply.second.part) : null;
-  const main = stringsOf(part, supply.battery.count, supply.houseV);
-  return makeBank(design, more && supply.second ? [main, stringsOf(more, supply.second.count, supply.houseV)] : [main]);
+/** A bank of the plant with its figures; null where there is none. */
+function figuresOf(design: Design, thing: BankThing | undefined): Bank | null {
+  const [main, ...more] = (thing?.batteries ?? []).map((b) => stringsOf(b.part, b.quantity, thing!.nominalV));
+  return main ? makeBank(design, [main, ...more]) : null;
 }
 
+/** The bank of a design; null while no battery is chosen. Odd batteries of a 24 V bank are left out and found by a rule. */
+export const bankOf = (design: Design, catalogue: Catalogue): Bank | null =>
+  figuresOf(
+    design,
+    plant(design, catalogue).banks.find((b) => !b.selected),
+  );
+
 /** The second bank behind a selector; null where there is none. */
-export function selectedBankOf(design: Design, catalogue: Catalogue): Bank | null {
-  const { second, houseV } = design.supply;
-  const part = second?.joined === 'selector' ? catalogue.find('battery', second.part) : null;
-  return part && second ? makeBank(design, [stringsOf(part, second.count, houseV)]) : null;
-}
+export const selectedBankOf = (design: Design, catalogue: Catalogue): Bank | null =>
+  figuresOf(
+    design,
+    plant(design, catalogue).banks.find((b) => b.selected),
+  );
 
 /** Volts and ohms of one string, by its number from 1. */
 export function stringSource(bank: Bank, state: BatteryState, string = 1): { readonly volt: number; readonly ohm: number } {

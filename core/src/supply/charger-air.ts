@@ -3,14 +3,11 @@ import { climateOf } from '../travel/index.js';
 import { vehicleOf } from '../vehicle/index.js';
 import { chargerDerate } from './charger.js';
 
-/** Things that charge and get hot doing it. */
-export type HotCharger = 'charger' | 'charger2' | 'mains';
-
 /** Day that a zone's temperature is planned for, °C. */
 const PLANNED_DAY_C = 40;
 
 /** Air of the zone that a charger stands in on a hot day: where it was put, else where its like is usually put, °C. */
-export function chargerZoneC(design: Design, id: HotCharger): number {
+export function chargerZoneC(design: Design, id: string): number {
   const vehicle = vehicleOf(design);
   const face = vehicle.faces.find((f) => f.id === vehicle.usual[id === 'mains' ? 'mains' : 'charger']);
   const zone = vehicle.zones.find((z) => z.id === (design.places[id]?.zone ?? face?.zone));
@@ -18,10 +15,10 @@ export function chargerZoneC(design: Design, id: HotCharger): number {
 }
 
 /** Share of its output that a charger keeps on a hot day in its zone. */
-export const hotShare = (design: Design, id: HotCharger): number => chargerDerate(chargerZoneC(design, id));
+export const hotShare = (design: Design, id: string): number => chargerDerate(chargerZoneC(design, id));
 
 /** Share of its output that a charger keeps in the air of the trip: as far above the day as its zone is planned above a hot one. */
-export function tripShare(design: Design, id: HotCharger): number {
+export function tripShare(design: Design, id: string): number {
   const aboveK = Math.max(0, chargerZoneC(design, id) - PLANNED_DAY_C);
   return chargerDerate(climateOf(design.brief.trip).ambientC + aboveK);
 }

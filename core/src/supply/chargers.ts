@@ -1,5 +1,6 @@
 import { CHEMISTRY, chargerInputW, restV, type Catalogue, type DcdcPart } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
+import { convertersOfKind, plant } from '../plant/index.js';
 import { MPPT_YIELD } from './sun.js';
 import type { AlternatorWants } from './alternator.js';
 import type { SolarArray } from './array.js';
@@ -25,20 +26,16 @@ export const halfOf = (part: DcdcPart, half: boolean): number => (half && part.h
 
 /** The mains charger of a design: one of its own, or the inverter-charger's. */
 export function mainsChargerOf(design: Design, catalogue: Catalogue): { readonly name: string; readonly outputA: number; readonly acW: number; readonly outputV: number } | null {
-  const own = catalogue.find('mains-charger', design.supply.mains.charger);
-  if (own) return own;
-  const inverter = catalogue.find('inverter', design.supply.inverter);
-  return inverter?.charger ? { name: inverter.name, outputV: inverter.inputV, ...inverter.charger } : null;
+  const p = plant(design, catalogue);
+  const [own] = convertersOfKind(p, 'mains-charger');
+  if (own) return own.part;
+  const [inverter] = convertersOfKind(p, 'inverter').filter((c) => c.charges);
+  return inverter?.part.charger ? { name: inverter.part.name, outputV: inverter.part.inputV, ...inverter.part.charger } : null;
 }
 
 /** DC-DC chargers of a design with the share of their output they are set to. */
-export function dcdcsOf(design: Design, catalogue: Catalogue): readonly { readonly id: 'charger' | 'charger2'; readonly part: DcdcPart; readonly share: number }[] {
-  const { supply } = design;
-  if (supply.isolation !== 'dcdc') return [];
-  const first = catalogue.find('dcdc', supply.dcdc);
-  const second = catalogue.find('dcdc', supply.dcdcSecond);
-  return [...(first ? [{ id: 'charger' as const, part: first, share: halfOf(first, supply.dcdcHalf) }] : []), ...(second ? [{ id: 'charger2' as const, part: second, share: 1 }] : [])];
-}
+export const dcdcsOf = (design: Design, catalogue: Catalogue): readonly { readonly id: string; readonly part: DcdcPart; readonly share: number }[] =>
+  convertersOfKind(plant(design, catalogue), 'dcdc').map(({ ref, part, share }) => ({ id: ref.id, part, share }));
 
 /** Amps that reach the bank from the vehicle while it is driven, and what all of it takes from the alternator, at its volts warm at idle and on the road. */
 export function vehicleChargeA(design: Design, catalogue: Catalogue, bank: Bank, closedShare: number): { readonly outA: number; readonly wanted: AlternatorWants } {

@@ -1,0 +1,2 @@
+export * from './plant.js';
+export * from './thing.js';

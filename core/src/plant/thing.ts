@@ -1,0 +1,67 @@
+import type { DcdcPart, InverterPart, Part, PartOf } from '../catalogue/index.js';
+import type { Ref } from '../design/index.js';
+
+/** A thing of the rig, with the part of the catalogue that it is. */
+export interface Thing<P extends Part | null = Part> {
+  readonly ref: Ref;
+  readonly part: P;
+  readonly quantity: number;
+}
+
+/** Batteries that are one bank. */
+export interface BankThing {
+  readonly ref: Ref;
+  /** Its batteries, by what they are: all of one part, or of two that are joined. */
+  readonly batteries: readonly Thing<PartOf<'battery'>>[];
+  readonly nominalV: number;
+  /** Behind a selector; else it is in use always. */
+  readonly selected: boolean;
+}
+
+/** What stands at a converter's input. */
+export type Supplied = { readonly by: 'vehicle' | 'array' | 'inlet'; readonly ref: Ref };
+
+/** A box that charges, converts or inverts. */
+export interface ConverterThing extends Thing<DcdcPart | PartOf<'solar-controller'> | PartOf<'mains-charger'> | InverterPart> {
+  /** Share of its output that it is set to, 0–1. */
+  readonly share: number;
+  /** What it takes from; none: from its bank. */
+  readonly inputs: readonly Supplied[];
+  /** The bank that it charges; null: it charges none. */
+  readonly charges: Ref | null;
+  /** The bank that it draws on; null: it draws on none. */
+  readonly draws: Ref | null;
+}
+
+/** Panels that are one array. */
+export interface ArrayThing extends Thing<PartOf<'panel'>> {
+  readonly inSeries: number;
+  /** Put out when parked. */
+  readonly portable: boolean;
+  /** Its own regulator comes with it. */
+  readonly regulated: boolean;
+}
+
+/** What ties a starting battery and a bank together. */
+export type LinkThing = Thing<PartOf<'isolator'>>;
+
+/** Bars, blocks and boards that loads hang on. */
+export type DistributionThing = Thing<PartOf<'fuse-block'> | PartOf<'hub'> | null>;
+
+/** What parts something by hand or by itself. */
+export interface SwitchThing extends Thing<PartOf<'switch'> | PartOf<'disconnect'>> {
+  readonly pole: 'positive' | 'negative';
+  /** It stands in the lead of every bank and says which is in use. */
+  readonly selects: boolean;
+}
+
+/** What measures or shows. */
+export type MonitorThing = Thing<PartOf<'shunt'> | null>;
+
+/** A vehicle with an engine, and what of it the rig hangs on. */
+export interface VehicleThing {
+  readonly ref: Ref;
+  readonly nominalV: number;
+  /** Something of the rig is joined to its starting battery. */
+  readonly joined: boolean;
+}

@@ -223,10 +223,9 @@ export function threeDrafts(design: Design, catalogue: Catalogue): readonly Supp
     const tried: Tried[] = [];
     let circuits = 0;
     for (const o of options) {
-      if (!o.holds) continue;
+      if (!o.holds || o.price < STEP_UP * dearest) continue;
       const reached = lowest(o.d, catalogue, sky, ask.growth);
       tried.push({ d: o.d, low: reached });
-      if (o.price < STEP_UP * dearest) continue;
       const reserve = 1 - bankOf(o.d, catalogue)!.usableShare;
       // A roomier draft is in nothing behind the one before it.
       const stands = reached >= reserve - 1e-9 && o.alone >= Math.max(ask.daysAlone, alone) && lowest(o.d, catalogue, dull, 1) >= low;
@@ -239,6 +238,8 @@ export function threeDrafts(design: Design, catalogue: Catalogue): readonly Supp
         }
       }
     }
-    return describe(tier, fallBack(tried, base, catalogue), catalogue, false);
+    // One that is no dearer than the draft before it may still fall least short.
+    const cheaper = options.filter((o) => o.holds && o.price < STEP_UP * dearest).map((o): Tried => ({ d: o.d, low: lowest(o.d, catalogue, sky, ask.growth) }));
+    return describe(tier, fallBack([...cheaper, ...tried], base, catalogue), catalogue, false);
   });
 }

@@ -5,12 +5,13 @@ import { draftLeads, draftRuns } from '../draft/index.js';
 import { fitSteps, type FitStep } from '../fit/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { orderOf, type Order } from '../order/index.js';
+import { plant } from '../plant/index.js';
 import { draftGear, type Gear } from '../places/index.js';
 import type { ProveRow } from '../prove/index.js';
 import { layoutFigures, type LayoutFigures, type SizedRun } from '../routes/index.js';
 import { judge, type Finding } from '../rules/index.js';
 import { vehicleOf } from '../vehicle/index.js';
-import type { ChargerInput, SupplyFigures } from '../supply/index.js';
+import type { FedCharger, SupplyFigures } from '../supply/index.js';
 import type { TripResult } from '../trip/index.js';
 import { chargerInputs } from './charger-inputs.js';
 import { powerOf } from './power.js';
@@ -27,7 +28,7 @@ export interface Assessment {
   readonly supply: SupplyFigures;
   readonly trip: TripResult | null;
   /** The DC-DC charger behind its own feed, in each state of the vehicle. */
-  readonly chargerInputs: readonly ChargerInput[];
+  readonly chargerInputs: readonly FedCharger[];
   readonly gear: readonly Gear[];
   readonly runs: readonly SizedRun[];
   /** Main switch, shunt and disconnect, as they stand in the circuit. */
@@ -64,6 +65,7 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
   const context = {
     design,
     catalogue,
+    plant: plant(design, catalogue),
     vehicle,
     gear: new Map(gear.map((g) => [g.id, g])),
     bank,

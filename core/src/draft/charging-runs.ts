@@ -2,6 +2,7 @@ import type { Gear } from '../places/index.js';
 import type { RunSpec, RunAmps } from '../routes/index.js';
 import { chargerInputW, type DcdcPart } from '../catalogue/index.js';
 import { figure, sentence } from '../quantity/index.js';
+import { BARS, convertersOfKind, OWN_VEHICLE, type LinkThing } from '../plant/index.js';
 import { alternatorBudget, dcdcsOf, driveVolts, mainsChargerOf } from '../supply/index.js';
 import { steadyA, lastingLoadsA, usualLoadsA } from './amps.js';
 import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
@@ -34,13 +35,12 @@ function feedAmps(c: DraftContext, part: DcdcPart, share: number): RunAmps & { r
 }
 
 /** Feed from the starting side into a DC-DC charger and on to the bus bars, for the output that it is set to. */
-function dcdcRuns(c: DraftContext, next: () => number, id: 'charger' | 'charger2'): RunSpec[] {
-  const { part, share } = dcdcsOf(c.design, c.catalogue).find((d) => d.id === id) ?? { part: null, share: 1 };
-  const [starting, charger, bus] = [c.gear.get('starting'), c.gear.get(id), c.gear.get('bus')];
-  if (!part || !starting || !charger || !c.bank || !bus) return [];
+function dcdcRuns(c: DraftContext, next: () => number, { ref, part, share }: ReturnType<typeof convertersOfKind<'dcdc'>>[number]): RunSpec[] {
+  const [starting, charger, bus] = [c.gear.get(OWN_VEHICLE.id), c.gear.get(ref.id), c.gear.get(BARS.id)];
+  if (!starting || !charger || !c.bank || !bus) return [];
   return [
     makeRun(c, next(), {
-      id: `start-${id}`,
+      id: `start-${ref.id}`,
       role: 'charger feed',
       serves: charger.ref,
       name: `Starting battery → ${charger.name}`,
@@ -110,10 +110,9 @@ export function allChargeA(c: DraftContext): number {
   return Math.max(vehicle, portableOutA(array, bank)) + sun + (mainsChargerOf(design, catalogue)?.outputA ?? 0);
 }
 
-function isolatorRuns(c: DraftContext, next: () => number): RunSpec[] {
-  const part = c.catalogue.find('isolator', c.design.supply.isolator);
-  const [starting, isolator, bus] = [c.gear.get('starting'), c.gear.get('charger'), c.gear.get('bus')];
-  if (!part || !starting || !isolator || !c.bank || !bus) return [];
+function isolatorRuns(c: DraftContext, next: () => number, { ref, part }: LinkThing): RunSpec[] {
+  const [starting, isolator, bus] = [c.gear.get(OWN_VEHICLE.id), c.gear.get(ref.id), c.gear.get(BARS.id)];
+  if (!starting || !isolator || !c.bank || !bus) return [];
   const common = {
     group: 'charging',
     ...linkAmps(c),
@@ -152,11 +151,17 @@ function isolatorRuns(c: DraftContext, next: () => number): RunSpec[] {
   return [near, far];
 }
 
-/** Runs that bring charge from the vehicle and from the mains. */
+/** Feed of the bus bars from a mains charger. */
+function mainsRuns(c: DraftContext, next: () => number, { ref, part }: ReturnType<typeof convertersOfKind<'mains-charger'>>[number]): RunSpec[] {
+  const [mains, bus] = [c.gear.get(ref.id), c.gear.get(BARS.id)];
+  return mains && c.bank && bus ? [outputRun(c, next, mains, part.outputA, `${sentence(mains.name)} → ${bus.name}`, 'mains charger')] : [];
+}
+
+/** Runs that bring charge from the vehicle and from the mains: of every charger and link that there is. */
 export function chargingRuns(c: DraftContext, next: () => number): RunSpec[] {
-  const vehicle = c.design.supply.isolation === 'dcdc' ? [...dcdcRuns(c, next, 'charger'), ...dcdcRuns(c, next, 'charger2')] : c.design.supply.isolation === 'isolator' ? isolatorRuns(c, next) : [];
-  const mainsPart = c.catalogue.find('mains-charger', c.design.supply.mains.charger);
-  const mains = c.gear.get('mains');
-  const fromMains = mainsPart && mains && c.bank && c.gear.get('bus') ? [outputRun(c, next, mains, mainsPart.outputA, `Mains charger → ${c.gear.get('bus')!.name}`, 'mains charger')] : [];
-  return [...vehicle, ...fromMains];
+  return [
+    ...convertersOfKind(c.plant, 'dcdc').flatMap((d) => dcdcRuns(c, next, d)),
+    ...c.plant.links.flatMap((l) => isolatorRuns(c, next, l)),
+    ...convertersOfKind(c.plant, 'mains-charger').flatMap((m) => mainsRuns(c, next, m)),
+  ];
 }

@@ -4,9 +4,22 @@ import type { InlinePart } from '../circuit/index.js';
 import { gearKey, refTo, type Collection, type Design, type Ref, type Vehicle } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { ridesMm, type Gear } from '../places/index.js';
+import { FIRST_BANK, type Plant } from '../plant/index.js';
 import { carriesA, RATED_AIR_C } from '../protection/index.js';
-import { FIRST_BANK } from '../plant/index.js';
-import { bankPosts, cutLengthM, groupedOf, PLUG_WIRE_MM2, routeBetween, terminals, type Terminal as TerminalOf, type Route, type RunEnd, type RunSpec, type Stand, type RunAmps } from '../routes/index.js';
+import {
+  bankPosts,
+  cutLengthM,
+  groupedOf,
+  PLUG_WIRE_MM2,
+  routeBetween,
+  terminals,
+  type Terminal as TerminalOf,
+  type Route,
+  type RunEnd,
+  type RunSpec,
+  type Stand,
+  type RunAmps,
+} from '../routes/index.js';
 import { driveVolts, type Bank, type SolarArray } from '../supply/index.js';
 import { squareMm } from '../vehicle/index.js';
 import type { Limit, Terminal } from './limits.js';
@@ -15,6 +28,7 @@ import type { Limit, Terminal } from './limits.js';
 export interface DraftContext {
   readonly design: Design;
   readonly catalogue: Catalogue;
+  readonly plant: Plant;
   readonly vehicle: Vehicle;
   readonly gear: ReadonlyMap<string, Gear>;
   readonly bank: Bank | null;

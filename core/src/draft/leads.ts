@@ -1,4 +1,5 @@
 import type { Gear } from '../places/index.js';
+import { convertersOfKind } from '../plant/index.js';
 import { cutLengthM, routeBetween, type Lead, type Route, type Stand } from '../routes/index.js';
 import { standOf, type DraftContext } from './context.js';
 
@@ -18,25 +19,33 @@ function ignition(c: DraftContext): { readonly stand: Stand; readonly name: stri
   return starting ? { stand: standOf(starting), name: 'ignition circuit of the tow vehicle' } : null;
 }
 
+/** The first charger's leads keep the plain key; those of the next ones name theirs. */
+const leadKey = (key: string, unit: string, nth: number): string => (nth ? `${key}-${unit}` : key);
+
+/** What switches each charger from the vehicle on. */
 function triggers(c: DraftContext): Given[] {
-  const part = c.catalogue.find('dcdc', c.design.supply.dcdc);
-  if (!part || c.design.supply.isolation !== 'dcdc' || c.design.supply.trigger === 'volts') return [];
-  const live = c.design.supply.trigger === 'always-live wire';
-  return [
-    {
-      id: 'lead-trigger',
-      kind: 'trigger',
-      name: live ? 'Always-live wire → charger' : 'Ignition trigger → charger',
-      from: live ? 'starting battery' : 'ignition',
-      to: 'charger',
-      cable: '1.5 mm², plum sleeve at both ends',
-      diameterMm: 3,
-      plugMm: 8,
-      longestM: 20,
-      polarity: 'one wire; the charger’s own negative is its return',
-      fuseA: 3,
-    },
-  ];
+  const { trigger } = c.design.supply;
+  if (trigger === 'volts') return [];
+  const live = trigger === 'always-live wire';
+  return convertersOfKind(c.plant, 'dcdc').flatMap(({ ref }, nth): Given[] => {
+    const charger = c.gear.get(ref.id);
+    if (!charger) return [];
+    return [
+      {
+        id: leadKey('lead-trigger', ref.id, nth),
+        kind: 'trigger',
+        name: `${live ? 'Always-live wire' : 'Ignition trigger'} → ${charger.name}`,
+        from: live ? 'starting battery' : 'ignition',
+        to: ref.id,
+        cable: '1.5 mm², plum sleeve at both ends',
+        diameterMm: 3,
+        plugMm: 8,
+        longestM: 20,
+        polarity: 'one wire; the charger’s own negative is its return',
+        fuseA: 3,
+      },
+    ];
+  });
 }
 
 function probes(c: DraftContext): Given[] {
@@ -54,7 +63,10 @@ function probes(c: DraftContext): Given[] {
     polarity: 'none: a resistor',
     fuseA: null,
   });
-  if (c.catalogue.find('dcdc', c.design.supply.dcdc)?.coldLock && c.gear.has('charger')) out.push(warm('charger', 'charger'));
+  for (const { ref, part } of convertersOfKind(c.plant, 'dcdc')) {
+    const charger = c.gear.get(ref.id);
+    if (part.coldLock && charger) out.push(warm(ref.id, charger.name));
+  }
   if (c.gear.has('controller'))
     out.push({
       ...warm('controller', 'solar controller'),

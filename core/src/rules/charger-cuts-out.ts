@@ -11,11 +11,12 @@ export const chargerCutsOut: Rule = {
   why: 'A charger at its cut-out switches off and on, and charges nothing.',
   test: ({ chargerInputs }) =>
     chargerInputs
-      .filter((c) => !c.runs || (c.aboveCutOutV < CLOSE_V && !c.state.startsWith('lowest')))
+      .filter((c) => !c.runs || (c.aboveCutOutV < CLOSE_V && !c.atCutOut))
       .map((c) => ({
-        at: { stage: 'supply' as const, about: 'charger' },
-        values: { state: c.state, what: c.state, arrives: figure(c.arrivesV, 2), above: figure(c.aboveCutOutV, 2), runs: c.runs ? 1 : 0 },
+        at: { stage: 'supply' as const, about: c.unit },
+        values: { state: c.state, charger: c.name, what: c.state, arrives: figure(c.arrivesV, 2), above: figure(c.aboveCutOutV, 2), runs: c.runs ? 1 : 0 },
       })),
-  say: (v) => (v['runs'] ? `${v['state']}: ${v['arrives']} V arrive at the charger, only ${v['above']} V above its cut-out.` : `${v['state']}: the charger is cut out, ${v['arrives']} V arrive.`),
+  say: (v) =>
+    v['runs'] ? `${v['state']}: ${v['arrives']} V arrive at the ${v['charger']}, only ${v['above']} V above its cut-out.` : `${v['state']}: the ${v['charger']} is cut out, ${v['arrives']} V arrive.`,
   fix: () => 'A thicker or shorter feed, half power, or measure the alternator’s volts on a drive.',
 };

@@ -12,8 +12,8 @@ export const profileMissing: Rule = {
     const { chemistry } = bank.part;
     return dcdcsOf(design, catalogue)
       .filter(({ part }) => !part.profiles.includes(chemistry))
-      .map(({ part }) => ({
-        at: { stage: 'supply' as const, about: 'charger' },
+      .map(({ id, part }) => ({
+        at: { stage: 'supply' as const, about: id },
         values: { charger: part.name, bank: CHEMISTRY[chemistry].name, has: part.profiles.map((p) => CHEMISTRY[p].name).join(', ') },
       }));
   },

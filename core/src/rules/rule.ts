@@ -3,7 +3,7 @@ import type { Design, Vehicle } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import type { Gear } from '../places/index.js';
 import type { LayoutFigures, SizedRun } from '../routes/index.js';
-import type { ChargerInput, SupplyFigures } from '../supply/index.js';
+import type { FedCharger, SupplyFigures } from '../supply/index.js';
 import type { TripResult } from '../trip/index.js';
 import type { Press } from './press.js';
 
@@ -20,7 +20,7 @@ export interface Facts {
   readonly day: DayFigures;
   readonly supply: SupplyFigures;
   readonly trip: TripResult | null;
-  readonly chargerInputs: readonly ChargerInput[];
+  readonly chargerInputs: readonly FedCharger[];
   readonly runs: readonly SizedRun[];
   /** Of all parts on the list. */
   readonly totals: { readonly price: number; readonly kg: number };

@@ -74,7 +74,21 @@ describe('the rules', () => {
     const d = demo('vet');
     d.supply.houseV = 24;
     d.supply.battery.count = 2;
-    expect(found(d, 'wrong-volts').map((f) => f.at.about)).toEqual(['inverter', 'charger']);
+    expect(found(d, 'wrong-volts').map((f) => f.at.about)).toEqual(['charger', 'inverter']);
+  });
+
+  it('look at a second charger as at the first: its volts, its profile, its feed, its cold lock, its leads', () => {
+    const d = demo('vet');
+    const wrong = SHIPPED_CATALOGUE.ofKind('dcdc').find((p) => p.outputV !== 12)!;
+    d.supply.dcdcSecond = wrong.id;
+    expect(found(d, 'wrong-volts').map((f) => f.at.about)).toContain('charger2');
+    d.supply.dcdcSecond = d.supply.dcdc;
+    const a = assess(d, SHIPPED_CATALOGUE);
+    expect(new Set(a.chargerInputs.map((c) => c.unit))).toEqual(new Set(['charger', 'charger2']));
+    expect(a.layout.leads.filter((l) => l.kind === 'trigger').map((l) => l.to)).toEqual(['charger', 'charger2']);
+    expect(a.layout.leads.filter((l) => l.kind === 'temperature').map((l) => l.to)).toEqual(['charger', 'charger2']);
+    d.brief.alternator.measured = { coldIdleV: 11.2, warmIdleV: 11.1, cruiseV: 11.2, overrunV: 12.6 };
+    expect(found(d, 'charger-cuts-out').map((f) => f.at.about)).toEqual(jasmine.arrayContaining(['charger', 'charger2']));
   });
 
   it('find an odd battery in a 24 V bank', () => {

@@ -1,17 +1,22 @@
+import { plant, type ConverterThing, type Plant } from '../plant/index.js';
 import type { Facts, Found, Rule } from './rule.js';
 
+/** Volts that a converter is made for, and those that it meets there. */
+function meets({ part, inputs, charges }: ConverterThing, p: Plant, houseV: number): readonly { readonly side: string; readonly has: number; readonly wants: number }[] {
+  if (part.kind === 'inverter') return [{ side: '', has: part.inputV, wants: houseV }];
+  if (part.kind === 'mains-charger') return [{ side: '', has: part.outputV, wants: houseV }];
+  if (part.kind !== 'dcdc') return [];
+  const vehicle = p.vehicles.find((v) => inputs.some((i) => i.ref.id === v.ref.id));
+  return [...(vehicle ? [{ side: ', input', has: part.inputV, wants: vehicle.nominalV }] : []), ...(charges ? [{ side: ', output', has: part.outputV, wants: houseV }] : [])];
+}
+
 function parts({ design, catalogue }: Facts): Found[] {
-  const { supply, brief } = design;
-  const at = (about: string) => ({ stage: 'supply' as const, about });
-  const out: Found[] = [];
-  const inverter = catalogue.find('inverter', supply.inverter);
-  if (inverter && inverter.inputV !== supply.houseV) out.push({ at: at('inverter'), values: { part: inverter.name, has: inverter.inputV, wants: supply.houseV } });
-  const mains = catalogue.find('mains-charger', supply.mains.charger);
-  if (mains && mains.outputV !== supply.houseV) out.push({ at: at('mains'), values: { part: mains.name, has: mains.outputV, wants: supply.houseV } });
-  const dcdc = supply.isolation === 'dcdc' ? catalogue.find('dcdc', supply.dcdc) : null;
-  if (dcdc && dcdc.inputV !== brief.vehicleV) out.push({ at: at('charger'), values: { part: `${dcdc.name}, input`, has: dcdc.inputV, wants: brief.vehicleV } });
-  if (dcdc && dcdc.outputV !== supply.houseV) out.push({ at: at('charger'), values: { part: `${dcdc.name}, output`, has: dcdc.outputV, wants: supply.houseV } });
-  return out;
+  const p = plant(design, catalogue);
+  return p.converters.flatMap((c) =>
+    meets(c, p, design.supply.houseV)
+      .filter(({ has, wants }) => has !== wants)
+      .map(({ side, has, wants }): Found => ({ at: { stage: 'supply', about: c.ref.id }, values: { part: `${c.part.name}${side}`, has, wants } })),
+  );
 }
 
 export const wrongVolts: Rule = {

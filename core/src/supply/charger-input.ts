@@ -4,6 +4,8 @@ import { constantPowerA } from '../cable/index.js';
 /** How a DC-DC charger stands at the end of its feed with so many volts at the starting battery. */
 export interface ChargerInput {
   readonly state: string;
+  /** The volts are those of its own cut-out, where it draws most. */
+  readonly atCutOut: boolean;
   readonly sourceV: number;
   /** Amps in, and volts that arrive; 0 A: it is cut out. */
   readonly inA: number;
@@ -16,17 +18,24 @@ export interface ChargerInput {
   readonly runs: boolean;
 }
 
+/** How one of the chargers stands at the end of its feed. */
+export interface FedCharger extends ChargerInput {
+  readonly unit: string;
+  readonly name: string;
+}
+
 /**
  * Full output behind a feed of so many ohms: the input is a constant power, so it draws more as volts fall, and below
  * its cut-out it stops.
  */
-export function chargerInput(part: DcdcPart, outputShare: number, chargeV: number, sourceV: number, feedOhm: number, state: string): ChargerInput {
+export function chargerInput(part: DcdcPart, outputShare: number, chargeV: number, sourceV: number, feedOhm: number, state: string, atCutOut = false): ChargerInput {
   const inW = chargerInputW(part, chargeV) * outputShare;
   const inA = constantPowerA(sourceV, feedOhm, inW);
   const arrivesV = inA === null ? 0 : sourceV - inA * feedOhm;
   const runs = inA !== null && arrivesV >= part.cutOutV;
   return {
     state,
+    atCutOut,
     sourceV,
     inA: runs ? inA : 0,
     arrivesV,

@@ -23,6 +23,8 @@ export class VehiclePanel extends SupplyPanel {
   protected readonly triggers = ['ignition wire', 'volts', 'always-live wire'] as const;
   protected readonly triggerWords = (t: Supply['trigger']): string => ({ 'ignition wire': 'engine-live wire', volts: 'by volts', 'always-live wire': 'always-live wire' })[t];
   protected readonly inputs = computed(() => this.assessments.assessment()!.chargerInputs);
+  /** Several chargers: each row says whose it is. */
+  protected readonly many = computed(() => new Set(this.inputs().map((i) => i.unit)).size > 1);
 
   protected halfable(): boolean {
     return SHIPPED_CATALOGUE.find('dcdc', this.s().dcdc)?.halfPower ?? false;

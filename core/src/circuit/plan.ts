@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue/index.js';
 import { asOfNow, type Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
-import { SECOND_BANK } from '../plant/index.js';
+import { plant, SECOND_BANK, type Plant } from '../plant/index.js';
 import { inCircuit, isLeadOf, isMainLead, serves, type Fitted, type RunSpec, type SizedRun } from '../routes/index.js';
 import { arrayOf, bankOf, selectedBankOf, type Bank, type SolarArray } from '../supply/index.js';
 import { inlineParts, type InlinePart } from './inline.js';
@@ -10,6 +10,8 @@ import { inlineParts, type InlinePart } from './inline.js';
 export interface CircuitPlan {
   readonly design: Design;
   readonly catalogue: Catalogue;
+  /** What of it works now: what waits for later is not in it. */
+  readonly plant: Plant;
   readonly bank: Bank;
   /** The bank behind the selector; null: none. */
   readonly second: Bank | null;
@@ -35,6 +37,7 @@ export function circuitPlan(design: Design, catalogue: Catalogue, assessed: { re
   return {
     design: asOfNow(design),
     catalogue,
+    plant: plant(asOfNow(design), catalogue),
     bank,
     second: selectedBankOf(design, catalogue),
     array: arrayOf(asOfNow(design), catalogue),

@@ -1,7 +1,8 @@
 import { CHEMISTRY, restV } from '../catalogue/index.js';
-import { ALTERNATOR, dcdcsOf, hotShare, mainsChargerOf, MPPT_YIELD, TRACE_VOLTS, type Bank, type SolarArray } from '../supply/index.js';
+import { ALTERNATOR, hotShare, mainsChargerOf, MPPT_YIELD, TRACE_VOLTS, type Bank, type SolarArray } from '../supply/index.js';
 import type { Design } from '../design/index.js';
-import { terminals } from '../routes/index.js';
+import { convertersOfKind } from '../plant/index.js';
+import { serves, terminals } from '../routes/index.js';
 import type { CircuitPlan } from './plan.js';
 import type { CircuitState } from './state.js';
 
@@ -82,11 +83,15 @@ function triggered(design: Design, state: CircuitState): boolean {
 /** Share of its output that a charger gives in the air of a state. */
 const inAir = (state: CircuitState, design: Design, id: string): number => (state.air === 'hot' ? hotShare(design, id) : 1);
 
+/** A converter as its own run calls it. */
+const nameOf = (plan: CircuitPlan, unit: string, otherwise: string): string => plan.runs.find((r) => serves(r, 'charger output', unit))?.spec.from.name ?? otherwise;
+
 function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, sunW: number): Giver[] {
-  const { design, catalogue, array } = plan;
-  return dcdcsOf(design, catalogue).flatMap(({ id: gear, part, share }, i): Giver[] => {
+  const { design, array } = plan;
+  return convertersOfKind(plan.plant, 'dcdc').flatMap(({ ref, part, share, inputs }): Giver[] => {
+    const gear = ref.id;
     const hot = inAir(state, design, gear);
-    const sun = i === 0 && array?.throughCharger ? Math.min(sunW, (array.maxA ?? Infinity) * bank.absorptionV) : 0;
+    const sun = array && inputs.some((x) => x.by === 'array') ? Math.min(sunW, (array.maxA ?? Infinity) * bank.absorptionV) : 0;
     const vehicle = triggered(design, state);
     const way = part.sunInput?.way;
     const both = vehicle && sun > 0 && way === 'sun first';
@@ -95,7 +100,7 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, sunW: numb
     return [
       {
         id: gear,
-        name: i ? 'second charger' : 'charger',
+        name: nameOf(plan, gear, part.name),
         ...terminals(gear, 'out'),
         setV: bank.absorptionV,
         limitA: (byVehicle ? part.outputA * share : Math.min(array?.maxA ?? Infinity, part.outputA * share)) * hot,
@@ -132,8 +137,8 @@ export function giversIn(plan: CircuitPlan, state: CircuitState, lit: Lit | null
   const sunW = lit ? (lit.currentA + lit.portableA) * lit.holdV * MPPT_YIELD : 0;
   out.push(...portableGiver(plan, state, bank));
   out.push(...chargers(plan, state, bank, sunW));
-  if (array?.controller && sunW > 0)
-    out.push({ id: 'controller', name: 'solar controller', ...terminals('controller', 'out'), setV: bank.absorptionV, limitA: array.maxA ?? Infinity, sunW, input: null, sunOnly: true });
+  for (const { ref, part } of array && sunW > 0 ? convertersOfKind(plan.plant, 'solar-controller') : [])
+    out.push({ id: ref.id, name: nameOf(plan, ref.id, part.name), ...terminals(ref.id, 'out'), setV: bank.absorptionV, limitA: array!.maxA ?? Infinity, sunW, input: null, sunOnly: true });
   const mains = mainsChargerOf(design, catalogue);
   if (state.mains && mains)
     out.push({

@@ -210,3 +210,35 @@ describe('the worst state of each run and load', () => {
     });
   }
 });
+
+describe('an inverter-charger', () => {
+  const d = demo('vet');
+  d.supply.inverter = 'inv-chg-1600';
+  d.supply.mains.charger = null;
+  const plan = planOf(d);
+  const feed = plan.runs.find((r) => r.spec.role === 'inverter feed')!;
+
+  it('charges on mains through the cable that it draws by, and passes the mains on to its loads', () => {
+    const plugged: CircuitState = { ...PARKED, loads: 'off', mains: true };
+    const on = settled(plan, plugged);
+    const gives = giver(on, 'inverter');
+    expect(gives.amp).toBeGreaterThan(10);
+    expect(gives.amp).toBeLessThanOrEqual(60 + 1e-6);
+    expect(on.runs.get(feed.spec.id)!.amp).toBeCloseTo(-gives.amp, 3);
+    expect(on.batteries[0]!.amp).toBeLessThan(-10);
+    const busy = settled(plan, { ...plugged, loads: 'on' });
+    expect(busy.loads.some((l) => l.id === feed.spec.to.gear)).toBeFalse();
+    expect(settled(plan, { ...plugged, loads: 'on', mains: false }).loads.some((l) => l.id === feed.spec.to.gear)).toBeTrue();
+  });
+
+  it('has a cable and fuse for the larger of both', () => {
+    expect(feed.spec.lastingA).toBeGreaterThanOrEqual(60);
+    for (const [name, state] of Object.entries(NAMED_STATES)) {
+      const r = settle(plan, state);
+      if (r.ok)
+        expect(Math.abs(r.runs.get(feed.spec.id)!.amp))
+          .withContext(name)
+          .toBeLessThanOrEqual(feed.spec.lastingA * 1.02);
+    }
+  });
+});

@@ -1,12 +1,10 @@
 import type { Resistor } from '../network/index.js';
-import { ROOF_PANELS, serves, terminals, type Posts, type RunEnd, type RunRole } from '../routes/index.js';
+import { fromInlet } from '../plant/index.js';
+import { ROOF_PANELS, terminals, type Posts, type RunEnd, type RunRole } from '../routes/index.js';
 import { FED_NODES, MAIN_NODES } from './inline.js';
 import { joinedTo } from './live.js';
 import type { CircuitPlan } from './plan.js';
 import { contactOf, houseNode } from './wires.js';
-
-/** The charger that is fed from outside the circuit. */
-const MAINS = 'mains';
 
 /** What may be opened by hand before someone works on the circuit. */
 export type Opened = 'main switch' | 'disconnect' | 'panel breaker' | 'mains lead' | 'starting battery’s fuse';
@@ -57,8 +55,10 @@ function feeders(plan: CircuitPlan, opened: ReadonlySet<Opened>): Feeder[] {
     if (spec.role !== 'charger output') continue;
     const inputs = (['in', 'sun'] as const).map((t) => terminals(spec.from.gear, t)).filter((p) => nodes.has(p.plus));
     for (const from of inputs) out.push({ name: spec.from.name, ...terminals(spec.from.gear, 'out'), from });
-    if (spec.serves.id === MAINS && !opened.has('mains lead')) stands(spec.from.name, terminals(spec.from.gear, 'out'));
   }
+  // Plugged in, an inverter-charger feeds the very terminals that it draws by.
+  if (!opened.has('mains lead'))
+    for (const { ref, part } of fromInlet(plan.plant)) stands(part.kind === 'inverter' ? 'inverter-charger' : 'mains charger', terminals(ref.id, part.kind === 'inverter' ? null : 'out'));
   return out;
 }
 
@@ -111,7 +111,7 @@ export function deadMap(plan: CircuitPlan): DeadMap {
     ...(plan.inline.some((p) => p.id === 'switch') ? (['main switch'] as const) : []),
     ...(plan.inline.some((p) => p.id === 'disconnect') ? (['disconnect'] as const) : []),
     ...(has('panel lead') ? (['panel breaker'] as const) : []),
-    ...(plan.runs.some((r) => serves(r, 'charger output', MAINS)) ? (['mains lead'] as const) : []),
+    ...(fromInlet(plan.plant).length ? (['mains lead'] as const) : []),
     ...(plan.runs.some((r) => r.spec.from.ref.in === 'vehicles') ? (['starting battery’s fuse'] as const) : []),
   ];
   const columns = [

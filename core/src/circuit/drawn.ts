@@ -42,10 +42,11 @@ function starter(loads: readonly DayLoad[]): DayLoad | null {
   return loads.reduce<DayLoad | null>((hard, l) => (l.startW - l.runningW > (hard ? hard.startW - hard.runningW : 0) ? l : hard), null);
 }
 
-function inverterDraw(plan: CircuitPlan, on: readonly DayLoad[], hardest: DayLoad | null): Drawn | null {
+function inverterDraw(plan: CircuitPlan, state: CircuitState, on: readonly DayLoad[], hardest: DayLoad | null): Drawn | null {
   const part = plan.catalogue.find('inverter', plan.design.supply.inverter);
   const feed = plan.runs.find((r) => r.spec.role === 'inverter feed');
-  if (!part || !feed) return null;
+  // Plugged in, an inverter-charger passes the mains on to its loads.
+  if (!part || !feed || (state.mains && part.charger)) return null;
   const wantsW = on.filter((l) => l.mains).reduce((sum, l) => sum + l.ownW * (l === hardest && l.runningW > 0 ? l.startW / l.runningW : 1), 0);
   const acW = Math.min(wantsW, hardest?.mains ? part.surgeW : part.ratedW);
   return { id: feed.spec.to.gear, name: part.name, gear: feed.spec.to.gear, load: null, ...terminals(feed.spec.to.gear), kind: 'power', value: inverterInputW(acW, part.ratedW) };
@@ -79,7 +80,7 @@ export function drawnIn(plan: CircuitPlan, state: CircuitState): Drawn[] {
       return { id: gear, name: l.name, gear, load: l.id, plus, minus, kind: l.kind, value };
     })
     .filter((l) => l.value > 0);
-  const inverter = state.loads === 'off' || (typeof state.loads === 'object' && !on.some((l) => l.mains)) ? null : inverterDraw(plan, on, hardest);
+  const inverter = state.loads === 'off' || (typeof state.loads === 'object' && !on.some((l) => l.mains)) ? null : inverterDraw(plan, state, on, hardest);
   const vehicle: Drawn[] =
     state.engine !== 'off' && plan.runs.some((r) => r.spec.from.ref.in === 'vehicles')
       ? [{ id: 'vehicle', name: 'the vehicle’s own', gear: 'starting', load: null, ...terminals('starting'), kind: 'current', value: vehicleTakesA(plan.design) }]

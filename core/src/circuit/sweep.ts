@@ -1,4 +1,5 @@
 import { LinearCircuit } from '../network/index.js';
+import { fromInlet } from '../plant/index.js';
 import { isMainLead, serves, terminals } from '../routes/index.js';
 import { dcdcsOf } from '../supply/index.js';
 import type { CircuitPlan } from './plan.js';
@@ -67,7 +68,8 @@ function influences(base: SettledState, plan: CircuitPlan): { readonly run: Map<
     answer(p.id, p.plus, p.minus);
     for (const q of ports) if (linear.across(reach, q.plus, q.minus) < -NO_INFLUENCE) raises = true;
   }
-  for (const g of base.givers) if (g.id !== 'alternator') answer(g.id, base.circuit.loads.find((l) => l.id === g.id)?.plus ?? terminals(g.id, 'out').plus, terminals(g.id).minus);
+  for (const g of base.givers)
+    if (g.id !== 'alternator') answer(g.id, [...base.circuit.loads, ...base.circuit.sources].find((l) => l.id === g.id)?.plus ?? terminals(g.id, 'out').plus, terminals(g.id).minus);
   return { run, raises };
 }
 
@@ -78,7 +80,7 @@ function corner(plan: CircuitPlan, lowest: CircuitState, of: ReadonlyMap<string,
   const loads = { only: [...only, ...(pushes('inverter', false) ? mainsLoads : [])] };
   const engine = plan.runs.some(({ spec }) => spec.role === 'charger feed' && pushes(spec.serves.id, true));
   const sun = pushes('controller', true) || engine ? 'full' : 'none';
-  const mains = pushes('mains', true);
+  const mains = fromInlet(plan.plant).some((c) => pushes(c.ref.id, true));
   const charges = engine || mains || sun === 'full';
   const base: CircuitState = { ...lowest, loads, sun, mains, postsV: charges ? null : lowest.postsV };
   return engine

@@ -1,7 +1,7 @@
 import { CHEMISTRY, restV } from '../catalogue/index.js';
-import { ALTERNATOR, hotShare, mainsChargerOf, MPPT_YIELD, TRACE_VOLTS, type Bank, type SolarArray } from '../supply/index.js';
+import { ALTERNATOR, hotShare, MPPT_YIELD, TRACE_VOLTS, type Bank, type SolarArray } from '../supply/index.js';
 import type { Design } from '../design/index.js';
-import { convertersOfKind } from '../plant/index.js';
+import { convertersOfKind, fromInlet } from '../plant/index.js';
 import { serves, terminals } from '../routes/index.js';
 import type { CircuitPlan } from './plan.js';
 import type { CircuitState } from './state.js';
@@ -114,7 +114,7 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, sunW: numb
 
 /** Everything that gives current in a state, beside the batteries. */
 export function giversIn(plan: CircuitPlan, state: CircuitState, lit: Lit | null): Giver[] {
-  const { design, catalogue, array } = plan;
+  const { design, array } = plan;
   const bank = bankInUse(plan, state);
   const out: Giver[] = [];
   const { alternator, vehicleV } = design.brief;
@@ -139,19 +139,19 @@ export function giversIn(plan: CircuitPlan, state: CircuitState, lit: Lit | null
   out.push(...chargers(plan, state, bank, sunW));
   for (const { ref, part } of array && sunW > 0 ? convertersOfKind(plan.plant, 'solar-controller') : [])
     out.push({ id: ref.id, name: nameOf(plan, ref.id, part.name), ...terminals(ref.id, 'out'), setV: bank.absorptionV, limitA: array!.maxA ?? Infinity, sunW, input: null, sunOnly: true });
-  const mains = mainsChargerOf(design, catalogue);
-  if (state.mains && mains)
-    out.push({
-      id: 'mains',
-      name: 'mains charger',
-      ...terminals('mains', 'out'),
-      setV: bank.absorptionV,
-      limitA: mains.outputA * hotShare(design, 'mains'),
-      sunW: 0,
-      input: null,
-      sunOnly: false,
-    });
+  if (state.mains) out.push(...onMains(plan, bank));
   return out;
+}
+
+/** What charges from the inlet: a mains charger at its output, an inverter-charger through the cable that it draws by. */
+function onMains({ plant, design }: CircuitPlan, bank: Bank): Giver[] {
+  return fromInlet(plant).flatMap(({ ref, part }): Giver[] => {
+    const outputA = part.kind === 'mains-charger' ? part.outputA : part.kind === 'inverter' ? (part.charger?.outputA ?? 0) : 0;
+    if (!outputA) return [];
+    const posts = part.kind === 'inverter' ? terminals(ref.id) : terminals(ref.id, 'out');
+    const name = part.kind === 'inverter' ? 'inverter-charger' : 'mains charger';
+    return [{ id: ref.id, name, ...posts, setV: bank.absorptionV, limitA: outputA * hotShare(design, ref.id), sunW: 0, input: null, sunOnly: false }];
+  });
 }
 
 /** What the vehicle itself takes while its engine runs, A. */

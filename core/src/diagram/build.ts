@@ -161,9 +161,10 @@ class Builder {
 
   mains(): void {
     const licensed = '230 V: licensed\nelectrician';
-    if (this.nodes.has('mains')) {
+    for (const g of this.input.gear) {
+      if (!g.mainsIn || !this.nodes.has(g.id)) continue;
       this.put('inlet', 'inlet', 'mains inlet');
-      this.line('inlet:mains', 'mains', null, { node: 'inlet', side: 'east', pole: 'signal' }, { node: 'mains', side: 'west', pole: 'signal' }, licensed);
+      this.line(`inlet:${g.id}`, 'mains', null, { node: 'inlet', side: 'east', pole: 'signal' }, { node: g.id, side: 'west', pole: 'signal' }, licensed);
     }
     const loads = this.input.gear.filter((g) => g.ref.in === 'loads' && this.input.design.loads[g.ref.id]?.supply === 'mains');
     if (!this.nodes.has('inverter')) return;

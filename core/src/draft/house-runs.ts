@@ -182,6 +182,8 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
   const runs = [...mainRuns(c, next, all, bank, FIRST_BANK), ...(second ? mainRuns(c, next, all, second, SECOND_BANK) : [])];
   const inverter = gear.get('inverter');
   if (inverterPart && inverter) {
+    // An inverter-charger charges through the cable that it draws by.
+    const chargeA = inverterPart.charger?.outputA ?? 0;
     runs.push(
       makeRun(c, next(), {
         id: 'bus-inverter',
@@ -193,10 +195,13 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
         from: endOf(bus),
         to: endOf(inverter),
         demand: { powerW: inverterW },
-        lastingA: inverterW / bank.openV,
-        lastingWhy: `${figure(inverterW, 0)} W in at its rated ${inverterPart.ratedW} W out, at the lowest ${figure(bank.openV, 1)} V`,
-        usualA: inverterW / bank.nominalV,
-        usualWhy: `${figure(inverterW, 0)} W in at its rated ${inverterPart.ratedW} W out, at ${bank.nominalV} V`,
+        lastingA: Math.max(inverterW / bank.openV, chargeA),
+        lastingWhy:
+          chargeA > inverterW / bank.openV
+            ? `its charger’s ${figure(chargeA, 0)} A`
+            : `${figure(inverterW, 0)} W in at its rated ${inverterPart.ratedW} W out, at the lowest ${figure(bank.openV, 1)} V`,
+        usualA: Math.max(inverterW / bank.nominalV, chargeA),
+        usualWhy: chargeA > inverterW / bank.nominalV ? `its charger’s ${figure(chargeA, 0)} A` : `${figure(inverterW, 0)} W in at its rated ${inverterPart.ratedW} W out, at ${bank.nominalV} V`,
         minAreaMm2: INVERTER_LEAST_MM2,
         terminal: studFor(inverterW / bank.openV),
         sourceV: bank.openV,

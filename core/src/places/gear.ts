@@ -15,6 +15,8 @@ export interface Gear {
   readonly plain: string;
   /** Part of the catalogue that it is; null: none. */
   readonly part: string | null;
+  /** It has a lead from the mains inlet. */
+  readonly mainsIn: boolean;
   /** What a load is for; null: it is no load. */
   readonly purpose: Purpose | null;
   readonly zone: string;
@@ -95,6 +97,7 @@ export function gearOn(s: Setting, t: Wanted, face: Face, on: { u: number; v: nu
     name: t.name,
     plain: t.plain,
     part: t.part,
+    mainsIn: t.mainsIn,
     purpose: t.purpose,
     zone: zone.id,
     zoneName: zone.name,

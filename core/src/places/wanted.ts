@@ -15,6 +15,8 @@ export interface Wanted {
   readonly plain: string;
   /** Part of the catalogue that it is; null: none. */
   readonly part: string | null;
+  /** It has a lead from the mains inlet. */
+  readonly mainsIn: boolean;
   /** What a load is for; null: it is no load. */
   readonly purpose: Purpose | null;
   readonly body: Body;
@@ -35,7 +37,7 @@ function row(part: Part, count: number): Body {
 }
 
 function make(ref: Ref, role: GearRole, name: string, body: Body, heatW = 0): Wanted {
-  return { ref, id: gearKey(ref), role, name, plain: name, part: null, purpose: null, body, fixing: FIXING[role], heatW, wall: null, ofAlike: 1 };
+  return { ref, id: gearKey(ref), role, name, plain: name, part: null, mainsIn: false, purpose: null, body, fixing: FIXING[role], heatW, wall: null, ofAlike: 1 };
 }
 
 /** A part of the catalogue as a piece of gear. */
@@ -104,7 +106,8 @@ const CONTROLLER_LOSS = 0.03;
 function plantGear(design: Design, catalogue: Catalogue): Wanted[] {
   const p = plant(design, catalogue);
   const bank = bankOf(design, catalogue);
-  const converters = (kind: ConverterThing['part']['kind']): Wanted[] => convertersOfKind(p, kind).map((c, i) => converterGear(c, i, p, bank, design.supply.houseV));
+  const converters = (kind: ConverterThing['part']['kind']): Wanted[] =>
+    convertersOfKind(p, kind).map((c, i) => ({ ...converterGear(c, i, p, bank, design.supply.houseV), mainsIn: c.inputs.some((x) => x.by === 'inlet') }));
   const [bars, blocks] = [p.distribution.filter((d) => d.part?.kind !== 'fuse-block'), p.distribution.filter((d) => d.part?.kind === 'fuse-block')];
   return [
     ...p.vehicles.filter((v) => v.joined).map((v) => make(v.ref, 'starting', 'starting battery', USUAL_BODY.starting)),

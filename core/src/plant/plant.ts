@@ -158,6 +158,9 @@ export function partsOf(p: Plant): readonly Thing[] {
   return things.filter((t): t is Thing => t.part !== null);
 }
 
+/** Converters that charge a bank from the mains inlet. */
+export const fromInlet = (p: Plant): readonly ConverterThing[] => p.converters.filter((c) => c.charges && c.inputs.some((i) => i.by === 'inlet'));
+
 /** A converter of one kind of part, with that part. */
 type OfKind<K extends ConverterThing['part']['kind']> = ConverterThing & { readonly part: PartOf<K> };
 

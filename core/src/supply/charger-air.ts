@@ -9,7 +9,7 @@ const PLANNED_DAY_C = 40;
 /** Air of the zone that a charger stands in on a hot day: where it was put, else where its like is usually put, °C. */
 export function chargerZoneC(design: Design, id: string): number {
   const vehicle = vehicleOf(design);
-  const face = vehicle.faces.find((f) => f.id === vehicle.usual[id === 'mains' ? 'mains' : 'charger']);
+  const face = vehicle.faces.find((f) => f.id === vehicle.usual[id === 'mains' || id === 'inverter' ? id : 'charger']);
   const zone = vehicle.zones.find((z) => z.id === (design.places[id]?.zone ?? face?.zone));
   return zone?.ambientC ?? PLANNED_DAY_C;
 }

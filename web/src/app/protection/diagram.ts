@@ -10,15 +10,17 @@ import {
   drawingSvg,
   elkGraph,
   figure,
+  fromInlet,
   loadNamed,
   NAMED_STATES,
   type NoState,
   PARKED,
+  plant,
   rating,
   refTo,
   type RunGroup,
   runKey,
-  serves,
+  SHIPPED_CATALOGUE,
   type StateFigures,
   WHOLE,
   whyGear,
@@ -102,7 +104,7 @@ export class DiagramSheet {
     };
     return STATE_PARTS.filter((p) => has[p.key]);
   });
-  protected readonly hasMains = computed(() => this.assessments.assessment()!.runs.some((r) => serves(r, 'charger output', 'mains')));
+  protected readonly hasMains = computed(() => fromInlet(plant(this.designs.design()!, SHIPPED_CATALOGUE)).length > 0);
   protected readonly stateName = computed(() => {
     const s = this.state();
     return s ? nameOf(s, NAMED_STATES) : null;

@@ -1,6 +1,7 @@
 export * from './days.js';
 export * from './failures.js';
 export * from './helps.js';
+export * from './sun-alone.js';
 export * from './sun-ways.js';
 export * from './trip-job.js';
 export * from './what-if.js';

@@ -4,6 +4,7 @@ import type { Design } from '../design/index.js';
 import { dayKinds } from './days.js';
 import { singleFailures } from './failures.js';
 import { standingOf, whatHelps } from './helps.js';
+import { sunAlone } from './sun-alone.js';
 import { sunWays } from './sun-ways.js';
 import { jobOfDesign, simulateDesign } from './trip-job.js';
 import { singleChanges } from './changes.js';
@@ -119,4 +120,27 @@ describe('sun through the charger or its own controller', () => {
     expect(two!.sunAh + two!.vehicleAh).toBeGreaterThanOrEqual(one!.sunAh + one!.vehicleAh - 0.5);
   });
   it('are not asked where there are no panels', () => expect(sunWays(demo('bees'), SHIPPED_CATALOGUE)).toEqual([]));
+});
+
+describe('sun alone', () => {
+  const alone = (d: Design) => sunAlone(d, SHIPPED_CATALOGUE);
+  it('is asked of nothing without a panel or a battery', () => {
+    expect(alone(demo('vet', (d) => void Object.assign(d.supply.sun, { panel: null, portable: null })))).toBeNull();
+    expect(alone(demo('vet', (d) => (d.supply.battery.part = null)))).toBeNull();
+  });
+  it('is yes with sun enough, whatever the trip drives or plugs in', () => {
+    const rich = (d: Design): void => void Object.assign(d.supply.sun, { count: 12, controller: 'mppt-50', panel: 'pv-200' });
+    const yes = alone(demo('survey', rich))!;
+    expect([yes.stands, yes.reserveAtH, yes.offAtH]).toEqual([true, null, null]);
+    expect(alone(demo('survey', (d) => (rich(d), (d.brief.trip.drivingH = 9))))).toEqual(yes);
+  });
+  it('is no with the hour at which the reserve is reached, the earlier the smaller the bank', () => {
+    const little = (Ah: string) => alone(demo('survey', (d) => (Object.assign(d.supply.sun, { count: 1, panel: 'pv-110' }), (d.supply.battery = { part: Ah, count: 1 }), (d.brief.trip.month = 6))))!;
+    const [small, large] = [little('bat-lfp-100'), little('bat-lfp-280')];
+    expect([small.stands, large.stands]).toEqual([false, false]);
+    expect(small.reserveAtH!).toBeGreaterThan(0);
+    expect(large.reserveAtH!).toBeGreaterThan(small.reserveAtH!);
+    if (small.offAtH !== null) expect(small.offAtH).toBeGreaterThanOrEqual(small.reserveAtH!);
+    expect(small.outAh).toBeGreaterThan(small.inAh);
+  });
 });

@@ -1,5 +1,5 @@
-import type { Failure, Helps, ManyTrips } from '@meridex/core';
-import { failureWords, helpWords, tripsWords } from './trip-words';
+import type { Failure, Helps, ManyTrips, SunAlone } from '@meridex/core';
+import { failureWords, helpWords, sunAloneWords, tripsWords } from './trip-words';
 
 const many = (change: Partial<ManyTrips>): ManyTrips => ({ trips: 1000, chanceOff: 0, off: null, meanBelowReserveH: 0, lowestSoc: 0.64, p10: [], p50: [], p90: [], ...change });
 const off = { day: 5, hour: 4, cause: 'low volts', dullDays: 2.3, lockedH: 0 } as const;
@@ -32,4 +32,17 @@ describe('a failure in words', () => {
   it('says what carries it to the end', () => expect(failureWords(failure({}))).toBe('stays on to the end, carried by vehicle (482 Ah); lowest 52 %'));
   it('says when it goes off, and for how long', () => expect(failureWords(failure({ firstOffAtH: 41.6, offH: 78.4 }))).toBe('off from day 2, 17:00, for 78 h; until then carried by vehicle (482 Ah)'));
   it('says when nothing carries it', () => expect(failureWords(failure({ firstOffAtH: 0, carriedBy: [] }))).toBe('off at once; nothing carries them'));
+});
+
+describe('sun alone, in words', () => {
+  const sun = (change: Partial<SunAlone>): SunAlone => ({ stands: false, reserveAtH: null, offAtH: null, days: 28, endSoc: 0.4, inAh: 61.4, outAh: 70.2, ...change });
+  it('says yes with what comes in and goes out', () => {
+    const w = sunAloneWords(sun({ stands: true, inAh: 80, outAh: 60 }));
+    expect([w.mark, w.say]).toEqual(['holds', 'On sun alone, parked from full in this month’s mean weather, it runs on and on: 80 Ah a day come in, 60 are drawn.']);
+  });
+  it('says from when on not', () => {
+    expect(sunAloneWords(sun({ reserveAtH: 67, offAtH: 102 })).say).toContain('down to its reserve on day 3, 19:00, and a load that must not go off goes off on day 5, 6:00: 61 Ah');
+    expect(sunAloneWords(sun({ reserveAtH: 67 })).say).not.toContain('goes off');
+  });
+  it('says where it only sinks', () => expect(sunAloneWords(sun({})).say).toContain('lasts the 28 days looked at, but sinks to 40 %'));
 });

@@ -1,4 +1,4 @@
-import { type Failure, figure, type Help, type Helps, type ManyTrips, sentence } from '@meridex/core';
+import { type Failure, figure, type Help, type Helps, type ManyTrips, sentence, type SunAlone } from '@meridex/core';
 
 const list = (names: readonly string[]): string => (names.length > 1 ? `${names.slice(0, -1).join(', ')} or the ${names.at(-1)}` : (names[0] ?? ''));
 
@@ -58,4 +58,13 @@ export function failureWords(f: Failure): string {
   if (f.firstOffAtH === null) return `stays on to the end, ${carried}; lowest ${figure(100 * f.lowestSoc, 0)} %`;
   if (f.firstOffAtH === 0) return 'off at once; nothing carries them';
   return `off from ${momentWords(f.firstOffAtH)}, for ${figure(f.offH, 0)} h; until then ${carried}`;
+}
+
+/** Whether it runs on sun alone, and where not, from when on. */
+export function sunAloneWords(s: SunAlone): { readonly mark: 'holds' | 'look'; readonly say: string } {
+  const balance = `${figure(s.inAh, 0)} Ah a day come in, ${figure(s.outAh, 0)} are drawn`;
+  if (s.stands) return { mark: 'holds', say: `On sun alone, parked from full in this month’s mean weather, it runs on and on: ${balance}.` };
+  const off = s.offAtH === null ? '' : `, and a load that must not go off goes off on ${momentWords(s.offAtH)}`;
+  if (s.reserveAtH === null) return { mark: 'look', say: `On sun alone it lasts the ${s.days} days looked at, but sinks to ${figure(100 * s.endSoc, 0)} %: ${balance}.` };
+  return { mark: 'look', say: `On sun alone, parked from full, it is down to its reserve on ${momentWords(s.reserveAtH)}${off}: ${balance}.` };
 }

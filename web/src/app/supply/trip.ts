@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { AS_IT_IS, applyChange, climateOf, dayOfTrip, type Failure, figure, type Helps, SHIPPED_CATALOGUE, type TripResult, type WhatIf } from '@meridex/core';
+import { AS_IT_IS, applyChange, climateOf, dayOfTrip, type Failure, figure, type Helps, SHIPPED_CATALOGUE, sunAlone, type TripResult, type WhatIf } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { AhLedger } from '../pictures/ah-ledger';
 import { Mark } from '../pictures/mark';
@@ -10,7 +10,7 @@ import { ThemeService } from '../services/theme.service';
 import { TripsService } from '../services/trips.service';
 import { LongTrips } from './long-trips';
 import { SupplyPanel } from './panel';
-import { failureWords, helpWords, shareWords, tripsWords } from './trip-words';
+import { failureWords, helpWords, shareWords, sunAloneWords, tripsWords } from './trip-words';
 
 /** A pause in the typing before a thousand trips start, ms. */
 const PAUSE_MS = 500;
@@ -39,6 +39,11 @@ export class TripSheet extends SupplyPanel {
       .day.loads.filter((l) => l.critical)
       .map((l) => l.name),
   );
+  /** Parked with nothing but the sun; null: no panel or no battery. */
+  protected readonly sunAlone = computed(() => {
+    const s = sunAlone(this.designs.design()!, SHIPPED_CATALOGUE);
+    return s && sunAloneWords(s);
+  });
   protected readonly climate = computed(() => climateOf(this.brief().trip));
   protected readonly isTurned = computed(() => this.whatIf() !== AS_IT_IS);
   protected readonly shown = computed(() => this.turned() ?? this.trip());

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { CHEMISTRIES } from '../catalogue/index.js';
-import { span, tripLoadSchema } from '../trip/index.js';
+import { span, tripLoadSchema, tripStepSchema } from '../trip/index.js';
 
 const share = z.number().min(0).max(1);
 const id = z.string().min(1);
@@ -83,12 +83,7 @@ const loadSchema = tripLoadSchema.extend({ bank: id.optional(), selector: id.opt
 /** A trip of a whole rig: any number of banks, arrays, chargers, vehicles, inlets, and leads from bank to bank. */
 export const rigTripSchema = z
   .object({
-    stepS: z
-      .number()
-      .int()
-      .positive()
-      .default(60)
-      .refine((s) => 3600 % s === 0, { message: 'the step must divide 3600 s' }),
+    stepS: tripStepSchema,
     days: z.number().int().min(1).max(366),
     /** By day; missing days are clear. */
     clearness: z.array(z.number().min(0)).nullable().default(null),

@@ -1,6 +1,6 @@
 import { figure } from '../quantity/index.js';
 import { distributionOf } from '../supply/index.js';
-import { smallest, takePart } from './press.js';
+import { takeRated } from './press.js';
 import type { Rule } from './rule.js';
 
 export const disconnectOver: Rule = {
@@ -18,13 +18,11 @@ export const disconnectOver: Rule = {
   presses: ({ values: v }, { design, catalogue }) =>
     design.supply.hub
       ? []
-      : takePart(
+      : takeRated(
           design,
-          smallest(
-            catalogue.ofKind('disconnect'),
-            (p) => p.ratedA,
-            (p) => p.ratedA >= Number(v['amps']),
-          ),
+          catalogue.ofKind('disconnect'),
+          (p) => p.ratedA,
+          Number(v['amps']),
           (s, id) => (s.disconnect.part = id),
         ),
   say: (v) => `${v['many']} runs draw ${v['amps']} A together through the ${v['name']}, which carries ${v['rated']} A.`,

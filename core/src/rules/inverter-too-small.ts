@@ -1,4 +1,4 @@
-import { smallest, takePart } from './press.js';
+import { takeInverter } from './press.js';
 import type { Rule } from './rule.js';
 
 export const inverterTooSmall: Rule = {
@@ -8,16 +8,7 @@ export const inverterTooSmall: Rule = {
   why: 'An overloaded inverter shuts off, and takes every mains load with it.',
   test: ({ day, supply }) =>
     supply.inverter && day.mainsPeakW > supply.inverter.ratedW ? [{ at: { stage: 'supply', about: 'inverter' }, values: { wants: Math.round(day.mainsPeakW), gives: supply.inverter.ratedW } }] : [],
-  presses: ({ values: v }, { design, catalogue }) =>
-    takePart(
-      design,
-      smallest(
-        catalogue.ofKind('inverter'),
-        (p) => p.ratedW,
-        (p) => p.inputV === design.supply.houseV && p.ratedW >= Number(v['wants']),
-      ),
-      (s, id) => (s.inverter = id),
-    ),
+  presses: ({ values: v }, { design, catalogue }) => takeInverter(design, catalogue, Number(v['wants'])),
   say: (v) => `Mains loads want ${v['wants']} W at once; the inverter gives ${v['gives']} W.`,
   fix: () => 'Choose a bigger inverter, or keep the loads apart in their hours.',
 };

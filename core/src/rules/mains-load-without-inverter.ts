@@ -1,4 +1,4 @@
-import { smallest, takePart } from './press.js';
+import { takeInverter } from './press.js';
 import type { Rule } from './rule.js';
 
 export const mainsLoadWithoutInverter: Rule = {
@@ -11,16 +11,7 @@ export const mainsLoadWithoutInverter: Rule = {
     if (!mains.length || catalogue.find('inverter', design.supply.inverter)) return [];
     return [{ at: { stage: 'supply', about: 'inverter' }, values: { loads: mains.map((l) => l.name).join(', '), watts: Math.round(Math.max(...mains.map((l) => l.ownW))) } }];
   },
-  presses: ({ values: v }, { design, catalogue }) =>
-    takePart(
-      design,
-      smallest(
-        catalogue.ofKind('inverter'),
-        (p) => p.ratedW,
-        (p) => p.inputV === design.supply.houseV && p.ratedW >= Number(v['watts']),
-      ),
-      (s, id) => (s.inverter = id),
-    ),
+  presses: ({ values: v }, { design, catalogue }) => takeInverter(design, catalogue, Number(v['watts'])),
   say: (v) => `No inverter for ${v['loads']}.`,
   fix: (v) => `Choose an inverter of ${v['watts']} W or more, or take the mains loads off the list.`,
 };

@@ -1,5 +1,5 @@
 import { distributionOf } from '../supply/index.js';
-import { smallest, takePart } from './press.js';
+import { takeRated } from './press.js';
 import type { Rule } from './rule.js';
 
 export const noDistribution: Rule = {
@@ -12,13 +12,11 @@ export const noDistribution: Rule = {
     return loads > 1 && !distributionOf(design, catalogue).block ? [{ at: { stage: 'supply', about: 'block' }, values: { loads } }] : [];
   },
   presses: ({ values: v }, { design, catalogue }) =>
-    takePart(
+    takeRated(
       design,
-      smallest(
-        catalogue.ofKind('fuse-block'),
-        (p) => p.ways,
-        (p) => p.ways >= Number(v['loads']),
-      ),
+      catalogue.ofKind('fuse-block'),
+      (p) => p.ways,
+      Number(v['loads']),
       (s, id) => (s.fuseBlock = id),
     ),
   say: (v) => `${v['loads']} loads and no fuse block.`,

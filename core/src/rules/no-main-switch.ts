@@ -1,5 +1,5 @@
 import { distributionOf } from '../supply/index.js';
-import { smallest, takePart } from './press.js';
+import { takeRated } from './press.js';
 import type { Rule } from './rule.js';
 
 export const noMainSwitch: Rule = {
@@ -10,13 +10,11 @@ export const noMainSwitch: Rule = {
   test: ({ design, supply, catalogue }) => (supply.bank && !distributionOf(design, catalogue).mainSwitch ? [{ at: { stage: 'supply' as const, about: 'switch' }, values: {} }] : []),
   presses: (_, { design, catalogue, runs }) => {
     const fuseA = Math.max(0, ...runs.map((r) => (r.spec.group === 'house' && r.ok && r.spec.from.gear === 'house' ? r.figures.fuseA * r.figures.perPole : 0)));
-    return takePart(
+    return takeRated(
       design,
-      smallest(
-        catalogue.ofKind('switch'),
-        (p) => p.ratedA,
-        (p) => p.ratedA >= fuseA,
-      ),
+      catalogue.ofKind('switch'),
+      (p) => p.ratedA,
+      fuseA,
       (s, id) => (s.mainSwitch = id),
     );
   },

@@ -24,7 +24,7 @@ interface Stronger {
 }
 
 /** Of the catalogue's parts that fit, the one with the smallest rating; null: none fits. */
-export const smallest = <P extends Part>(parts: readonly P[], rating: (p: P) => number, fits: (p: P) => boolean): P | null => parts.filter(fits).sort((a, b) => rating(a) - rating(b))[0] ?? null;
+const smallest = <P extends Part>(parts: readonly P[], rating: (p: P) => number, fits: (p: P) => boolean): P | null => parts.filter(fits).sort((a, b) => rating(a) - rating(b))[0] ?? null;
 
 const ofRating =
   <P extends Part>(parts: readonly P[], rating: (p: P) => number, set: (s: Design['supply'], id: string) => void) =>
@@ -76,9 +76,21 @@ const STRONGER: Readonly<Partial<Record<WeakKind, (catalogue: Catalogue) => (wan
 /** The smallest part of the catalogue to put in the place of one that is too weak for so many amps; null: none, or it is no part of its own. */
 export const strongerPart = (catalogue: Catalogue, kind: WeakKind | undefined, wantsA: number): Stronger | null => (kind && STRONGER[kind]?.(catalogue)(wantsA)) ?? null;
 
-/** Takes a part of the catalogue; none where there is none to take. */
-export const takePart = (design: Design, part: Part | null, set: (supply: Design['supply'], id: string) => void): readonly Press[] =>
-  part ? [press(design, `Take the ${part.name}`, (d) => set(d.supply, part.id))] : [];
+/** Takes the smallest of these parts that is rated for what is wanted; none where none is. */
+export function takeRated<P extends Part>(design: Design, parts: readonly P[], rating: (p: P) => number, wants: number, set: (supply: Design['supply'], id: string) => void): readonly Press[] {
+  const part = smallest(parts, rating, (p) => rating(p) >= wants);
+  return part ? [press(design, `Take the ${part.name}`, (d) => set(d.supply, part.id))] : [];
+}
+
+/** Takes the smallest inverter of the house volts for so many watts. */
+export const takeInverter = (design: Design, catalogue: Catalogue, watts: number): readonly Press[] =>
+  takeRated(
+    design,
+    catalogue.ofKind('inverter').filter((p) => p.inputV === design.supply.houseV),
+    (p) => p.ratedW,
+    watts,
+    (s, id) => (s.inverter = id),
+  );
 
 /** Lets a piece of gear that a person placed find its place again. */
 export const placeAnew = (design: Design, gear: string): readonly Press[] => (design.places[gear]?.on ? [press(design, 'Find it another place', (d) => delete d.places[gear])] : []);

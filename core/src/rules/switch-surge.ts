@@ -1,6 +1,6 @@
 import { figure } from '../quantity/index.js';
 import { distributionOf } from '../supply/index.js';
-import { smallest, takePart } from './press.js';
+import { takeRated } from './press.js';
 import type { Rule } from './rule.js';
 
 export const switchSurge: Rule = {
@@ -20,13 +20,11 @@ export const switchSurge: Rule = {
   presses: ({ values: v }, { design, catalogue }) =>
     design.supply.hub
       ? []
-      : takePart(
+      : takeRated(
           design,
-          smallest(
-            catalogue.ofKind('switch'),
-            (p) => p.peakA,
-            (p) => p.peakA >= Number(v['amps']),
-          ),
+          catalogue.ofKind('switch'),
+          (p) => p.peakA,
+          Number(v['amps']),
           (s, id) => (s.mainSwitch = id),
         ),
   say: (v) => `The hardest start draws ${v['amps']} A through the main switch, which bears ${v['peak']} A for a start.`,

@@ -1,5 +1,5 @@
 import { distributionOf } from '../supply/index.js';
-import { smallest, takePart } from './press.js';
+import { takeRated } from './press.js';
 import type { Rule } from './rule.js';
 
 export const waysShort: Rule = {
@@ -14,22 +14,18 @@ export const waysShort: Rule = {
   },
   presses: ({ values: v }, { design, catalogue }) =>
     design.supply.hub
-      ? takePart(
+      ? takeRated(
           design,
-          smallest(
-            catalogue.ofKind('hub'),
-            (p) => p.ways,
-            (p) => p.ways >= Number(v['used']),
-          ),
+          catalogue.ofKind('hub'),
+          (p) => p.ways,
+          Number(v['used']),
           (s, id) => (s.hub = id),
         )
-      : takePart(
+      : takeRated(
           design,
-          smallest(
-            catalogue.ofKind('fuse-block'),
-            (p) => p.ways,
-            (p) => p.ways >= Number(v['used']),
-          ),
+          catalogue.ofKind('fuse-block'),
+          (p) => p.ways,
+          Number(v['used']),
           (s, id) => (s.fuseBlock = id),
         ),
   say: (v) => `${v['used']} circuits want a way; the ${v['name']} has ${v['ways']}.`,

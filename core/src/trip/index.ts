@@ -1,4 +1,4 @@
-export { span, tripInputSchema, tripLoadSchema, type Span, type TripInput, type TripLoad } from './input.js';
+export { span, tripInputSchema, tripLoadSchema, tripStepSchema, type Span, type TripInput, type TripLoad } from './input.js';
 export type { SharedWay, TripBank, TripJob } from './job.js';
 export { addTallies, emptyTally, type ManyTrips, readTally, runMany, type Share, type Tally } from './many.js';
 export { bankPlan, plannedRestV, planTrip, type BankPlan } from './plan.js';

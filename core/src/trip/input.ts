@@ -16,14 +16,17 @@ export const tripLoadSchema = z.object({
   critical: z.boolean().default(false),
 });
 
+/** Step of a trip, s. */
+export const tripStepSchema = z
+  .number()
+  .int()
+  .positive()
+  .default(60)
+  .refine((s) => 3600 % s === 0, { message: 'the step must divide 3600 s' });
+
 /** A trip as the model takes it; sun is 24 hourly watts of a clear day. */
 export const tripInputSchema = z.object({
-  stepS: z
-    .number()
-    .int()
-    .positive()
-    .default(60)
-    .refine((s) => 3600 % s === 0, { message: 'the step must divide 3600 s' }),
+  stepS: tripStepSchema,
   days: z.number().int().min(1).max(366),
   battery: z.object({
     chemistry: z.enum(CHEMISTRIES),

@@ -61,10 +61,10 @@ export function failureWords(f: Failure): string {
 }
 
 /** Whether it runs on sun alone, and where not, from when on. */
-export function sunAloneWords(s: SunAlone): { readonly mark: 'holds' | 'look'; readonly say: string } {
+export function sunAloneWords(s: SunAlone): string {
   const balance = `${figure(s.inAh, 0)} Ah a day come in, ${figure(s.outAh, 0)} are drawn`;
-  if (s.stands) return { mark: 'holds', say: `On sun alone, parked from full in this month’s mean weather, it runs on and on: ${balance}.` };
+  if (s.stands) return `On sun alone, parked from full in this month’s mean weather, it runs on and on: ${balance}.`;
+  if (s.reserveAtH === null) return `On sun alone it lasts the ${s.days} days looked at, but sinks to ${figure(100 * s.endSoc, 0)} %: ${balance}.`;
   const off = s.offAtH === null ? '' : `, and a load that must not go off goes off on ${momentWords(s.offAtH)}`;
-  if (s.reserveAtH === null) return { mark: 'look', say: `On sun alone it lasts the ${s.days} days looked at, but sinks to ${figure(100 * s.endSoc, 0)} %: ${balance}.` };
-  return { mark: 'look', say: `On sun alone, parked from full, it is down to its reserve on ${momentWords(s.reserveAtH)}${off}: ${balance}.` };
+  return `On sun alone, parked from full, it is down to its reserve on ${momentWords(s.reserveAtH)}${off}: ${balance}.`;
 }

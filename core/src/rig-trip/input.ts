@@ -5,9 +5,9 @@ import { span, tripLoadSchema, tripStepSchema } from '../trip/index.js';
 const share = z.number().min(0).max(1);
 const id = z.string().min(1);
 /** Days that a thing's hours hold on, from 0; absent: every day. */
-const onDays = z.array(z.number().int().min(0)).optional();
+const onDays = z.array(z.number().int().min(0)).nullish();
 /** Largest current of an input, A; null: none of its own. */
-const maxA = z.number().min(0).nullable();
+const maxA = z.number().min(0).nullable().default(null);
 
 /** Inputs by what they hang on. */
 const INPUTS = {
@@ -17,10 +17,10 @@ const INPUTS = {
     maxA,
     setting: share.default(1),
     /** Of a PWM controller: volts of the panels at their best at 25 °C, and their cells' temperature, °C. */
-    vmpV: z.number().positive().optional(),
-    cellC: z.number().optional(),
+    vmpV: z.number().positive().nullish(),
+    cellC: z.number().nullish(),
     /** It waits until the bank is below this, and goes on until the other. */
-    startBelowSoc: share.optional(),
+    startBelowSoc: share.nullish(),
     stopAtSoc: share.default(0.99),
   }),
   vehicle: z.object({ vehicle: id, maxA, setting: share.default(1), efficiency: z.number().gt(0).max(1).default(0.88) }),
@@ -78,7 +78,7 @@ const bankSchema = z.object({
   reserveSoc: share.default(0.2),
 });
 
-const loadSchema = tripLoadSchema.extend({ bank: id.optional(), selector: id.optional(), onDays });
+const loadSchema = tripLoadSchema.extend({ bank: id.nullish(), selector: id.nullish(), onDays });
 
 /** A trip of a whole rig: any number of banks, arrays, chargers, vehicles, inlets, and leads from bank to bank. */
 export const rigTripSchema = z
@@ -88,10 +88,10 @@ export const rigTripSchema = z
     /** By day; missing days are clear. */
     clearness: z.array(z.number().min(0)).nullable().default(null),
     vehicles: z.array(z.object({ id, driveHours: z.array(span), budgetW: z.number().min(0).nullable().default(null), onDays })).default([]),
-    arrays: z.array(z.object({ id, sunWatts: z.array(z.number().min(0)).length(24), parked: id.optional(), onDays })).default([]),
+    arrays: z.array(z.object({ id, sunWatts: z.array(z.number().min(0)).length(24), parked: id.nullish(), onDays })).default([]),
     inlets: z.array(z.object({ id, hours: z.array(span), onDays })).default([]),
     banks: z.array(bankSchema).min(1),
-    selectors: z.array(z.object({ id, banks: z.array(id).min(1), plan: z.array(z.object({ bank: id, hours: z.array(span).optional(), onDays })).default([]) })).default([]),
+    selectors: z.array(z.object({ id, banks: z.array(id).min(1), plan: z.array(z.object({ bank: id, hours: z.array(span).nullish(), onDays })).default([]) })).default([]),
     loads: z.array(loadSchema).default([]),
     chargers: z.array(chargerSchema).default([]),
   })
@@ -100,6 +100,9 @@ export const rigTripSchema = z
 export type RigTrip = z.infer<typeof rigTripSchema>;
 export type RigCharger = RigTrip['chargers'][number];
 export type RigBank = RigTrip['banks'][number];
+
+/** True of what was given, and not as null. */
+export const isSaid = <T>(x: T | null | undefined): x is T => x !== null && x !== undefined;
 
 type Complain = (path: (string | number)[], message: string) => void;
 
@@ -114,8 +117,8 @@ function complain(rig: Pick<RigTrip, 'vehicles' | 'arrays' | 'inlets' | 'banks' 
       all.add(x.id);
     });
   }
-  const known = (kind: string, what: string | undefined, path: (string | number)[]): void => {
-    if (what !== undefined && !ids.get(kind)!.has(what)) say(path, `one of the ${kind}: ${[...ids.get(kind)!].join(', ') || 'there are none'}`);
+  const known = (kind: string, what: string | null | undefined, path: (string | number)[]): void => {
+    if (isSaid(what) && !ids.get(kind)!.has(what)) say(path, `one of the ${kind}: ${[...ids.get(kind)!].join(', ') || 'there are none'}`);
   };
   rig.arrays.forEach((a, i) => known('vehicles', a.parked, ['arrays', i, 'parked']));
   rig.selectors.forEach((s, i) => {
@@ -125,7 +128,7 @@ function complain(rig: Pick<RigTrip, 'vehicles' | 'arrays' | 'inlets' | 'banks' 
     });
   });
   rig.loads.forEach((l, i) => {
-    if ((l.bank === undefined) === (l.selector === undefined)) say(['loads', i], 'a load hangs on one of bank and selector');
+    if (isSaid(l.bank) === isSaid(l.selector)) say(['loads', i], 'a load hangs on one of bank and selector');
     known('banks', l.bank, ['loads', i, 'bank']);
     known('selectors', l.selector, ['loads', i, 'selector']);
   });
@@ -138,7 +141,7 @@ function complain(rig: Pick<RigTrip, 'vehicles' | 'arrays' | 'inlets' | 'banks' 
         known('arrays', input.array, [...path, 'array']);
         if (hung.has(input.array)) say([...path, 'array'], 'an array hangs on one input');
         hung.add(input.array);
-        if (input.controller === 'pwm' && (input.vmpV === undefined || input.cellC === undefined)) say(path, 'a PWM input names vmpV and cellC');
+        if (input.controller === 'pwm' && !(isSaid(input.vmpV) && isSaid(input.cellC))) say(path, 'a PWM input names vmpV and cellC');
         return;
       }
       if ('vehicle' in input) known('vehicles', input.vehicle, [...path, 'vehicle']);

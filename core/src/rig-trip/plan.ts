@@ -1,5 +1,5 @@
 import { bankPlan, shareInside, type BankPlan, type Span } from '../trip/index.js';
-import { takersFirst, type RigBank, type RigInput, type RigTrip } from './input.js';
+import { isSaid, takersFirst, type RigBank, type RigInput, type RigTrip } from './input.js';
 import type { Giving } from './working-point.js';
 
 /** Shares of each step of a day, and the days on which they hold. */
@@ -72,9 +72,9 @@ export interface RigPlan {
 /** Change of a panel's best volts with its cells' temperature, share for each K. */
 const VMP_PER_K = -0.004;
 
-const daysOf = (rig: RigTrip, onDays: readonly number[] | undefined): Uint8Array => Uint8Array.from({ length: rig.days }, (_, d) => (!onDays || onDays.includes(d) ? 1 : 0));
+const daysOf = (rig: RigTrip, onDays: readonly number[] | null | undefined): Uint8Array => Uint8Array.from({ length: rig.days }, (_, d) => (!onDays || onDays.includes(d) ? 1 : 0));
 
-function timesOf(rig: RigTrip, hours: readonly Span[], onDays: readonly number[] | undefined): Times {
+function timesOf(rig: RigTrip, hours: readonly Span[], onDays: readonly number[] | null | undefined): Times {
   const k = rig.stepS / 3600;
   return { share: Float64Array.from({ length: 86400 / rig.stepS }, (_, s) => shareInside(hours, s * k, (s + 1) * k)), on: daysOf(rig, onDays) };
 }
@@ -112,8 +112,8 @@ function loadPlans(rig: RigTrip): LoadPlan[] {
   for (const l of rig.loads) {
     const key = JSON.stringify([l.bank, l.selector, l.onDays]);
     const made: LoadPlan = {
-      selector: l.selector === undefined ? null : at(rig.selectors, l.selector),
-      bank: l.bank === undefined ? -1 : at(rig.banks, l.bank),
+      selector: isSaid(l.selector) ? at(rig.selectors, l.selector) : null,
+      bank: isSaid(l.bank) ? at(rig.banks, l.bank) : -1,
       on: daysOf(rig, l.onDays),
       watt: new Float64Array(n),
       amp: new Float64Array(n),
@@ -165,7 +165,7 @@ export function planRigTrip(rig: RigTrip): RigPlan {
     })),
     driving: rig.vehicles.map((v) => timesOf(rig, v.driveHours, v.onDays)),
     plugged: rig.inlets.map((i) => timesOf(rig, i.hours, i.onDays)),
-    arrays: rig.arrays.map((a) => ({ on: daysOf(rig, a.onDays), parked: a.parked === undefined ? null : at(rig.vehicles, a.parked) })),
+    arrays: rig.arrays.map((a) => ({ on: daysOf(rig, a.onDays), parked: isSaid(a.parked) ? at(rig.vehicles, a.parked) : null })),
   };
 }
 

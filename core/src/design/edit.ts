@@ -1,4 +1,4 @@
-import { applyPatch, createPatch, type Operation } from 'rfc6902';
+import { applyPatch, createPatch, type Operation, Pointer } from 'rfc6902';
 import { z } from 'zod';
 import { designSchema, type Design } from './schema.js';
 
@@ -39,6 +39,11 @@ export function editDesign(design: Design, patch: Patch): Edited {
 /** The patch that leads from one design to another; empty when they are alike. */
 export function patchBetween(from: Design, to: Design): Patch {
   return createPatch(from, to);
+}
+
+/** The edit that lets a piece of gear find its place again, written out: it is asked for at every move of a drag. */
+export function forgetPlace(gear: string): Patch {
+  return [{ op: 'remove', path: new Pointer(['', 'places', gear]).toString() }];
 }
 
 function structuredCopy(design: Design): Design {

@@ -1,4 +1,4 @@
-import { copyDesign, patchBetween, type Design, type Patch } from '../design/index.js';
+import { copyDesign, forgetPlace, patchBetween, type Design, type Patch } from '../design/index.js';
 import type { WeakKind } from '../protection/index.js';
 import type { Catalogue, Part } from '../catalogue/index.js';
 
@@ -93,7 +93,7 @@ export const takeInverter = (design: Design, catalogue: Catalogue, watts: number
   );
 
 /** Lets a piece of gear that a person placed find its place again. */
-export const placeAnew = (design: Design, gear: string): readonly Press[] => (design.places[gear]?.on ? [press(design, 'Find it another place', (d) => delete d.places[gear])] : []);
+export const placeAnew = (design: Design, gear: string): readonly Press[] => (design.places[gear]?.on ? [{ label: 'Find it another place', patch: forgetPlace(gear) }] : []);
 
 /** Gives a load a way of its own on the house side. */
 export const ownWay = (design: Design, loads: readonly string[]): readonly Press[] =>

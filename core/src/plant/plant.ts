@@ -1,4 +1,4 @@
-import type { Catalogue, PartOf } from '../catalogue/index.js';
+import { halfOf, type Catalogue, type PartOf } from '../catalogue/index.js';
 import { panelId, refTo, type Design, type Ref } from '../design/index.js';
 import type { ArrayThing, BankThing, ConverterThing, DistributionThing, LinkThing, MonitorThing, Supplied, SwitchThing, Thing, VehicleThing } from './thing.js';
 
@@ -70,7 +70,7 @@ function convertersOf({ supply }: Pick<Design, 'supply'>, catalogue: Catalogue, 
         ...charges,
         ref: refTo('converters', id),
         part: p,
-        share: half && p.halfPower ? 0.5 : 1,
+        share: halfOf(p, half),
         inputs: i === 0 && p.sunInput && !controller ? [vehicle, ...sunny] : [vehicle],
       })),
     ),

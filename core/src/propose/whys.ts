@@ -1,6 +1,6 @@
-import { chargerInputW, type Catalogue } from '../catalogue/index.js';
+import { chargerInputW, halfOf, type Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
-import { alternatorBudget, alternatorFor, alternatorOf, driveVolts, halfOf, type SupplyFigures } from '../supply/index.js';
+import { alternatorBudget, alternatorFor, alternatorOf, driveVolts, type SupplyFigures } from '../supply/index.js';
 
 /** The next larger charger of its sort, where this alternator is what keeps it out, and the alternator that it wants. */
 function nextCharger(design: Design, catalogue: Catalogue, { bank }: SupplyFigures): readonly string[] {

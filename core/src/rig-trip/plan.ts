@@ -1,3 +1,4 @@
+import { vmpAtC } from '../supply/index.js';
 import { bankPlan, shareInside, type BankPlan, type Span } from '../trip/index.js';
 import { isSaid, takersFirst, type RigBank, type RigInput, type RigTrip } from './input.js';
 import type { Giving } from './working-point.js';
@@ -69,9 +70,6 @@ export interface RigPlan {
   readonly arrays: readonly { readonly on: Uint8Array; readonly parked: number | null }[];
 }
 
-/** Change of a panel's best volts with its cells' temperature, share for each K. */
-const VMP_PER_K = -0.004;
-
 const daysOf = (rig: RigTrip, onDays: readonly number[] | null | undefined): Uint8Array => Uint8Array.from({ length: rig.days }, (_, d) => (!onDays || onDays.includes(d) ? 1 : 0));
 
 function timesOf(rig: RigTrip, hours: readonly Span[], onDays: readonly number[] | null | undefined): Times {
@@ -84,7 +82,7 @@ const at = (list: readonly { readonly id: string }[], id: string): number => lis
 function inputOf(rig: RigTrip, i: RigInput, charger: number): InputPlan {
   const limitA = Math.min((i.maxA ?? Infinity) * i.setting, rig.chargers[charger]!.outputA ?? Infinity);
   if ('array' in i) {
-    const vmpV = i.controller === 'pwm' ? i.vmpV! * (1 + VMP_PER_K * (i.cellC! - 25)) : 0;
+    const vmpV = i.controller === 'pwm' ? vmpAtC(i.vmpV!, i.cellC!) : 0;
     return { of: 'array', charger, limitA, index: at(rig.arrays, i.array), vmpV, startBelowSoc: i.startBelowSoc ?? Infinity, stopAtSoc: i.stopAtSoc };
   }
   if ('vehicle' in i) return { of: 'vehicle', charger, limitA, index: at(rig.vehicles, i.vehicle), efficiency: i.efficiency };

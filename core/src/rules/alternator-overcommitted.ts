@@ -1,6 +1,6 @@
-import { ALTERNATOR, halfOf } from '../supply/index.js';
+import { ALTERNATOR } from '../supply/index.js';
 import { figure } from '../quantity/index.js';
-import { press } from './press.js';
+import { halfPower } from './press.js';
 import type { Found, Rule } from './rule.js';
 
 /** Shorter than this a starting battery is no longer what lends at idle, min. */
@@ -28,10 +28,7 @@ export const alternatorOvercommitted: Rule = {
     if (a.shortAtIdleA > 0 && design.brief.alternator.idlesForHours) out.push({ at, values: { what: 'idle', short: figure(a.shortAtIdleA, 0), minutes: figure(Math.max(LENDS_MIN, idleMinutes), 0) } });
     return out;
   },
-  presses: (_, { design, catalogue }) => {
-    const part = catalogue.find('dcdc', design.supply.dcdc);
-    return part && !design.supply.dcdcHalf && halfOf(part, true) < 1 ? [press(design, 'Set the charger to half power', (d) => (d.supply.dcdcHalf = true))] : [];
-  },
+  presses: (_, { design, catalogue }) => halfPower(design, catalogue),
   say: (v) =>
     v['what'] === 'idle'
       ? `At idle charging and the vehicle take ${v['short']} A more than there is; after ${v['minutes']} min the starting battery has lent half of what it holds.`

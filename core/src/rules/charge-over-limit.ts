@@ -1,5 +1,4 @@
-import { halfOf } from '../supply/index.js';
-import { press } from './press.js';
+import { halfPower } from './press.js';
 import type { Rule } from './rule.js';
 
 export const chargeOverLimit: Rule = {
@@ -13,10 +12,7 @@ export const chargeOverLimit: Rule = {
       .filter((c) => c.chargerA > bank.maxChargeA + 1e-9)
       .map((c) => ({ at: { stage: 'supply' as const, about: c.from === 'mains' ? 'mains' : 'charger' }, values: { amps: c.chargerA, limit: Math.round(bank.maxChargeA), from: c.from } }));
   },
-  presses: ({ at }, { design, catalogue }) => {
-    const part = catalogue.find('dcdc', design.supply.dcdc);
-    return at.about === 'charger' && part && !design.supply.dcdcHalf && halfOf(part, true) < 1 ? [press(design, 'Set the charger to half power', (d) => (d.supply.dcdcHalf = true))] : [];
-  },
+  presses: ({ at }, { design, catalogue }) => (at.about === 'charger' ? halfPower(design, catalogue) : []),
   say: (v) => `Charging while ${v['from'] === 'mains' ? 'on mains' : 'driving'}: ${v['amps']} A into a bank that takes ${v['limit']} A.`,
   fix: () => 'A smaller charger, its half-power setting, or a bigger bank.',
 };

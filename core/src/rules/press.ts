@@ -1,6 +1,6 @@
 import { copyDesign, forgetPlace, patchBetween, type Design, type Patch } from '../design/index.js';
 import type { WeakKind } from '../protection/index.js';
-import type { Catalogue, Part } from '../catalogue/index.js';
+import { halfOf, type Catalogue, type Part } from '../catalogue/index.js';
 
 /** A fix that the program can make by itself: what is pressed, and the edit that it is; undone like any other. */
 export interface Press {
@@ -98,3 +98,9 @@ export const placeAnew = (design: Design, gear: string): readonly Press[] => (de
 /** Gives a load a way of its own on the house side. */
 export const ownWay = (design: Design, loads: readonly string[]): readonly Press[] =>
   loads.length ? [press(design, 'Give it a way of its own', (d) => loads.forEach((id) => (d.loads[id]!.feed = { by: 'own' })))] : [];
+
+/** Sets the charger from the vehicle to half power; none where it has no such setting, or stands there already. */
+export function halfPower(design: Design, catalogue: Catalogue): readonly Press[] {
+  const part = catalogue.find('dcdc', design.supply.dcdc);
+  return part && !design.supply.dcdcHalf && halfOf(part, true) < 1 ? [press(design, 'Set the charger to half power', (d) => (d.supply.dcdcHalf = true))] : [];
+}

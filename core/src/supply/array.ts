@@ -1,4 +1,4 @@
-import type { Catalogue, DcdcPart, PanelPart, PartOf } from '../catalogue/index.js';
+import { halfOf, type Catalogue, type DcdcPart, type PanelPart, type PartOf } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import { climateOf, type Climate } from '../travel/index.js';
 import { seriesShadeYield, sharedRegulatorYield } from './panels.js';
@@ -87,7 +87,7 @@ export function arrayOf(design: Design, catalogue: Catalogue): SolarArray | null
   const lossIn = (month: number): number => pwmLossOf(panel, inSeries, houseV, climateOf(design.brief.trip, month).ambientC);
   const pwmLoss = pwm ? lossIn(climate.month) : 0;
   const shadeYield = inSeries > 1 ? seriesShadeYield(sun.shade, inSeries) : 1 - sun.shade;
-  const chargerA = charger ? charger.outputA * (design.supply.dcdcHalf && charger.halfPower ? 0.5 : 1) : 0;
+  const chargerA = charger ? charger.outputA * halfOf(charger, design.supply.dcdcHalf) : 0;
   const regulated = controller !== null || input !== null;
   const kept = regulated ? shadeYield * (1 - pwmLoss) * (portable && !portable.ownRegulator ? portable.yieldShared : 1) : 0;
   return {

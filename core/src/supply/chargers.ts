@@ -22,8 +22,6 @@ export interface Charger {
   readonly setV: number;
 }
 
-export const halfOf = (part: DcdcPart, half: boolean): number => (half && part.halfPower ? 0.5 : 1);
-
 /** The mains charger of a design: one of its own, or the inverter-charger's. */
 export function mainsChargerOf(design: Design, catalogue: Catalogue): { readonly name: string; readonly outputA: number; readonly acW: number; readonly outputV: number } | null {
   const p = plant(design, catalogue);

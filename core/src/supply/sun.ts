@@ -34,9 +34,12 @@ export function panelPowerW(c: PanelConditions): number {
   return Math.max(0, c.ratedW * (light / 1000) * atCell * PANEL.soiling * PANEL.wiring);
 }
 
+/** Best volts of a panel with its cells at so many degrees, V. @example vmpAtC(20.9, 37.4) // 19.86336 */
+export const vmpAtC = (vmpV: number, cellC: number): number => vmpV * (1 + VMP_PER_K * (cellC - 25));
+
 /** Share of an MPPT's yield that a PWM controller loses with these panels. @example pwmLossFraction(20.9, 37.4, 12.94) // 0.328401 */
 export function pwmLossFraction(vmpV: number, cellC: number, batteryV: number): number {
-  return Math.max(0, 1 - batteryV / (MPPT_YIELD * vmpV * (1 + VMP_PER_K * (cellC - 25))));
+  return Math.max(0, 1 - batteryV / (MPPT_YIELD * vmpAtC(vmpV, cellC)));
 }
 
 /** Open-circuit volts of a string on its coldest morning. @example coldestOpenV(22.5, 1, -5) // 24.39 */

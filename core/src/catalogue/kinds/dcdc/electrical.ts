@@ -4,3 +4,6 @@ import type { DcdcPart } from './schema.js';
 export function chargerInputW(part: DcdcPart, chargeV: number): number {
   return (chargeV * part.outputA) / part.efficiency;
 }
+
+/** Share of its output that a charger gives with its half-power setting on or off; one without the setting gives all. */
+export const halfOf = (part: DcdcPart, half: boolean): number => (half && part.halfPower ? 0.5 : 1);

@@ -29,6 +29,7 @@ const {
   threeDrafts,
   tripInputSchema,
   whatHelps,
+  supplyOf,
 } = await import(join(ROOT, 'core/dist/index.js'));
 
 function median(run, rounds, warm = Math.ceil(rounds / 4)) {
@@ -44,7 +45,7 @@ function median(run, rounds, warm = Math.ceil(rounds / 4)) {
 /** The biggest demo job, and the same with its loads repeated up to sixty circuits. */
 function sixtyCircuits(design) {
   const big = structuredClone(design);
-  Object.assign(big.supply, { fuseBlock: 'fb-20', mainSwitch: 'sw-500', shunt: 'shunt-1000', disconnect: { part: 'lvd-220', pole: 'positive' } });
+  Object.assign(supplyOf(big), { fuseBlock: 'fb-20', mainSwitch: 'sw-500', shunt: 'shunt-1000', disconnect: { part: 'lvd-220', pole: 'positive' } });
   // Light ones, so that block, disconnect and main run carry them all and every run has its size.
   const kinds = Object.values(design.loads).filter((l) => l.supply === 'dc');
   for (let i = 0; Object.keys(big.loads).length < 52; i++)

@@ -68,6 +68,7 @@ async function pathSuite() {
 const suites = [
   ['format', asOne(() => npx(['prettier', '--check', '.', '--log-level', 'warn']))],
   ['lint', asOne(() => npx(['eslint', '.']))],
+  ['types of the specs', asOne(() => npx(['tsc', '-p', 'tsconfig.specs.json']))],
   ['layers', asOne(() => npx(['depcruise', '--config', '.dependency-cruiser.cjs', 'core/src', 'server/src', 'cli/src', 'web/src/app']))],
   ['core, server and command line', nodeSuite],
   ['web', webSuite],

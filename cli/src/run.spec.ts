@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { DEMO_JOBS, type StateFigures } from '@meridex/core';
+import { DEMO_JOBS, type StateFigures, supplyOf } from '@meridex/core';
 import { run } from './run.js';
 
 const vectors = fileURLToPath(new URL('../../core/vectors/', import.meta.url));
@@ -86,8 +86,8 @@ describe('the command line', () => {
     });
     it('refuses a job without a battery, by its field', async () => {
       const design = structuredClone(vet.design);
-      design.supply.battery.part = null;
-      expect((await run('netlist', JSON.stringify({ design }))).err).toMatch(/design\.supply\.battery/);
+      supplyOf(design).battery.part = null;
+      expect((await run('netlist', JSON.stringify({ design }))).err).toMatch(/design\.banks/);
     });
   });
 

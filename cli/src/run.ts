@@ -25,6 +25,7 @@ import {
   type CircuitState,
   type Design,
   type Question,
+  withRig,
 } from '@meridex/core';
 import { diagramSvg } from './diagram.js';
 
@@ -83,7 +84,7 @@ function withState(document: Record<string, unknown>, design: Design, use: (plan
   const state = stateIn(document);
   if (typeof state === 'string') return bad(state);
   const plan = circuitPlan(design, SHIPPED_CATALOGUE, assess(design, SHIPPED_CATALOGUE));
-  return plan ? use(plan, state) : bad('design.supply.battery: no circuit, since the house battery or its own lead is missing');
+  return plan ? use(plan, state) : bad('design.banks: no circuit, since the house battery or its own lead is missing');
 }
 
 function solveJob(document: Record<string, unknown>, design: Design): Outcome {
@@ -143,7 +144,7 @@ function draftJob(document: unknown): Outcome {
   if (wish) return bad(`wishes: got ${JSON.stringify(wish.id)}; an appliance of the library is accepted: ${LOAD_LIBRARY.map((i) => i.id).join(', ')}`);
   const job = applyTalk(blank, parsed.data);
   const draft = threeDrafts(job, SHIPPED_CATALOGUE).find((d) => d.tier === tier)!;
-  const design: Design = { ...job, supply: draft.design.supply };
+  const design: Design = withRig(job, draft.design);
   return good({ design }, draft.stands ? [] : [`the ${draft.tier} draft does not quite stand ${draft.says}`]);
 }
 

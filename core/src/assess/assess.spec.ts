@@ -1,6 +1,6 @@
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import { blankDesign, designSchema, type Design } from '../design/index.js';
+import { blankDesign, designSchema, type Design, supplyOf } from '../design/index.js';
 import { inWords } from '../rules/index.js';
 import { assess, type Assessment } from './assess.js';
 
@@ -62,14 +62,14 @@ describe('an assessment', () => {
 
   it('finds that a blade fuse cannot break what a big 24 V bank gives, and that a cartridge does', () => {
     const d = demo('cinema');
-    d.supply.fuseBlock = 'fb-6';
+    supplyOf(d).fuseBlock = 'fb-6';
     expect(
       of(d)
         .findings.filter((f) => f.rule === 'fuse-cannot-break')
         .every((f) => f.severity === 'stop'),
     ).toBeTrue();
     expect(rules(of(d))).toContain('fuse-cannot-break');
-    d.supply.fuseBlock = 'fb-8-c';
+    supplyOf(d).fuseBlock = 'fb-8-c';
     const a = of(d);
     expect(rules(a)).not.toContain('fuse-cannot-break');
     for (const r of a.runs)
@@ -81,13 +81,13 @@ describe('an assessment', () => {
 
   it('gives each parallel battery a fuse of its own', () => {
     const d = demo('vet');
-    d.supply.battery = { part: 'bat-lfp-200', count: 2 };
+    supplyOf(d).battery = { part: 'bat-lfp-200', count: 2 };
     expect(of(d).runs.filter((r) => /^house\d-bus$/.test(r.spec.id)).length).toBe(2);
   });
 
   it('leaves a job without battery, loads or parts standing, with findings', () => {
     const d = blankDesign('Nobody');
-    d.supply = { ...d.supply, battery: { part: null, count: 1 }, isolation: 'none', dcdc: null, fuseBlock: null };
+    Object.assign(supplyOf(d), { battery: { part: null, count: 1 }, isolation: 'none', fuseBlock: null });
     const a = of(d);
     expect(a.runs).toEqual([]);
     expect(rules(a)).toEqual(jasmine.arrayContaining(['no-battery', 'no-loads']));
@@ -98,18 +98,18 @@ describe('an assessment', () => {
     ['a load without hours', (d) => (d.loads['l2']!.use = { by: 'hours', hours: 0 }), 'load-without-hours'],
     ['more hours than its part of the day has', (d) => (d.loads['l2']!.use = { by: 'hours', hours: 9 }), 'load-without-hours'],
     ['Ah a day typed as amps', (d) => (d.loads['l1']!.draw = { by: 'plate', unit: 'A', value: 120 }), 'mixed-units'],
-    ['an inverter bigger than the battery', (d) => (d.supply.battery.part = 'bat-lfp-100'), 'inverter-over-battery'],
-    ['a mains load and no inverter', (d) => (d.supply.inverter = null), 'mains-load-without-inverter'],
-    ['a mains load above the inverter', (d) => (d.supply.inverter = 'inv-600'), 'inverter-too-small'],
-    ['a sensing isolator on a variable alternator', (d) => ((d.supply.isolation = 'isolator'), (d.supply.isolator = 'iso-140')), 'isolator-never-closes'],
-    ['a lithium bank on an isolator', (d) => ((d.supply.isolation = 'isolator'), (d.supply.isolator = 'iso-140')), 'lithium-unlimited'],
+    ['an inverter bigger than the battery', (d) => (supplyOf(d).battery.part = 'bat-lfp-100'), 'inverter-over-battery'],
+    ['a mains load and no inverter', (d) => (supplyOf(d).inverter = null), 'mains-load-without-inverter'],
+    ['a mains load above the inverter', (d) => (supplyOf(d).inverter = 'inv-600'), 'inverter-too-small'],
+    ['a sensing isolator on a variable alternator', (d) => ((supplyOf(d).isolation = 'isolator'), (supplyOf(d).isolator = 'iso-140')), 'isolator-never-closes'],
+    ['a lithium bank on an isolator', (d) => ((supplyOf(d).isolation = 'isolator'), (supplyOf(d).isolator = 'iso-140')), 'lithium-unlimited'],
     ['a run of 0 m', (d) => (d.runs['load-l1'] = { outM: 0 }), 'length-zero'],
     ['a 24 V vehicle on a 12 V charger', (d) => (d.brief.vehicleV = 24), 'wrong-volts'],
-    ['panels without a regulator', (d) => (d.supply.dcdc = 'dcdc-40'), 'panels-unregulated'],
-    ['more circuits than ways', (d) => ((d.supply.fuseBlock = 'fb-6'), Array.from({ length: 4 }, (_, i) => (d.loads[`x${i}`] = { ...d.loads['l2']!, order: 20 + i }))), 'ways-short'],
+    ['panels without a regulator', (d) => (supplyOf(d).dcdc = 'dcdc-40'), 'panels-unregulated'],
+    ['more circuits than ways', (d) => ((supplyOf(d).fuseBlock = 'fb-6'), Array.from({ length: 4 }, (_, i) => (d.loads[`x${i}`] = { ...d.loads['l2']!, order: 20 + i }))), 'ways-short'],
     ['a cable 100 m long', (d) => (d.runs['bus-inverter'] = { outM: 100 }), 'run-fails'],
     ['a place hotter than the insulation', (d) => (d.runs['bus-inverter'] = { ambientC: 106 }), 'run-unsized'],
-    ['a main switch that no fuse fits under', (d) => (d.supply.mainSwitch = 'sw-150'), 'run-unsized'],
+    ['a main switch that no fuse fits under', (d) => (supplyOf(d).mainSwitch = 'sw-150'), 'run-unsized'],
   ];
   for (const [what, breakIt, rule] of broken) {
     it(`finds ${what}`, () => {

@@ -1,7 +1,7 @@
 import { lugOhm, resistanceOhmPerM } from '../cable/index.js';
 import { batterySource, SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import { assess } from './assess.js';
 
 const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
@@ -14,7 +14,7 @@ const run = (d: Design, id: string) => {
 describe('prospective currents', () => {
   it('at the main fuse are the battery’s own, through its lug, with a link in the fuse’s place', () => {
     const d = demo('bees');
-    d.supply.isolation = 'none';
+    supplyOf(d).isolation = 'none';
     const { figures } = run(d, 'house-bus');
     const { volt, ohm } = batterySource('agm', 120, 'stiffest');
     const byHand = volt / (ohm + lugOhm(figures.areaMm2));
@@ -23,7 +23,7 @@ describe('prospective currents', () => {
 
   it('at the far end are the weak battery’s, through hot cable and worn contacts', () => {
     const d = demo('bees');
-    d.supply.isolation = 'none';
+    supplyOf(d).isolation = 'none';
     const r = run(d, 'house-bus');
     const { figures: f, spec } = r;
     const { volt, ohm } = batterySource('agm', 120, 'weakest');
@@ -37,7 +37,7 @@ describe('prospective currents', () => {
   it('grow with the bank and with a second battery beside it', () => {
     const one = demo('vet');
     const two = demo('vet');
-    two.supply.battery.count = 2;
+    supplyOf(two).battery.count = 2;
     expect(run(two, 'bus-block').figures.fuses[0]!.maxA).toBeGreaterThan(run(one, 'bus-block').figures.fuses[0]!.maxA);
   });
 
@@ -77,7 +77,7 @@ describe('prospective currents', () => {
   it('call up a stronger kind of fuse where the plain one cannot break them', () => {
     const far = demo('bees');
     far.runs['house-bus'] = { outM: 12 };
-    far.supply.isolation = 'none';
+    supplyOf(far).isolation = 'none';
     const agm = run(far, 'bus-block').figures;
     const lithium = run(demo('vet'), 'bus-block').figures;
     expect(agm.fuseType).toBe('small-bolt-in');

@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue/index.js';
-import type { Design } from '../design/index.js';
+import { rigOf, type Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { loadsOn, tripJob } from '../outlook/index.js';
 import { plant } from '../plant/index.js';
@@ -36,7 +36,7 @@ interface Asked {
 
 const onlyHot = ({ design, hot }: Asked): Design => ({ ...design, ...NOWHERE, places: Object.fromEntries(hot.flatMap((id) => (design.places[id] ? [[id, design.places[id]]] : []))) });
 
-const keyOf = ({ design, hot }: Asked): string => JSON.stringify([design.brief, design.loads, design.supply, design.settings, hot.map((id) => chargerZoneC(design, id))]);
+const keyOf = ({ design, hot }: Asked): string => JSON.stringify([design.brief, design.loads, design.supply, rigOf(design), design.settings, hot.map((id) => chargerZoneC(design, id))]);
 const last = keptFor(2, keyOf, (catalogue: Catalogue, asked: Asked) => reckoned(onlyHot(asked), catalogue));
 
 /**

@@ -1,7 +1,7 @@
 import { cableSeries } from '../cable/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import { blankDesign, blankLoad, type Design } from '../design/index.js';
+import { blankDesign, blankLoad, type Design, supplyOf } from '../design/index.js';
 import { outlastsStart, rerate } from '../protection/index.js';
 import type { Fitted } from '../routes/index.js';
 import { inWords } from '../rules/index.js';
@@ -82,7 +82,7 @@ describe('the sizes of a job', () => {
 
   it('give the strings of one bank one size, one length, and a fuse that carries it all with one of them out', () => {
     const d = demo('bookmobile');
-    d.supply.battery = { part: 'bat-lfp-200', count: 2 };
+    supplyOf(d).battery = { part: 'bat-lfp-200', count: 2 };
     const leads = fitted(of(d)).filter((r) => r.spec.group === 'house' && r.spec.from.gear === 'house');
     expect(leads.length).toBe(2);
     expect(new Set(leads.map((r) => `${r.figures.cable} ${r.figures.fuseA} ${r.spec.outM} ${r.spec.backM}`)).size).toBe(1);
@@ -137,7 +137,7 @@ describe('the sizes of a job', () => {
   it('stand for an empty job and for one whose lead has no fuse that fits', () => {
     const empty = blankDesign('Nobody');
     expect(() => of(empty)).not.toThrow();
-    empty.supply.battery.part = null;
+    supplyOf(empty).battery.part = null;
     expect(of(empty).runs).toEqual([]);
   });
 
@@ -152,7 +152,6 @@ describe('the sizes of a job', () => {
       areaMm2: 1.5,
       lengthM: 9,
       fuseA: 15,
-      note: '',
       verdict: 'keep',
       run: null,
       fedFrom: 'house',

@@ -1,7 +1,7 @@
 import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import { kFactor } from '../protection/index.js';
 
 const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
@@ -41,7 +41,7 @@ describe('the house-negative bond', () => {
 
   it('is none where nothing shares a body with a starting battery', () => {
     const d = demo('vet');
-    d.supply.isolation = 'none';
+    supplyOf(d).isolation = 'none';
     expect(of(d).bond).toBeNull();
   });
 });

@@ -1,5 +1,5 @@
 import { CHASSIS_OHM, cableSeries, lugOhm, resistanceOhmPerM, sizeInWords } from '../cable/index.js';
-import type { Design, Vehicle } from '../design/index.js';
+import { type Design, type Vehicle, supplyOf } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 import { kFactor } from '../protection/index.js';
 import { inCircuit, type Fitted, type SizedRun } from '../routes/index.js';
@@ -50,7 +50,7 @@ export function bondOf(design: Design, vehicle: Vehicle, gear: readonly Gear[], 
   const fitted = runs.map(inCircuit);
   const bus = gear.find((g) => g.id === 'bus');
   const fault = worstFault(fitted);
-  if (design.supply.isolation === 'none' || !bus || fault.letThroughA2s === 0) return null;
+  if (supplyOf(design).isolation === 'none' || !bus || fault.letThroughA2s === 0) return null;
   const studs = vehicle.points.filter((p) => p.kind === 'earth stud').flatMap((p) => vehicle.waypoints.find((w) => w.id === p.waypoint) ?? []);
   const nearMm = studs.length ? Math.min(...studs.map((w) => squareMm(bus.terminal, w.at))) : USUAL_M * 1000;
   const lengthM = Math.round(10 * (Math.ceil(nearMm / 100) / 10 + ENDS_M)) / 10;

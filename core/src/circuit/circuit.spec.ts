@@ -1,7 +1,7 @@
 import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import { rerate } from '../protection/index.js';
 import { sharesOfBank } from '../rules/unequal-leads.js';
 import { circuitPlan, NAMED_STATES, PARKED, settle, sweep, type CircuitPlan, type CircuitState, type SettledState } from './index.js';
@@ -66,7 +66,7 @@ describe('a design’s circuit', () => {
       for (const count of [1, 2, 3])
         for (const dcdcSecond of [null, 'dcdc-20']) {
           const d = demo('bookmobile');
-          Object.assign(d.supply, { battery: { ...d.supply.battery, count }, second: { part, count: 1, joined: 'parallel' }, dcdcSecond });
+          Object.assign(supplyOf(d), { battery: { ...supplyOf(d).battery, count }, second: { part, count: 1, joined: 'parallel' }, dcdcSecond });
           const plan = planOf(d);
           for (const name of ['driving, nearly full', 'everything charges, loads off', 'driving, loads on']) {
             const r = settled(plan, NAMED_STATES[name]!);
@@ -166,7 +166,7 @@ describe('a design’s circuit', () => {
 
   it('has no plan without a battery', () => {
     const d = demo('vet');
-    d.supply.battery.part = null;
+    supplyOf(d).battery.part = null;
     expect(circuitPlan(d, SHIPPED_CATALOGUE, assess(d, SHIPPED_CATALOGUE))).toBeNull();
   });
 });
@@ -213,8 +213,8 @@ describe('the worst state of each run and load', () => {
 
 describe('an inverter-charger', () => {
   const d = demo('vet');
-  d.supply.inverter = 'inv-chg-1600';
-  d.supply.mains.charger = null;
+  supplyOf(d).inverter = 'inv-chg-1600';
+  supplyOf(d).mains.charger = null;
   const plan = planOf(d);
   const feed = plan.runs.find((r) => r.spec.role === 'inverter feed')!;
 

@@ -1,7 +1,7 @@
 import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import { circuitPlan, deadMap, NAMED_STATES, PARKED, selectivePairs, stateFigures, type DeadMap } from './index.js';
 
 const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
@@ -28,7 +28,7 @@ describe('what stays live', () => {
 
   it('are the positives of all loads where the disconnect sits in the negative', () => {
     const d = demo('vet');
-    d.supply.disconnect.pole = 'negative';
+    supplyOf(d).disconnect.pole = 'negative';
     expect(cell(deadMap(planOf(d)), 'water pump', 'disconnect').state).toBe('live to the body');
   });
 

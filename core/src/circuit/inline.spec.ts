@@ -2,7 +2,7 @@ import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { inWords } from '../rules/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import { houseNodes, inlineParts } from './inline.js';
 
 const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
@@ -15,14 +15,14 @@ describe('parts in line', () => {
 
   it('leave the bus bars as they are where there are none', () => {
     const d = demo('vet');
-    Object.assign(d.supply, { mainSwitch: null, shunt: null, disconnect: { part: null, pole: 'positive' } });
+    Object.assign(supplyOf(d), { mainSwitch: null, shunt: null, disconnect: { part: null, pole: 'positive' } });
     expect(nodes(d)).toEqual({ main: { plus: 'bus+', minus: 'bus-' }, fed: { plus: 'bus+', minus: 'bus-' } });
     expect(of(d).gear.some((g) => ['switch', 'shunt', 'disconnect', 'display'].includes(g.id))).toBeFalse();
   });
 
   it('open the returns of the loads where the disconnect sits in the negative', () => {
     const d = demo('vet');
-    d.supply.disconnect.pole = 'negative';
+    supplyOf(d).disconnect.pole = 'negative';
     expect(nodes(d).fed).toEqual({ plus: 'bus+', minus: 'fed-' });
     const block = of(d).runs.find((r) => r.spec.id === 'bus-block')!.spec;
     expect([block.from.plus, block.from.minus]).toEqual(['bus+', 'fed-']);
@@ -32,16 +32,16 @@ describe('parts in line', () => {
     const d = demo('vet');
     const of1 = of(d).runs.find((r) => r.spec.id === 'house-bus')!.spec.inline;
     expect(of1.map((p) => p.what)).toEqual(['main switch', 'shunt']);
-    d.supply.battery.count = 2;
+    supplyOf(d).battery.count = 2;
     const of2 = of(d).runs.find((r) => r.spec.id === 'house1-bus')!.spec.inline;
     for (const [i, p] of of1.entries()) expect(of2[i]!.ohm).toBeCloseTo(2 * p.ohm, 12);
-    d.supply.mainSwitch = d.supply.shunt = null;
+    supplyOf(d).mainSwitch = supplyOf(d).shunt = null;
     expect(of(d).runs.find((r) => r.spec.id === 'house1-bus')!.spec.inline).toEqual([]);
   });
 
   it('hold the fuse of what passes them to their rating', () => {
     const d = demo('vet');
-    d.supply.mainSwitch = 'sw-150';
+    supplyOf(d).mainSwitch = 'sw-150';
     const run = of(d).runs.find((r) => r.spec.id === 'house-bus')!;
     expect(run.ok).toBeFalse();
   });

@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import type { RunSpec } from '../routes/index.js';
 import { distributionOf } from '../supply/index.js';
 
@@ -41,7 +41,7 @@ export function inlineParts(design: Design, catalogue: Catalogue): InlinePart[] 
   if (mainSwitch)
     out.push({
       id: 'switch',
-      name: design.supply.second?.joined === 'selector' ? 'selector' : 'main switch',
+      name: supplyOf(design).second?.joined === 'selector' ? 'selector' : 'main switch',
       pole: 'positive',
       a: MAIN_NODES.plus,
       b: 'bus+',

@@ -1,14 +1,14 @@
 import { assess, type Assessment } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import { buildDiagram } from '../diagram/index.js';
 import { circuitPlan, deadMap, PARKED, settle, type SettledState } from './index.js';
 
 /** The vet's job with a smaller second bank behind a selector, its lead so much longer. */
 function twoBanks(count = 1): Design {
   const d = structuredClone(DEMO_JOBS.find((j) => j.key === 'vet')!.design);
-  d.supply.second = { part: 'bat-agm-120', count, joined: 'selector' };
+  supplyOf(d).second = { part: 'bat-agm-120', count, joined: 'selector' };
   return d;
 }
 const of = (d: Design): Assessment => assess(d, SHIPPED_CATALOGUE);

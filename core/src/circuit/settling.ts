@@ -1,3 +1,4 @@
+import { supplyOf } from '../design/index.js';
 import { resistanceOhmPerM } from '../cable/index.js';
 import { batterySource } from '../catalogue/index.js';
 import { type Circuit, type CircuitLoad, type Resistor, type Solved, type Source } from '../network/index.js';
@@ -58,7 +59,7 @@ export class Settling {
     const nodes = new Set(plan.runs.flatMap((r) => [r.spec.from.plus, r.spec.to.plus]));
     this.givers = giversIn(plan, state, this.lit).filter((g) => nodes.has(g.plus) && (!g.input || nodes.has(g.input.plus)));
     this.drawn = drawnIn(plan, state);
-    const part = plan.catalogue.find('isolator', plan.design.supply.isolator);
+    const part = plan.catalogue.find('isolator', supplyOf(plan.design).isolator);
     this.link = plan.runs.find((r) => r.spec.role === 'link') ?? null;
     this.isolator = this.link ? part : null;
     const closed = state.isolator === 'closed' || (state.isolator === 'by itself' && state.engine !== 'off');

@@ -1,6 +1,6 @@
 import { CHEMISTRY, restV } from '../catalogue/index.js';
 import { ALTERNATOR, hotShare, MPPT_YIELD, TRACE_VOLTS, type Bank, type SolarArray } from '../supply/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import { convertersOfKind, fromInlet } from '../plant/index.js';
 import { serves, terminals } from '../routes/index.js';
 import type { CircuitPlan } from './plan.js';
@@ -77,7 +77,7 @@ function portableGiver({ array }: CircuitPlan, state: CircuitState, bank: Bank):
 
 /** True where the charger's trigger is live. */
 function triggered(design: Design, state: CircuitState): boolean {
-  return state.engine !== 'off' || design.supply.trigger === 'always-live wire';
+  return state.engine !== 'off' || supplyOf(design).trigger === 'always-live wire';
 }
 
 /** Share of its output that a charger gives in the air of a state. */

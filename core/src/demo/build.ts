@@ -1,4 +1,4 @@
-import { blankDesign, blankLoad, type Design, type Existing, type Load } from '../design/index.js';
+import { blankDesign, blankLoad, type Design, type Existing, type Load, supplyOf, type UsualSupply } from '../design/index.js';
 
 type Row = readonly [name: string, draw: string, use: string, when: Load['when']['at'] | readonly (readonly [number, number])[], purpose: Load['purpose'], extra?: Partial<Load>];
 
@@ -41,7 +41,7 @@ export function thereBefore(order: number, name: string, change: Partial<Existin
 
 interface Changes {
   readonly brief: Partial<Omit<Design['brief'], 'trip' | 'alternator'>> & { readonly trip: Partial<Design['brief']['trip']>; readonly alternator: Partial<Design['brief']['alternator']> };
-  readonly supply: Partial<Omit<Design['supply'], 'sun'>> & { readonly sun?: Partial<Design['supply']['sun']> };
+  readonly supply: Partial<Omit<UsualSupply, 'sun'>> & { readonly sun?: Partial<UsualSupply['sun']> };
   readonly loads: readonly Row[];
   readonly places?: Design['places'];
   readonly board?: Design['board'];
@@ -53,10 +53,12 @@ interface Changes {
 /** A made-up design: a new job with these changes. */
 export function designWith(customer: string, c: Changes): Design {
   const blank = blankDesign(customer);
+  const { sun, ...supply } = c.supply;
+  Object.assign(supplyOf(blank), supply);
+  Object.assign(supplyOf(blank).sun, sun);
   return {
     ...blank,
     brief: { ...blank.brief, ...c.brief, trip: { ...blank.brief.trip, ...c.brief.trip }, alternator: { ...blank.brief.alternator, ...c.brief.alternator } },
-    supply: { ...blank.supply, ...c.supply, sun: { ...blank.supply.sun, ...c.supply.sun } },
     loads: loadsFrom(c.loads),
     places: c.places ?? {},
     board: c.board ?? null,

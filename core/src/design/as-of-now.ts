@@ -1,26 +1,28 @@
 import { loadNamed } from './refs.js';
 import type { Design } from './schema.js';
 
-/** Gear that may wait, with what of the supply goes with it. */
-const WITHOUT: Readonly<Record<string, (s: Design['supply']) => Partial<Design['supply']>>> = {
-  house: (s) => ({ battery: { ...s.battery, part: null } }),
-  second: () => ({ second: null }),
-  charger: (s) => ({ isolation: 'none', ...(s.sun.controller ? {} : { dcdc: null }) }),
-  charger2: () => ({ dcdcSecond: null }),
-  controller: (s) => ({ sun: { ...s.sun, controller: null } }),
-  portable: (s) => ({ sun: { ...s.sun, portable: null } }),
-  mains: () => ({ mains: { charger: null } }),
-  inverter: () => ({ inverter: null }),
-  display: (s) => (s.hub ? {} : { shunt: null }),
-};
+/** Id under which places know a panel of an array, the first of them 0. @example panelId(1) // 'panel:2' */
+export const panelId = (i: number, array = 'panel'): string => (i === 0 ? array : `${array}:${i + 1}`);
 
-/** Id under which places know a panel of the roof, the first of them 0. */
-export const panelId = (i: number): string => (i === 0 ? 'panel' : `panel:${i + 1}`);
+type Waiting = ReadonlySet<string>;
+type Keyed<T> = Readonly<Record<string, T>>;
 
-/** The sun of those panels that do not wait. */
-function sunNow(sun: Design['supply']['sun'], waiting: ReadonlySet<string>): Design['supply']['sun'] {
-  const count = Array.from({ length: sun.count }, (_, i) => panelId(i)).filter((id) => !waiting.has(id)).length;
-  return count === sun.count ? sun : { ...sun, panel: count ? sun.panel : null, count: Math.max(1, count) };
+/** The things of a collection that do not wait. */
+const those = <T>(all: Keyed<T>, waiting: Waiting): Record<string, T> => Object.fromEntries(Object.entries(all).filter(([id]) => !waiting.has(id)));
+
+/** Banks with the batteries that do not wait; one whose batteries all wait is not there yet. */
+function banksNow({ banks }: Design, waiting: Waiting): Design['banks'] {
+  const left = Object.entries(banks).map(([id, bank]) => [id, { ...bank, batteries: those(bank.batteries, waiting) }] as const);
+  return Object.fromEntries(left.filter(([, bank]) => Object.keys(bank.batteries).length));
+}
+
+/** Arrays with the panels that do not wait; what they feed may wait itself. */
+function arraysNow({ arrays }: Design, waiting: Waiting): Design['arrays'] {
+  const left = Object.entries(arrays).map(([id, a]) => {
+    const panels = Array.from({ length: a.count }, (_, i) => panelId(i, id)).filter((panel) => !waiting.has(panel)).length;
+    return [id, { ...a, part: panels ? a.part : null, count: Math.max(1, panels), into: a.into && waiting.has(a.into.id) ? null : a.into }] as const;
+  });
+  return Object.fromEntries(left);
 }
 
 /** Ids of gear that is a provision or for later: it neither gives nor draws power now, and is not bought now. */
@@ -28,12 +30,20 @@ export const waitingIds = ({ places }: Pick<Design, 'places'>): readonly string[
 
 /** The design as it works once what is for now is fitted; the same object where nothing waits. */
 export function asOfNow(design: Design): Design {
-  const waiting = waitingIds(design);
-  if (!waiting.length) return design;
-  let { supply } = design;
-  for (const id of waiting) supply = { ...supply, ...(WITHOUT[id]?.(supply) ?? {}) };
-  supply = { ...supply, sun: sunNow(supply.sun, new Set(waiting)) };
-  const off = new Set(waiting.flatMap((id) => loadNamed(id) ?? []));
-  const loads = off.size ? Object.fromEntries(Object.entries(design.loads).filter(([id]) => !off.has(id))) : design.loads;
-  return { ...design, supply, loads };
+  const ids = waitingIds(design);
+  if (!ids.length) return design;
+  const waiting = new Set(ids);
+  // Without its display a shunt tells nobody anything.
+  const unseen = waiting.has('display') ? new Set([...waiting, 'shunt']) : waiting;
+  const off = new Set(ids.flatMap((id) => loadNamed(id) ?? []));
+  return {
+    ...design,
+    banks: banksNow(design, waiting),
+    arrays: arraysNow(design, waiting),
+    converters: those(design.converters, waiting),
+    links: those(design.links, waiting),
+    switchgear: design.switchgear,
+    monitors: those(design.monitors, unseen),
+    loads: off.size ? those(design.loads, off) : design.loads,
+  };
 }

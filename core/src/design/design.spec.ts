@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { blankDesign } from './blank.js';
 import { clashes, editDesign, patchBetween, valueAt, type Patch } from './edit.js';
 import { readDesign } from './read.js';
+import { rigOf, supplyOf } from './supply-of.js';
 
 const blank = blankDesign('Two Creeks Bookmobile');
 
@@ -56,7 +57,8 @@ describe('a design of version 1', () => {
   const read = readDesign(old);
   it('is read as the newest, and says the same of trip, loads and mains', () => {
     if (!read.ok) throw new Error(read.message);
-    const { brief, loads, supply } = read.design;
+    const { brief, loads } = read.design;
+    const supply = supplyOf(read.design);
     expect(brief.trip).toEqual(jasmine.objectContaining({ ...old.brief.trip, region: null, parkedDays: 0, mainsH: old.supply.mains.hoursADay, mainsNights: 'every night' }));
     expect(loads['l1']!.draw).toEqual(jasmine.objectContaining({ by: 'plate', ...old.loads['l1']!.draw }));
     expect([supply.mains, supply.second, supply.sun.inSeries, supply.trigger]).toEqual([{ charger: 'mc-25' }, null, 1, 'ignition wire']);
@@ -84,7 +86,7 @@ describe('a design of version 3', () => {
   it('keeps the shunt that was always ordered, and gets no switch or disconnect that nobody chose', () => {
     const read = readDesign(old);
     if (!read.ok) throw new Error(read.message);
-    const { mainSwitch, shunt, disconnect, hub, ...rest } = read.design.supply;
+    const { mainSwitch, shunt, disconnect, hub, ...rest } = supplyOf(read.design);
     expect(hub).toBeNull();
     expect([mainSwitch, shunt, disconnect]).toEqual([null, 'shunt-500', { part: null, pole: 'positive' }]);
     expect(rest).toEqual(old.supply as never);
@@ -101,6 +103,63 @@ describe('a design of version 4', () => {
     expect(runs).toEqual(old.runs as never);
     for (const [id, load] of Object.entries(loads)) expect(load).toEqual({ ...old.loads[id], feed: { by: 'own' }, plugA: null } as never);
     for (const [id, wire] of Object.entries(brief.traces)) expect(wire).toEqual({ ...old.brief.traces[id], fedFrom: 'vehicle', presentA: null, slot: '', safety: false } as never);
+  });
+});
+
+describe('a design of version 5', () => {
+  const old = JSON.parse(readFileSync(new URL('./version-5.json', import.meta.url), 'utf8')) as { supply: object; places: object; runs: object };
+  const read = readDesign(old);
+  if (!read.ok) throw new Error(read.message);
+  const { design } = read;
+  it('says the same of the first of each, and keeps what hangs on an id', () => {
+    expect({ ...supplyOf(design) }).toEqual(old.supply as never);
+    expect([design.places, design.runs]).toEqual([old.places, old.runs] as never);
+  });
+  it('has each of them as a thing under the id that places and runs know', () => {
+    const { banks, arrays, converters, monitors } = rigOf(design);
+    expect(Object.keys(banks['house']!.batteries)).toEqual(['house', 'second']);
+    expect(Object.keys(converters)).toEqual(['charger', 'charger2', 'inverter']);
+    expect(arrays['panel']!.into).toEqual({ in: 'converters', id: 'charger' });
+    expect(monitors['shunt']!.measures).toBe('house');
+  });
+});
+
+describe('the usual supply of a design', () => {
+  it('is written where it is read, and each of its fields keeps what it is given', () => {
+    const d = blankDesign('Nobody');
+    const to = {
+      battery: { part: 'bat-agm-120', count: 3 },
+      isolation: 'dcdc',
+      dcdc: 'dcdc-40',
+      dcdcHalf: true,
+      dcdcSecond: 'dcdc-20',
+      trigger: 'volts',
+      inhibit: true,
+      sun: { panel: 'pv-200', count: 4, inSeries: 2, controller: 'mppt-40', shade: 0.2, portable: { panel: 'pv-120-fold', regulated: true, into: 'bank', hours: 5 }, startBelow: 0.7 },
+      mains: { charger: 'mc-25' },
+      inverter: 'inv-600',
+      fuseBlock: 'fb-12',
+      hub: 'hub-8',
+      mainSwitch: 'sw-500',
+      shunt: null,
+      disconnect: { part: null, pole: 'negative' },
+      second: { part: 'bat-lfp-100', count: 2, joined: 'selector' },
+    } as const;
+    Object.assign(supplyOf(d), to);
+    expect({ ...supplyOf(d) }).toEqual(jasmine.objectContaining(to as never));
+    expect(readDesign(JSON.parse(JSON.stringify(d)))).toEqual({ ok: true, design: d });
+  });
+  it('sends the panels to the controller while there is one, else through the charger', () => {
+    const d = blankDesign('Nobody');
+    const s = supplyOf(d);
+    s.sun.panel = 'pv-200';
+    const into: unknown[] = [d.arrays['panel']!.into];
+    s.sun.controller = 'mppt-20';
+    into.push(d.arrays['panel']!.into);
+    s.sun.controller = null;
+    s.isolation = 'isolator';
+    into.push(d.arrays['panel']!.into);
+    expect(into).toEqual([{ in: 'converters', id: 'charger' }, { in: 'converters', id: 'controller' }, null]);
   });
 });
 

@@ -9,3 +9,5 @@ export * from './places-schema.js';
 export * from './vehicle-schema.js';
 export * from './tidy.js';
 export * from './refs.js';
+export * from './rig-schema.js';
+export * from './supply-of.js';

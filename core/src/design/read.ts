@@ -4,11 +4,12 @@ import { version1To2 } from './version-1-to-2.js';
 import { version2To3 } from './version-2-to-3.js';
 import { version3To4 } from './version-3-to-4.js';
 import { version4To5 } from './version-4-to-5.js';
+import { version5To6 } from './version-5-to-6.js';
 
 export type ReadDesign = { readonly ok: true; readonly design: Design } | { readonly ok: false; readonly message: string };
 
 /** Steps from each older version to the next. */
-const STEPS: Readonly<Record<number, (old: Record<string, unknown>) => Record<string, unknown>>> = { 1: version1To2, 2: version2To3, 3: version3To4, 4: version4To5 };
+const STEPS: Readonly<Record<number, (old: Record<string, unknown>) => Record<string, unknown>>> = { 1: version1To2, 2: version2To3, 3: version3To4, 4: version4To5, 5: version5To6 };
 
 /** Documents from before it was said what starts the engine call that piece of gear by its name. */
 function saysWhatStarts(design: Design): Design {

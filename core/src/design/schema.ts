@@ -3,10 +3,21 @@ import { briefSchema, type existingSchema, type traceSchema } from './brief-sche
 import { text } from './common-schema.js';
 import { loadSchema, type feedSchema, type PURPOSES } from './load-schema.js';
 import { boardSchema, placementSchema, plugEditSchema } from './places-schema.js';
+import {
+  type arraySchema,
+  type bankSchema,
+  type batteriesSchema,
+  type converterSchema,
+  type distributionSchema,
+  type linkSchema,
+  type monitorSchema,
+  RIG,
+  type switchgearSchema,
+} from './rig-schema.js';
 import { supplySchema } from './supply-schema.js';
 import { vehicleSchema } from './vehicle-schema.js';
 
-export const SCHEMA_VERSION = 5;
+export const SCHEMA_VERSION = 6;
 
 /** What a person has said of a run; everything else about it is drafted. */
 export const runEditSchema = z.object({
@@ -84,6 +95,7 @@ export const designSchema = z.object({
   loads: z.record(z.string(), loadSchema),
   groups: z.record(z.string().max(60), groupSchema),
   supply: supplySchema,
+  ...RIG,
   /** The vehicle with the workshop's own dimensions; null: the shipped one of its kind. */
   vehicle: vehicleSchema.nullable(),
   places: z.record(z.string(), placementSchema),
@@ -103,6 +115,14 @@ export type Load = z.infer<typeof loadSchema>;
 export type Feed = z.infer<typeof feedSchema>;
 export type LoadGroup = z.infer<typeof groupSchema>;
 export type Supply = z.infer<typeof supplySchema>;
+export type Batteries = z.infer<typeof batteriesSchema>;
+export type RigBank = z.infer<typeof bankSchema>;
+export type RigArray = z.infer<typeof arraySchema>;
+export type RigConverter = z.infer<typeof converterSchema>;
+export type RigLink = z.infer<typeof linkSchema>;
+export type RigDistribution = z.infer<typeof distributionSchema>;
+export type RigSwitch = z.infer<typeof switchgearSchema>;
+export type RigMonitor = z.infer<typeof monitorSchema>;
 export type Settings = z.infer<typeof settingsSchema>;
 export type Placement = z.infer<typeof placementSchema>;
 export type Board = z.infer<typeof boardSchema>;

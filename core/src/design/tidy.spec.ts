@@ -17,7 +17,6 @@ function job(): Design {
     areaMm2: 2.5,
     lengthM: 3,
     fuseA: 10,
-    note: '',
     verdict: 'keep',
     run: null,
     fedFrom: 'house',

@@ -2,7 +2,7 @@ import ELK, { type ElkNode } from 'elkjs/lib/elk.bundled.js';
 import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import { buildDiagram, drawingOf, drawingSvg, elkGraph, LABEL, sheetsOf, WHOLE, type Diagram, type DiagramFilter, type Drawing, type ElkGraph } from './index.js';
 import { textWidth } from './elk.js';
 
@@ -85,7 +85,7 @@ describe('the line diagram', () => {
     const old = {
       order: 1,
       name: 'old inverter',
-      part: d.supply.inverter,
+      part: supplyOf(d).inverter,
       verdict: 'keep' as const,
       does: ['makes 230 V' as const],
       omitted: {},

@@ -1,4 +1,4 @@
-import type { Design, Purpose } from '../design/index.js';
+import { type Design, type Purpose, supplyOf } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 import type { SymbolKind } from './element.js';
 
@@ -26,7 +26,7 @@ export function symbolOf(gear: Gear, design: Design): SymbolKind {
     case 'house':
       return 'battery';
     case 'charger':
-      return design.supply.isolation === 'isolator' ? 'contact' : 'converter';
+      return supplyOf(design).isolation === 'isolator' ? 'contact' : 'converter';
     case 'controller':
       return 'regulator';
     case 'mains':

@@ -1,4 +1,4 @@
-import { existingKey, type Design, type Existing } from '../design/index.js';
+import { existingKey, rigOf, type Design, type Existing } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 import type { SymbolKind } from './element.js';
 
@@ -23,8 +23,8 @@ const SYMBOL: readonly (readonly [Existing['does'][number], SymbolKind])[] = [
 
 /** What stays in the vehicle and has no part in the plan: shown, so that nobody takes it for forgotten. */
 export function standingApart(design: Design): readonly { readonly id: string; readonly name: string; readonly symbol: SymbolKind; readonly does: string }[] {
-  const { brief, supply } = design;
-  const planned = JSON.stringify(supply);
+  const { brief } = design;
+  const planned = JSON.stringify(rigOf(design));
   return Object.entries(brief.existing)
     .filter(([, e]) => e.verdict !== 'remove' && !(e.part && planned.includes(JSON.stringify(e.part))) && !e.does.includes('starts the engine'))
     .sort(([, a], [, b]) => a.order - b.order)

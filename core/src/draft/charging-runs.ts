@@ -1,3 +1,4 @@
+import { supplyOf } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 import type { RunSpec, RunAmps } from '../routes/index.js';
 import { chargerInputW, type DcdcPart } from '../catalogue/index.js';
@@ -103,7 +104,7 @@ function linkAmps(c: DraftContext): RunAmps {
 export function allChargeA(c: DraftContext): number {
   const { design, catalogue, bank, array } = c;
   if (!bank) return 0;
-  const isolator = design.supply.isolation === 'isolator' ? catalogue.find('isolator', design.supply.isolator) : null;
+  const isolator = supplyOf(design).isolation === 'isolator' ? catalogue.find('isolator', supplyOf(design).isolator) : null;
   const vehicle = dcdcsOf(design, catalogue).reduce((sum, d) => sum + d.part.outputA * d.share, 0) + (isolator ? linkAmps(c).usualA : 0);
   const sun = array?.controller ? controllerOutA(array, bank) : 0;
   // A portable panel is out only while the vehicle stands.

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { assess, type Assessment } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import { VEHICLE_KINDS, type Design } from '../design/index.js';
+import { VEHICLE_KINDS, type Design, supplyOf } from '../design/index.js';
 import { rerate } from '../protection/index.js';
 
 const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
@@ -28,7 +28,7 @@ describe('the draft of runs', () => {
 
   it('gives every battery of a bank its own lead and fuse, another part’s too: one size, one length, for the largest share', () => {
     const d = demo('vet');
-    d.supply.second = { part: 'bat-lfp-100', count: 1, joined: 'parallel' };
+    supplyOf(d).second = { part: 'bat-lfp-100', count: 1, joined: 'parallel' };
     const mains = of(d).runs.filter((r) => /^house\d-bus$/.test(r.spec.id));
     expect(mains.length).toBe(2);
     const all = of(demo('vet')).runs.find((r) => r.spec.id === 'house-bus')!.spec;
@@ -46,7 +46,7 @@ describe('the draft of runs', () => {
 
   it('gives a second charger its own feed and output', () => {
     const d = demo('vet');
-    d.supply.dcdcSecond = 'dcdc-20';
+    supplyOf(d).dcdcSecond = 'dcdc-20';
     const run = (id: string) => of(d).runs.find((r) => r.spec.id === id)!;
     for (const id of ['start-charger', 'charger-bus', 'start-charger2', 'charger2-bus']) expect(run(id).ok).withContext(id).toBeTrue();
     expect(run('start-charger2').spec.from.gear).toBe('starting');
@@ -55,7 +55,7 @@ describe('the draft of runs', () => {
 
   it('draws a charger’s output at half power where it is set so', () => {
     const d = demo('vet');
-    d.supply.dcdcHalf = true;
+    supplyOf(d).dcdcHalf = true;
     const run = (id: string) => of(d).runs.find((r) => r.spec.id === id)!;
     expect(run('charger-bus').spec.lastingA).toBe(20);
     expect(run('start-charger').spec.lastingA).toBeCloseTo(spec(demo('vet'), 'start-charger').lastingA / 2, 9);
@@ -73,7 +73,7 @@ describe('the draft of runs', () => {
 
   it('takes every load to the bus bars when there is no fuse block', () => {
     const d = demo('bees');
-    d.supply.fuseBlock = null;
+    supplyOf(d).fuseBlock = null;
     expect(
       of(d)
         .runs.filter((r) => r.spec.group === 'loads')
@@ -113,7 +113,7 @@ describe('the draft of runs', () => {
   it('brings panels to the charger’s own input or to a controller, never to both', () => {
     const d = demo('vet');
     expect(ids(d)).not.toContain('controller-bus');
-    d.supply.sun.controller = 'mppt-20';
+    supplyOf(d).sun.controller = 'mppt-20';
     expect(ids(d)).toContain('controller-bus');
     expect(spec(d, 'panel-regulator').to.gear).toBe('controller');
   });
@@ -128,7 +128,7 @@ describe('the draft of runs', () => {
 
   it('keeps what was typed of a run when the supply is drafted anew', () => {
     const d = demo('vet');
-    d.supply.battery = { part: 'bat-agm-120', count: 2 };
+    supplyOf(d).battery = { part: 'bat-agm-120', count: 2 };
     d.loads['new'] = { ...d.loads['l2']!, order: 0.5, name: 'first of all' };
     expect(spec(d, 'load-l1').outM).toBe(2.3);
     expect(spec(d, 'start-charger').lengthFrom).toBe('typed');
@@ -183,8 +183,7 @@ describe('the draft of runs', () => {
         d.brief.vehicleV = c.vehicleV;
         d.brief.trip = { ...d.brief.trip, region: null, ambientC: c.ambientC };
         d.settings = { ...d.settings, series: c.series, insulationC: c.insulationC };
-        d.supply = {
-          ...d.supply,
+        Object.assign(supplyOf(d), {
           houseV: c.houseV,
           battery: { part: c.battery, count: c.count },
           isolation: c.isolation,
@@ -192,11 +191,11 @@ describe('the draft of runs', () => {
           isolator: c.isolator,
           second: c.second,
           dcdcSecond: c.dcdcSecond,
-          sun: { ...d.supply.sun, panel: c.panel, count: c.panels, inSeries: c.inSeries, shade: c.shade, portable: c.portable, controller: c.controller },
+          sun: { ...supplyOf(d).sun, panel: c.panel, count: c.panels, inSeries: c.inSeries, shade: c.shade, portable: c.portable, controller: c.controller },
           mains: { charger: c.mains },
           inverter: c.inverter,
           fuseBlock: c.block,
-        };
+        });
         d.loads['l1']!.draw = { by: 'plate', unit: 'W', value: c.watts };
         d.runs['load-l1'] = { outM: c.metres };
         d.runs['start-charger'] = { outM: c.metres };

@@ -1,5 +1,5 @@
 import { houseNodes, passing } from '../circuit/index.js';
-import { runKey, type Ref } from '../design/index.js';
+import { runKey, type Ref, supplyOf } from '../design/index.js';
 import type { DayLoad } from '../loads/index.js';
 import { inverterInputW } from '../loads/index.js';
 import { figure } from '../quantity/index.js';
@@ -171,7 +171,7 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
   const bus = gear.get('bus');
   if (!bank || !bus) return [];
   const { onBlock, direct } = splitLoads(c);
-  const inverterPart = c.catalogue.find('inverter', c.design.supply.inverter);
+  const inverterPart = c.catalogue.find('inverter', supplyOf(c.design).inverter);
   const inverterW = inverterPart ? inverterInputW(inverterPart.ratedW, inverterPart.ratedW) : 0;
   const ways = waysOf(c);
   const groups = groupPoints(c, ways);

@@ -1,3 +1,4 @@
+import { supplyOf } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 import { convertersOfKind } from '../plant/index.js';
 import { cutLengthM, routeBetween, type Lead, type Route, type Stand } from '../routes/index.js';
@@ -24,7 +25,7 @@ const leadKey = (key: string, unit: string, nth: number): string => (nth ? `${ke
 
 /** What switches each charger from the vehicle on. */
 function triggers(c: DraftContext): Given[] {
-  const { trigger } = c.design.supply;
+  const { trigger } = supplyOf(c.design);
   if (trigger === 'volts') return [];
   const live = trigger === 'always-live wire';
   return convertersOfKind(c.plant, 'dcdc').flatMap(({ ref }, nth): Given[] => {

@@ -2,11 +2,11 @@ import { assess, type Assessment } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { circuitPlan, deadMap, PARKED, settle, type CircuitState, type SettledState } from '../circuit/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf, type UsualSupply } from '../design/index.js';
 
-function withPortable(portable: NonNullable<Design['supply']['sun']['portable']>, key = 'survey'): Design {
+function withPortable(portable: NonNullable<UsualSupply['sun']['portable']>, key = 'survey'): Design {
   const d = structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
-  d.supply.sun.portable = portable;
+  supplyOf(d).sun.portable = portable;
   return d;
 }
 const own = withPortable({ panel: 'pv-200-fold', regulated: true, into: 'bank', hours: 6 });
@@ -48,7 +48,7 @@ describe('a portable panel', () => {
         .batteries.filter((b) => b.id.startsWith('battery'))
         .reduce((s, b) => s + b.amp, 0);
     const roof = structuredClone(own);
-    roof.supply.sun.portable = null;
+    supplyOf(roof).sun.portable = null;
     expect(into(own)).toBeGreaterThan(into(roof) + 3);
     expect(into(shared)).toBeGreaterThan(into(roof) + 1);
   });

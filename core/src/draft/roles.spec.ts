@@ -1,7 +1,7 @@
 import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import { blankLoad, gearKey, namedBy, type Design } from '../design/index.js';
+import { blankLoad, gearKey, namedBy, type Design, supplyOf } from '../design/index.js';
 import { bankPosts, isMainLead, serves, terminals, type SizedRun } from '../routes/index.js';
 
 const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
@@ -10,10 +10,10 @@ const runsOf = (d: Design): readonly SizedRun[] => assess(d, SHIPPED_CATALOGUE).
 /** A job with a bank behind a selector, two chargers, groups, a tapped wire and a portable panel. */
 function withMuch(): Design {
   const d = demo('vet');
-  d.supply.second = { part: 'bat-lfp-100', count: 2, joined: 'selector' };
-  d.supply.battery = { part: 'bat-lfp-100', count: 3 };
-  d.supply.dcdcSecond = d.supply.dcdc;
-  d.supply.sun.portable = { panel: 'pv-120-fold', regulated: true, into: 'bank', hours: 6 };
+  supplyOf(d).second = { part: 'bat-lfp-100', count: 2, joined: 'selector' };
+  supplyOf(d).battery = { part: 'bat-lfp-100', count: 3 };
+  supplyOf(d).dcdcSecond = supplyOf(d).dcdc;
+  supplyOf(d).sun.portable = { panel: 'pv-120-fold', regulated: true, into: 'bank', hours: 6 };
   d.groups['g1'] = { order: 1, name: 'row of switches', kind: 'switch bank', fuses: 'one for all' };
   d.loads['n1'] = { ...blankLoad(50), name: 'strip light', draw: { by: 'plate', unit: 'A', value: 1 }, use: { by: 'hours', hours: 1 }, feed: { by: 'group', group: 'g1' } };
   return d;

@@ -73,7 +73,7 @@ describe('loads behind one row of switches', () => {
       expect(t.figures.fuseA).toBe(feed.figures.fuseA);
       expect(t.figures.ampacityA).toBeGreaterThanOrEqual(feed.figures.fuseA);
       expect(t.figures.fuses.map((f) => [f.of, f.fault!.clearsIn5s && f.fault!.cableSurvives])).toEqual([['group-g1', true]]);
-      expect(t.figures.pathDropPercent).toBeLessThanOrEqual(t.spec.pathLimitPercent + 1e-9);
+      expect(t.figures.pathDropPercent).toBeLessThanOrEqual(t.spec.pathLimitPercent! + 1e-9);
     }
   });
 

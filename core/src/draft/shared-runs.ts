@@ -1,4 +1,4 @@
-import { runKey } from '../design/index.js';
+import { runKey, supplyOf } from '../design/index.js';
 import type { DayLoad } from '../loads/index.js';
 import { groupsUsed, wiresTapped } from '../places/index.js';
 import { figure } from '../quantity/index.js';
@@ -140,7 +140,7 @@ export function wireRuns(c: DraftContext, next: () => number): RunSpec[] {
   return wiresTapped(design).flatMap(([id, wire]): RunSpec[] => {
     const loads = onWire(c, id);
     // Without any link to the vehicle its own battery is no part of the circuit.
-    if (wire.fedFrom === 'vehicle' && design.supply.isolation === 'none') return [];
+    if (wire.fedFrom === 'vehicle' && supplyOf(design).isolation === 'none') return [];
     const source = gear.get(wire.fedFrom === 'vehicle' ? 'starting' : 'bus');
     const joint = gearOf(c, 'traces', id);
     // What is not traced cannot be judged: the rules ask for it, and nothing is hung on it.

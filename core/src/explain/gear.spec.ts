@@ -1,3 +1,4 @@
+import { supplyOf } from '../design/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { draftGear } from '../places/index.js';
@@ -24,7 +25,7 @@ describe('every piece of gear', () => {
       );
     expect(of(bees, 'charger')).toContain('ties the batteries together');
     expect(of(vet, 'charger')).toContain('keeps the two batteries apart');
-    vet.supply.hub = 'hub-14';
+    supplyOf(vet).hub = 'hub-14';
     expect(of(vet, 'bus')).toContain('on one board');
   });
 });

@@ -1,4 +1,4 @@
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 
 const BY_ROLE: Readonly<Record<Gear['role'], string>> = {
@@ -27,8 +27,8 @@ const BY_ID: Readonly<Record<string, string>> = {
 export function whyGear(design: Design, gear: Gear): string {
   const known = BY_ID[gear.id];
   if (known) return known;
-  if (gear.id === 'bus' && design.supply.hub) return 'bars, ways, shunt and disconnect on one board: fewer joints; a fault on it can take it all';
-  if (gear.id === 'charger' && design.supply.isolation === 'isolator') return 'ties the batteries together while the alternator charges, and parts them when it stops';
+  if (gear.id === 'bus' && supplyOf(design).hub) return 'bars, ways, shunt and disconnect on one board: fewer joints; a fault on it can take it all';
+  if (gear.id === 'charger' && supplyOf(design).isolation === 'isolator') return 'ties the batteries together while the alternator charges, and parts them when it stops';
   if (gear.ref.in === 'groups') return 'several small loads share a feed here, with one fuse that suits the thinnest of their wires, or one each';
   if (gear.ref.in === 'traces') return 'where a circuit that is there already takes on one thing more';
   return BY_ROLE[gear.role];

@@ -1,7 +1,7 @@
 import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import { explainSupply } from './supply.js';
 
 const whys = (key: string, change: (d: Design) => void = () => undefined) => {
@@ -30,5 +30,5 @@ describe('why, of the supply', () => {
     expect(share()).toEqual(jasmine.objectContaining({ value: '50 %', origin: 'default' }));
     expect(share((d) => (d.settings.usableShare = 0.6))).toEqual(jasmine.objectContaining({ value: '60 %', origin: 'setting' }));
   });
-  it('stands without a battery', () => expect(whys('vet', (d) => (d.supply.battery.part = null)).map((w) => w.figure)).toEqual(['alternator left on the road, hot']));
+  it('stands without a battery', () => expect(whys('vet', (d) => (supplyOf(d).battery.part = null)).map((w) => w.figure)).toEqual(['alternator left on the road, hot']));
 });

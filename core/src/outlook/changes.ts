@@ -1,5 +1,5 @@
 import type { Catalogue, PartOf } from '../catalogue/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import { bankOf, dcdcsOf, mainsChargerOf } from '../supply/index.js';
 import { loadsOn } from './days.js';
 
@@ -16,19 +16,19 @@ const nextUp = <T extends { readonly id: string }>(parts: readonly T[], now: num
   parts.filter((p) => size(p) > now + 1e-9).sort((a, b) => size(a) - size(b))[0] ?? null;
 
 function morePanel(design: Design, catalogue: Catalogue): Change | null {
-  const panel = catalogue.find('panel', design.supply.sun.panel) ?? catalogue.find('panel', 'pv-200');
+  const panel = catalogue.find('panel', supplyOf(design).sun.panel) ?? catalogue.find('panel', 'pv-200');
   if (!panel) return null;
-  const first = design.supply.sun.panel === null;
+  const first = supplyOf(design).sun.panel === null;
   return {
     id: 'panel',
     what: first ? `a ${panel.name} through the charger or a controller` : `one more ${panel.name}`,
     price: panel.price,
     kg: panel.kg,
     apply: (d) => {
-      d.supply.sun.count = first ? 1 : d.supply.sun.count + d.supply.sun.inSeries;
-      d.supply.sun.panel = panel.id;
-      const sunInput = d.supply.isolation === 'dcdc' && catalogue.find('dcdc', d.supply.dcdc)?.sunInput;
-      if (first && !sunInput) d.supply.sun.controller = 'mppt-20';
+      supplyOf(d).sun.count = first ? 1 : supplyOf(d).sun.count + supplyOf(d).sun.inSeries;
+      supplyOf(d).sun.panel = panel.id;
+      const sunInput = supplyOf(d).isolation === 'dcdc' && catalogue.find('dcdc', supplyOf(d).dcdc)?.sunInput;
+      if (first && !sunInput) supplyOf(d).sun.controller = 'mppt-20';
     },
   };
 }
@@ -42,30 +42,30 @@ function moreBattery(design: Design, catalogue: Catalogue): Change | null {
     bank.part.capacityAh,
     (p) => p.capacityAh,
   );
-  if (bigger && design.supply.battery.count === pairs)
+  if (bigger && supplyOf(design).battery.count === pairs)
     return {
       id: 'battery',
       what: `${bigger.name} instead of ${bank.part.capacityAh} Ah`,
       price: (bigger.price - bank.part.price) * pairs,
       kg: (bigger.kg - bank.part.kg) * pairs,
-      apply: (d) => void (d.supply.battery.part = bigger.id),
+      apply: (d) => void (supplyOf(d).battery.part = bigger.id),
     };
-  return { id: 'battery', what: `one more ${bank.part.name}`, price: bank.part.price * pairs, kg: bank.part.kg * pairs, apply: (d) => void (d.supply.battery.count += pairs) };
+  return { id: 'battery', what: `one more ${bank.part.name}`, price: bank.part.price * pairs, kg: bank.part.kg * pairs, apply: (d) => void (supplyOf(d).battery.count += pairs) };
 }
 
 function moreCharger(design: Design, catalogue: Catalogue): Change | null {
   const first = dcdcsOf(design, catalogue)[0];
   if (!first || design.brief.trip.drivingH === 0) return null;
   const { part, share } = first;
-  if (share < 1) return { id: 'charger', what: 'the charger at full power', price: 0, kg: 0, apply: (d) => void (d.supply.dcdcHalf = false) };
+  if (share < 1) return { id: 'charger', what: 'the charger at full power', price: 0, kg: 0, apply: (d) => void (supplyOf(d).dcdcHalf = false) };
   const fits = (p: PartOf<'dcdc'>): boolean => p.inputV === part.inputV && p.outputV === part.outputV && (p.sunInput !== null || part.sunInput === null);
   const bigger = nextUp(catalogue.ofKind('dcdc').filter(fits), part.outputA, (p) => p.outputA);
-  return bigger && { id: 'charger', what: `${bigger.name} instead of ${part.outputA} A`, price: bigger.price - part.price, kg: bigger.kg - part.kg, apply: (d) => void (d.supply.dcdc = bigger.id) };
+  return bigger && { id: 'charger', what: `${bigger.name} instead of ${part.outputA} A`, price: bigger.price - part.price, kg: bigger.kg - part.kg, apply: (d) => void (supplyOf(d).dcdc = bigger.id) };
 }
 
 function travelChanges(design: Design, catalogue: Catalogue): readonly (Change | null)[] {
   const { trip } = design.brief;
-  const charges = dcdcsOf(design, catalogue).length > 0 || design.supply.isolation === 'isolator';
+  const charges = dcdcsOf(design, catalogue).length > 0 || supplyOf(design).isolation === 'isolator';
   const mains = mainsChargerOf(design, catalogue);
   const charger = catalogue.ofKind('mains-charger').find((p) => p.outputV === design.supply.houseV) ?? null;
   return [
@@ -78,13 +78,13 @@ function travelChanges(design: Design, catalogue: Catalogue): readonly (Change |
           price: mains ? 0 : charger!.price,
           kg: mains ? 0 : charger!.kg,
           apply: (d) => {
-            if (!mains) d.supply.mains.charger = charger!.id;
+            if (!mains) supplyOf(d).mains.charger = charger!.id;
             d.brief.trip.mainsNights = 'every night';
             d.brief.trip.mainsH = Math.max(8, d.brief.trip.mainsH);
           },
         }
       : null,
-    design.supply.sun.shade > 0 ? { id: 'shade', what: 'parking where the panels see the sun', price: 0, kg: 0, apply: (d) => void (d.supply.sun.shade = 0) } : null,
+    supplyOf(design).sun.shade > 0 ? { id: 'shade', what: 'parking where the panels see the sun', price: 0, kg: 0, apply: (d) => void (supplyOf(d).sun.shade = 0) } : null,
   ];
 }
 

@@ -1,6 +1,6 @@
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import { dayKinds } from './days.js';
 import { singleFailures } from './failures.js';
 import { standingOf, whatHelps } from './helps.js';
@@ -25,7 +25,7 @@ describe('a design’s trip', () => {
   });
   it('gets nothing from the vehicle by volts on a variable alternator, everything by wire', () => {
     const wired = trip(demo('survey'));
-    const byVolts = trip(demo('survey', (d) => (d.supply.trigger = 'volts')));
+    const byVolts = trip(demo('survey', (d) => (supplyOf(d).trigger = 'volts')));
     expect([sum(byVolts.alternatorAh), sum(wired.alternatorAh) > 50]).toEqual([0, true]);
   });
   it('gets nothing through an isolator that never closes, and all once the dealer has fixed the voltage', () => {
@@ -50,7 +50,7 @@ describe('a design’s trip', () => {
   it('is none without a battery', () =>
     expect(
       jobOfDesign(
-        demo('vet', (d) => (d.supply.battery.part = null)),
+        demo('vet', (d) => (supplyOf(d).battery.part = null)),
         SHIPPED_CATALOGUE,
       ),
     ).toBeNull());
@@ -72,7 +72,7 @@ describe('single failures', () => {
   it('say that the bank is lost where the batteries left cannot carry it all', () => {
     const battery = (part: string) => {
       const d = demo('bookmobile');
-      d.supply.battery.part = part;
+      supplyOf(d).battery.part = part;
       return singleFailures(d, SHIPPED_CATALOGUE).find((f) => f.id === 'battery')!;
     };
     // All at once they draw 124 A: more than one of 120 Ah gives, less than one of 200 Ah.
@@ -92,7 +92,7 @@ describe('single failures', () => {
 describe('what helps', () => {
   const dim = demo('survey', (d) => {
     d.brief.trip = { ...d.brief.trip, parkedDays: 4, days: 8 };
-    d.supply.battery.part = 'bat-lfp-200';
+    supplyOf(d).battery.part = 'bat-lfp-200';
   });
   it('puts the change that helps most first, each simulated again', () => {
     const h = whatHelps(dim, SHIPPED_CATALOGUE)!;
@@ -125,17 +125,18 @@ describe('sun through the charger or its own controller', () => {
 describe('sun alone', () => {
   const alone = (d: Design) => sunAlone(d, SHIPPED_CATALOGUE);
   it('is asked of nothing without a panel or a battery', () => {
-    expect(alone(demo('vet', (d) => void Object.assign(d.supply.sun, { panel: null, portable: null })))).toBeNull();
-    expect(alone(demo('vet', (d) => (d.supply.battery.part = null)))).toBeNull();
+    expect(alone(demo('vet', (d) => void Object.assign(supplyOf(d).sun, { panel: null, portable: null })))).toBeNull();
+    expect(alone(demo('vet', (d) => (supplyOf(d).battery.part = null)))).toBeNull();
   });
   it('is yes with sun enough, whatever the trip drives or plugs in', () => {
-    const rich = (d: Design): void => void Object.assign(d.supply.sun, { count: 12, controller: 'mppt-50', panel: 'pv-200' });
+    const rich = (d: Design): void => void Object.assign(supplyOf(d).sun, { count: 12, controller: 'mppt-50', panel: 'pv-200' });
     const yes = alone(demo('survey', rich))!;
     expect([yes.stands, yes.reserveAtH, yes.offAtH]).toEqual([true, null, null]);
     expect(alone(demo('survey', (d) => (rich(d), (d.brief.trip.drivingH = 9))))).toEqual(yes);
   });
   it('is no with the hour at which the reserve is reached, the earlier the smaller the bank', () => {
-    const little = (Ah: string) => alone(demo('survey', (d) => (Object.assign(d.supply.sun, { count: 1, panel: 'pv-110' }), (d.supply.battery = { part: Ah, count: 1 }), (d.brief.trip.month = 6))))!;
+    const little = (Ah: string) =>
+      alone(demo('survey', (d) => (Object.assign(supplyOf(d).sun, { count: 1, panel: 'pv-110' }), (supplyOf(d).battery = { part: Ah, count: 1 }), (d.brief.trip.month = 6))))!;
     const [small, large] = [little('bat-lfp-100'), little('bat-lfp-280')];
     expect([small.stands, large.stands]).toEqual([false, false]);
     expect(small.reserveAtH!).toBeGreaterThan(0);

@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue/index.js';
-import { copyDesign, type Design } from '../design/index.js';
+import { copyDesign, type Design, supplyOf } from '../design/index.js';
 import { dcdcsOf } from '../supply/index.js';
 import { simulateDesign } from './trip-job.js';
 
@@ -24,8 +24,8 @@ function tried(design: Design, catalogue: Catalogue, way: SunWay['way'], parts: 
 
 /** Smallest MPPT controller for the panels. */
 function controllerFor(design: Design, catalogue: Catalogue): string {
-  const panel = catalogue.find('panel', design.supply.sun.panel);
-  const wantA = panel ? (panel.ratedW * design.supply.sun.count) / (14 * (design.supply.houseV / 12)) : 0;
+  const panel = catalogue.find('panel', supplyOf(design).sun.panel);
+  const wantA = panel ? (panel.ratedW * supplyOf(design).sun.count) / (14 * (design.supply.houseV / 12)) : 0;
   const fit = catalogue
     .ofKind('solar-controller')
     .filter((c) => c.way === 'mppt')
@@ -36,19 +36,19 @@ function controllerFor(design: Design, catalogue: Catalogue): string {
 /** The trip with one box for vehicle and sun, and with two: both simulated; empty where a charger or panels are missing. */
 export function sunWays(design: Design, catalogue: Catalogue): readonly SunWay[] {
   const charger = dcdcsOf(design, catalogue)[0];
-  if (!charger || !catalogue.find('panel', design.supply.sun.panel)) return [];
+  if (!charger || !catalogue.find('panel', supplyOf(design).sun.panel)) return [];
   const own = copyDesign(design);
-  own.supply.sun.controller ??= controllerFor(design, catalogue);
-  const controller = catalogue.find('solar-controller', own.supply.sun.controller)!;
+  supplyOf(own).sun.controller ??= controllerFor(design, catalogue);
+  const controller = catalogue.find('solar-controller', supplyOf(own).sun.controller)!;
   const through = copyDesign(design);
-  through.supply.sun.controller = null;
+  supplyOf(through).sun.controller = null;
   const dual = charger.part.sunInput
     ? charger.part
     : catalogue.ofKind('dcdc').find((p) => p.sunInput && p.outputA >= charger.part.outputA && p.inputV === charger.part.inputV && p.outputV === charger.part.outputV);
-  if (dual) through.supply.dcdc = dual.id;
-  const ownNow = design.supply.sun.controller !== null;
+  if (dual) supplyOf(through).dcdc = dual.id;
+  const ownNow = supplyOf(design).sun.controller !== null;
   return [
-    ...(dual ? [tried(through, catalogue, 'through the charger', dual.name, !ownNow && dual.id === design.supply.dcdc)] : []),
+    ...(dual ? [tried(through, catalogue, 'through the charger', dual.name, !ownNow && dual.id === supplyOf(design).dcdc)] : []),
     tried(own, catalogue, 'own controller', `${charger.part.name} and ${controller.name}`, ownNow),
   ];
 }

@@ -1,5 +1,5 @@
 import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
-import { asOfNow, type Design } from '../design/index.js';
+import { asOfNow, type Design, supplyOf } from '../design/index.js';
 import {
   alternatorOf,
   alternatorTrace,
@@ -34,7 +34,7 @@ export interface TripOptions {
 
 /** Share of the driving in which the charger is on: all of it with a wire, what the volts allow without. */
 function triggeredShare(design: Design): number {
-  if (design.supply.isolation !== 'dcdc' || design.supply.trigger !== 'volts') return 1;
+  if (supplyOf(design).isolation !== 'dcdc' || supplyOf(design).trigger !== 'volts') return 1;
   const scale = design.brief.vehicleV / 12;
   return closedShare(alternatorTrace(alternatorOf(design), design.brief.vehicleV), { ...BY_VOLTS, closeV: BY_VOLTS.closeV * scale, openV: BY_VOLTS.openV * scale });
 }
@@ -92,7 +92,7 @@ export function tripJob(design: Design, catalogue: Catalogue, bank: Bank, array:
     clearness: Array<number>(trip.days).fill(climate.clearness),
     sunMaxA: sunLimitA(array),
     shared: sharedOutput(design, catalogue, array, vehicle),
-    startBelow: design.supply.sun.startBelow,
+    startBelow: supplyOf(design).sun.startBelow,
     ambientC: climate.ambientC,
     airByHour: airByHour(climate),
     oneByOne: options.oneByOne ?? false,

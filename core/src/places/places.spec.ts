@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import { VEHICLE_KINDS, type Board, type Design, type Face } from '../design/index.js';
+import { VEHICLE_KINDS, type Board, type Design, type Face, supplyOf } from '../design/index.js';
 import { boxesMeet, mirroredFromFront, VEHICLE_TEMPLATES, vehicleOf } from '../vehicle/index.js';
 import {
   arrangeBoard,
@@ -47,7 +47,7 @@ describe('drafted places', () => {
       const d = demo('vet');
       Object.assign(d, { vehicle: null, board: null, places: {} });
       d.brief.vehicleKind = kind;
-      Object.assign(d.supply.sun, { panel: kind === 'caravan' ? 'pv-160' : 'pv-200', count });
+      Object.assign(supplyOf(d).sun, { panel: kind === 'caravan' ? 'pv-160' : 'pv-200', count });
       const a = assess(d, SHIPPED_CATALOGUE);
       const panels = a.gear.filter((g) => g.role === 'panel');
       expect(panels.length).toBe(count);
@@ -193,7 +193,7 @@ describe('heat of a closed space', () => {
   it('rises by P over 5.5 W/m²K and the skin', () => expect(naturalRiseK(110, 4)).toBe(5));
   it('counts what warms it and asks for a fan beyond ten kelvin', () => {
     const d = demo('bees');
-    Object.assign(d.supply, { isolation: 'dcdc', dcdc: 'dcdc-40' });
+    Object.assign(supplyOf(d), { isolation: 'dcdc', dcdc: 'dcdc-40' });
     const v = vehicleOf(d);
     const [box] = compartmentHeat(v, gearOf(d));
     expect(box!.zone).toBe('box');

@@ -1,7 +1,7 @@
 import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import { VEHICLE_KINDS, type Design } from '../design/index.js';
+import { VEHICLE_KINDS, type Design, supplyOf } from '../design/index.js';
 import { vehicleOf } from '../vehicle/index.js';
 import { hardToUse, USE_MM } from './index.js';
 
@@ -57,7 +57,7 @@ describe('what is used by hand and eye', () => {
   });
   it('is ordered with its shunt, unless it comes later', () => {
     const d = demo('vet');
-    const has = (): boolean => assess(d, SHIPPED_CATALOGUE).order.lines.some((l) => l.key === d.supply.shunt);
+    const has = (): boolean => assess(d, SHIPPED_CATALOGUE).order.lines.some((l) => l.key === supplyOf(d).shunt);
     expect(has()).toBeTrue();
     d.places['display'] = { zone: 'canopy', on: null, when: 'later' };
     expect(has()).toBeFalse();

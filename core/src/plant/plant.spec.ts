@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import { blankDesign, type Design, type Ref } from '../design/index.js';
+import { blankDesign, type Design, type Ref, supplyOf, rigOf } from '../design/index.js';
 import { convertersOfKind, partsOf, plant, type Plant } from './index.js';
 
 const of = (d: Design): Plant => plant(d, SHIPPED_CATALOGUE);
@@ -32,7 +32,7 @@ const design: fc.Arbitrary<Design> = fc
   })
   .map((p) => {
     const d = blankDesign('anyone');
-    const { supply: s } = d;
+    const s = supplyOf(d);
     s.isolation = p.isolation;
     s.battery = { part: p.battery, count: p.count };
     s.second = p.second && { part: 'bat-lfp-100', count: 2, joined: p.second };
@@ -79,7 +79,7 @@ describe('the plant', () => {
             expect(there.has(key(i.ref)))
               .withContext(`${c.ref.id} takes from ${i.ref.id}`)
               .toBeTrue();
-          for (const bank of [c.charges, c.draws]) expect(bank === null || there.has(key(bank)) || d.supply.battery.part === null).toBeTrue();
+          for (const bank of [c.charges, c.draws]) expect(bank === null || there.has(key(bank)) || supplyOf(d).battery.part === null).toBeTrue();
         }
       }),
     );
@@ -100,7 +100,7 @@ describe('the plant', () => {
         const before = of(d);
         for (const c of before.converters) {
           const without = structuredClone(d);
-          const { supply: s } = without;
+          const s = supplyOf(without);
           if (c.part.kind === 'dcdc') s[c === convertersOfKind(before, 'dcdc')[0] && s.dcdc === c.part.id ? 'dcdc' : 'dcdcSecond'] = null;
           else if (c.part.kind === 'solar-controller') s.sun.controller = null;
           else if (c.part.kind === 'mains-charger') s.mains.charger = null;
@@ -118,18 +118,18 @@ describe('the plant', () => {
 
   for (const { key: job, design: d } of DEMO_JOBS)
     it(`${job}: every part that the document names is a thing, as often as it says`, () => {
-      const named = JSON.stringify(d.supply);
+      const named = JSON.stringify(rigOf(d));
       const parts = partsOf(of(d));
       for (const t of parts) expect(named).toContain(t.part.id);
-      expect(parts.filter((t) => t.part.kind === 'battery').reduce((s, t) => s + t.quantity, 0)).toBe(d.supply.battery.count + (d.supply.second?.count ?? 0));
+      expect(parts.filter((t) => t.part.kind === 'battery').reduce((s, t) => s + t.quantity, 0)).toBe(supplyOf(d).battery.count + (supplyOf(d).second?.count ?? 0));
     });
 
   it('says of an inverter-charger that it charges and draws, and of a charger set to half what it gives', () => {
     const d = blankDesign('anyone');
-    d.supply.dcdc = SHIPPED_CATALOGUE.ofKind('dcdc').find((p) => p.halfPower)!.id;
-    d.supply.dcdcHalf = true;
+    supplyOf(d).dcdc = SHIPPED_CATALOGUE.ofKind('dcdc').find((p) => p.halfPower)!.id;
+    supplyOf(d).dcdcHalf = true;
     const both = SHIPPED_CATALOGUE.ofKind('inverter').find((p) => p.charger);
-    d.supply.inverter = both?.id ?? SHIPPED_CATALOGUE.ofKind('inverter')[0]!.id;
+    supplyOf(d).inverter = both?.id ?? SHIPPED_CATALOGUE.ofKind('inverter')[0]!.id;
     const p = of(d);
     expect(convertersOfKind(p, 'dcdc').map((c) => c.share)).toEqual([0.5]);
     expect(convertersOfKind(p, 'inverter').map((c) => [c.charges !== null, c.draws !== null])).toEqual([[both !== undefined, true]]);

@@ -1,5 +1,5 @@
 import { halfOf, type Catalogue, type PartOf } from '../catalogue/index.js';
-import { panelId, refTo, type Design, type Ref } from '../design/index.js';
+import { refTo, type Design, type Ref, type RIG, type RigConverter } from '../design/index.js';
 import type { ArrayThing, BankThing, ConverterThing, DistributionThing, LinkThing, MonitorThing, Supplied, SwitchThing, Thing, VehicleThing } from './thing.js';
 
 /** What a design means: typed things with references, any number of each. */
@@ -20,124 +20,109 @@ export const OWN_VEHICLE = refTo('vehicles', 'starting');
 export const FIRST_BANK = refTo('banks', 'house');
 export const SECOND_BANK = refTo('banks', 'second');
 export const BARS = refTo('distribution', 'bus');
-const INLET = refTo('outlets', 'inlet');
 
-type Supply = Design['supply'];
+/** Of a design, what its plant is made of. */
+export type Rig = Pick<Design, keyof typeof RIG | 'supply' | 'brief'>;
+
+/** The things of a collection in their order. */
+const inOrder = <T extends { readonly order: number }>(all: Readonly<Record<string, T>>): readonly (readonly [id: string, thing: T])[] => Object.entries(all).sort(([, a], [, b]) => a.order - b.order);
 
 const part = <P, T>(found: P | null, make: (p: P) => T): T[] => (found ? [make(found)] : []);
 
-function banksOf({ battery, second, houseV }: Supply, catalogue: Catalogue): BankThing[] {
-  const first = catalogue.find('battery', battery.part);
-  const more = second && catalogue.find('battery', second.part);
-  const thing = (ref: Ref, of: PartOf<'battery'>, quantity: number): Thing<PartOf<'battery'>> => ({ ref, part: of, quantity });
-  const joined = more && second.joined === 'parallel' ? [thing(SECOND_BANK, more, second.count)] : [];
-  return [
-    ...part(first, (p): BankThing => ({ ref: FIRST_BANK, batteries: [thing(FIRST_BANK, p, battery.count), ...joined], nominalV: houseV, selected: false })),
-    ...(more && second.joined === 'selector' ? [{ ref: SECOND_BANK, batteries: [thing(SECOND_BANK, more, second.count)], nominalV: houseV, selected: true }] : []),
-  ];
+function banksOf({ banks, supply }: Rig, catalogue: Catalogue): BankThing[] {
+  return inOrder(banks).flatMap(([id, bank]): BankThing[] => {
+    const batteries = inOrder(bank.batteries).flatMap(([of, b]) => part(catalogue.find('battery', b.part), (p) => ({ ref: refTo('banks', of), part: p, quantity: b.count })));
+    return batteries.length ? [{ ref: refTo('banks', id), batteries, nominalV: supply.houseV, selected: bank.selector !== null }] : [];
+  });
 }
 
-function arraysOf({ sun }: Supply, catalogue: Catalogue): ArrayThing[] {
-  const { portable } = sun;
-  return [
-    ...part(catalogue.find('panel', sun.panel), (p): ArrayThing => ({ ref: refTo('arrays', panelId(0)), part: p, quantity: sun.count, inSeries: sun.inSeries, portable: false, regulated: false })),
-    ...(portable
-      ? part(catalogue.find('panel', portable.panel), (p): ArrayThing => ({ ref: refTo('arrays', 'portable'), part: p, quantity: 1, inSeries: 1, portable: true, regulated: portable.regulated }))
-      : []),
-  ];
-}
-
-/** Panels that a regulator on the vehicle takes: those of the roof, and a portable one that is joined to them. */
-const sunnyInputs = ({ sun }: Supply, arrays: readonly ArrayThing[]): Supplied[] =>
-  arrays.filter((a) => !a.portable || sun.portable?.into === 'panels').map((a): Supplied => ({ by: 'array', ref: a.ref }));
-
-function convertersOf({ supply }: Pick<Design, 'supply'>, catalogue: Catalogue, arrays: readonly ArrayThing[]): ConverterThing[] {
-  const { sun, isolation } = supply;
-  const controller = arrays.length ? catalogue.find('solar-controller', sun.controller) : null;
-  const sunny = sunnyInputs(supply, arrays);
-  const charges = { quantity: 1, charges: FIRST_BANK, draws: null } as const;
-  const vehicle: Supplied = { by: 'vehicle', ref: OWN_VEHICLE };
-  const chargers =
-    isolation === 'dcdc'
-      ? ([
-          ['charger', supply.dcdc, supply.dcdcHalf],
-          ['charger2', supply.dcdcSecond, false],
-        ] as const)
-      : [];
-  return [
-    ...chargers.flatMap(([id, of, half], i) =>
-      part(catalogue.find('dcdc', of), (p): ConverterThing => ({
-        ...charges,
-        ref: refTo('converters', id),
-        part: p,
-        share: halfOf(p, half),
-        inputs: i === 0 && p.sunInput && !controller ? [vehicle, ...sunny] : [vehicle],
-      })),
-    ),
-    ...part(controller, (p): ConverterThing => ({ ...charges, ref: refTo('converters', 'controller'), part: p, share: 1, inputs: sunny })),
-    ...part(catalogue.find('mains-charger', supply.mains.charger), (p): ConverterThing => ({
-      ...charges,
-      ref: refTo('converters', 'mains'),
+function arraysOf({ arrays }: Rig, catalogue: Catalogue): ArrayThing[] {
+  return inOrder(arrays).flatMap(([id, a]) =>
+    part(catalogue.find('panel', a.part), (p): ArrayThing => ({
+      ref: refTo('arrays', id),
       part: p,
-      share: 1,
-      inputs: [{ by: 'inlet', ref: INLET }],
+      quantity: a.count,
+      inSeries: Math.min(a.inSeries, a.count),
+      shade: a.shade,
+      portable: a.portable !== null,
+      regulated: a.portable?.regulated ?? false,
+      outH: a.portable?.hours ?? 0,
+      into: a.into && refTo(a.into.in, a.into.id),
+      startBelow: a.startBelow,
     })),
-    ...part(catalogue.find('inverter', supply.inverter), (p): ConverterThing => ({
-      ref: refTo('converters', 'inverter'),
-      part: p,
-      quantity: 1,
-      share: 1,
-      inputs: p.charger ? [{ by: 'inlet', ref: INLET }] : [],
-      charges: p.charger ? FIRST_BANK : null,
-      draws: FIRST_BANK,
-    })),
+  );
+}
+
+/** What stands at a converter's inputs: only where its part has an input of that sort. */
+function inputsOf(id: string, { from, inlet }: RigConverter, of: ConverterThing['part'], arrays: readonly ArrayThing[]): Supplied[] {
+  const sunny = of.kind === 'solar-controller' || (of.kind === 'dcdc' && of.sunInput !== null);
+  const onMains = of.kind === 'mains-charger' || (of.kind === 'inverter' && of.charger !== null);
+  return [
+    ...(of.kind === 'dcdc' && from?.in === 'vehicles' ? [{ by: 'vehicle' as const, ref: refTo('vehicles', from.id) }] : []),
+    ...(sunny ? arrays.filter((a) => a.into?.in === 'converters' && a.into.id === id).map((a): Supplied => ({ by: 'array', ref: a.ref })) : []),
+    ...(onMains && inlet ? [{ by: 'inlet' as const, ref: refTo('outlets', inlet) }] : []),
   ];
 }
 
-/** Where the loads' feeds start: a hub board is bars and ways in one, else bars and a fuse block. */
-function distributionOf(supply: Supply, catalogue: Catalogue): DistributionThing[] {
-  const hub = catalogue.find('hub', supply.hub);
-  if (hub) return [{ ref: BARS, part: hub, quantity: 1 }];
-  return [{ ref: BARS, part: null, quantity: 1 }, ...part(catalogue.find('fuse-block', supply.fuseBlock), (p): DistributionThing => ({ ref: refTo('distribution', 'block'), part: p, quantity: 1 }))];
+const CONVERTER_KINDS = ['dcdc', 'solar-controller', 'mains-charger', 'inverter'] as const;
+
+function convertersOf({ converters }: Rig, catalogue: Catalogue, arrays: readonly ArrayThing[]): ConverterThing[] {
+  return inOrder(converters).flatMap(([id, c]) => {
+    const of = CONVERTER_KINDS.map((kind) => catalogue.find(kind, c.part)).find((p) => p !== null);
+    if (!of) return [];
+    const inputs = inputsOf(id, c, of, arrays);
+    // A controller that no panel feeds does nothing; a rule finds it in the document.
+    if (of.kind === 'solar-controller' && !inputs.length) return [];
+    const bank = c.bank === null ? null : refTo('banks', c.bank);
+    const charges = of.kind === 'inverter' && !of.charger ? null : bank;
+    return [{ ref: refTo('converters', id), part: of, quantity: 1, share: of.kind === 'dcdc' ? halfOf(of, c.half) : 1, inputs, charges, draws: of.kind === 'inverter' ? bank : null }];
+  });
+}
+
+/** Where the loads' feeds start: a hub board is bars and ways in one, else bars and blocks. */
+function distributionOf({ distribution }: Rig, catalogue: Catalogue): DistributionThing[] {
+  const things = inOrder(distribution).flatMap(([id, d]): DistributionThing[] => {
+    const ref = refTo('distribution', id);
+    return d.kind === 'bars' ? [{ ref, part: catalogue.find('hub', d.part), quantity: 1 }] : part(catalogue.find('fuse-block', d.part), (p): DistributionThing => ({ ref, part: p, quantity: 1 }));
+  });
+  return things.some((t) => t.part?.kind === 'hub') ? things.filter((t) => t.part?.kind === 'hub') : things;
 }
 
 /** Parts of their own; what a hub board has of them is not here. */
-function switchgearOf(supply: Supply, catalogue: Catalogue): SwitchThing[] {
-  const hub = catalogue.find('hub', supply.hub);
-  const main = hub?.mainSwitch ? null : catalogue.find('switch', supply.mainSwitch);
-  const disconnect = hub ? null : catalogue.find('disconnect', supply.disconnect.part);
-  return [
-    ...part(main, (p): SwitchThing => ({ ref: refTo('switchgear', 'switch'), part: p, quantity: 1, pole: 'positive', selects: supply.second?.joined === 'selector' })),
-    ...part(disconnect, (p): SwitchThing => ({ ref: refTo('switchgear', 'disconnect'), part: p, quantity: 1, pole: supply.disconnect.pole, selects: false })),
-  ];
+function switchgearOf({ switchgear, banks }: Rig, catalogue: Catalogue, hub: PartOf<'hub'> | null): SwitchThing[] {
+  return inOrder(switchgear).flatMap(([id, s]) => {
+    const onHub = s.does === 'main switch' ? hub?.mainSwitch : hub?.disconnect;
+    const of = onHub ? null : catalogue.find(s.does === 'main switch' ? 'switch' : 'disconnect', s.part);
+    return part(of, (p): SwitchThing => ({ ref: refTo('switchgear', id), part: p, quantity: 1, pole: s.pole, selects: Object.values(banks).some((b) => b.selector === id) }));
+  });
 }
 
-function monitorsOf(supply: Supply, catalogue: Catalogue, banks: readonly BankThing[]): MonitorThing[] {
-  const hub = catalogue.find('hub', supply.hub);
-  const shunt = hub ? null : catalogue.find('shunt', supply.shunt);
+function monitorsOf({ monitors }: Rig, catalogue: Catalogue, hub: PartOf<'hub'> | null, banks: readonly BankThing[], converters: readonly ConverterThing[]): MonitorThing[] {
+  const shunts = hub ? [] : inOrder(monitors).flatMap(([id, m]) => part(catalogue.find('shunt', m.part), (p): MonitorThing => ({ ref: refTo('monitors', id), part: p, quantity: 1 })));
   const show = (id: string): MonitorThing => ({ ref: refTo('monitors', id), part: null, quantity: 1 });
-  return [
-    ...part(shunt, (p): MonitorThing => ({ ref: refTo('monitors', 'shunt'), part: p, quantity: 1 })),
-    ...(banks.length && (hub ?? shunt) ? [show('display')] : []),
-    ...(catalogue.find('inverter', supply.inverter) ? [show('remote')] : []),
-  ];
+  return [...shunts, ...(banks.length && (hub ?? shunts[0]) ? [show('display')] : []), ...(converters.some((c) => c.part.kind === 'inverter') ? [show('remote')] : [])];
 }
 
 /** The plant of a design: what its document says, as things that refer to one another. */
-export function plant({ supply, brief }: Pick<Design, 'supply' | 'brief'>, catalogue: Catalogue): Plant {
-  const banks = banksOf(supply, catalogue);
-  const arrays = arraysOf(supply, catalogue);
-  const converters = convertersOf({ supply }, catalogue, arrays);
+export function plant(rig: Rig, catalogue: Catalogue): Plant {
+  const banks = banksOf(rig, catalogue);
+  const arrays = arraysOf(rig, catalogue);
+  const converters = convertersOf(rig, catalogue, arrays);
+  const distribution = distributionOf(rig, catalogue);
+  const hub = distribution.map((d) => d.part).find((p) => p?.kind === 'hub') ?? null;
+  const links = inOrder(rig.links).flatMap(([id, l]) => part(catalogue.find('isolator', l.part), (p): LinkThing => ({ ref: refTo('links', id), part: p, quantity: 1 })));
+  const inlets = new Set(converters.flatMap((c) => c.inputs.filter((i) => i.by === 'inlet').map((i) => i.ref.id)));
+  const joined = Object.keys(rig.links).length > 0 || Object.values(rig.converters).some((c) => c.from?.in === 'vehicles');
   return {
-    vehicles: [{ ref: OWN_VEHICLE, nominalV: brief.vehicleV, joined: supply.isolation !== 'none' }],
+    vehicles: [{ ref: OWN_VEHICLE, nominalV: rig.brief.vehicleV, joined }],
     banks,
     converters,
-    links: supply.isolation === 'isolator' ? part(catalogue.find('isolator', supply.isolator), (p): LinkThing => ({ ref: refTo('links', 'charger'), part: p, quantity: 1 })) : [],
+    links,
     arrays,
-    inlets: converters.some((c) => c.inputs.some((i) => i.by === 'inlet')) ? [INLET] : [],
-    distribution: distributionOf(supply, catalogue),
-    switchgear: switchgearOf(supply, catalogue),
-    monitors: monitorsOf(supply, catalogue, banks),
+    inlets: [...inlets].map((id) => refTo('outlets', id)),
+    distribution,
+    switchgear: switchgearOf(rig, catalogue, hub),
+    monitors: monitorsOf(rig, catalogue, hub, banks, converters),
   };
 }
 

@@ -36,10 +36,18 @@ export interface ConverterThing extends Thing<DcdcPart | PartOf<'solar-controlle
 /** Panels that are one array. */
 export interface ArrayThing extends Thing<PartOf<'panel'>> {
   readonly inSeries: number;
+  /** Share of the light that never reaches it, 0–1. */
+  readonly shade: number;
   /** Put out when parked. */
   readonly portable: boolean;
   /** Its own regulator comes with it. */
   readonly regulated: boolean;
+  /** Hours that it is out on a day parked. */
+  readonly outH: number;
+  /** What takes its power; null: nothing. */
+  readonly into: Ref | null;
+  /** It is taken from only while the bank is below this charge, 0–1; null: always. */
+  readonly startBelow: number | null;
 }
 
 /** What ties a starting battery and a bank together. */

@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue/index.js';
-import type { Design, Trip } from '../design/index.js';
+import { type Design, type Trip, supplyOf } from '../design/index.js';
 import { jobOfDesign, loadsOn, simulateDesign } from '../outlook/index.js';
 import {
   allWanted,
@@ -111,7 +111,7 @@ function figuresOf(design: Design, catalogue: Catalogue): SupplyFigures {
 /** Electrical limits that no trip shows: they must hold in every tier. */
 function holds(design: Design, catalogue: Catalogue): boolean {
   const bank = bankOf(design, catalogue)!;
-  const inverter = catalogue.find('inverter', design.supply.inverter);
+  const inverter = catalogue.find('inverter', supplyOf(design).inverter);
   const vehicle = vehicleChargeA(design, catalogue, bank, traceOf(design, catalogue).closedShare);
   const alternator = alternatorOf(design);
   const left = alternatorBudget(alternator.ratedA, allWanted(vehicle.wanted, design), alternator.vehicleA ?? undefined);
@@ -169,7 +169,8 @@ function describe(tier: Tier, design: Design, catalogue: Catalogue, stands: bool
 const ONE_FOR_TWO = 0.1;
 
 /** What several batteries are reckoned dearer than they are, where one of their size together is in the catalogue. */
-function more({ supply }: Design, catalogue: Catalogue): number {
+function more(design: Design, catalogue: Catalogue): number {
+  const supply = supplyOf(design);
   const part = catalogue.find('battery', supply.battery.part);
   const strings = supply.battery.count / (supply.houseV / 12);
   const single = part && strings > 1 && catalogue.ofKind('battery').some((p) => p.chemistry === part.chemistry && p.capacityAh >= part.capacityAh * strings - 1e-9);

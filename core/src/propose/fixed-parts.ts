@@ -1,5 +1,5 @@
 import type { Catalogue, PartOf } from '../catalogue/index.js';
-import { copyDesign, type Design } from '../design/index.js';
+import { copyDesign, type Design, supplyOf, type UsualSupply } from '../design/index.js';
 import { inverterInputW } from '../loads/index.js';
 import { loadsOn } from '../outlook/index.js';
 import { decideIsolation, bankOf } from '../supply/index.js';
@@ -23,7 +23,8 @@ const CARRIES_ROOM = 1.25;
 
 /** What flows at once: to all loads on DC, and all that leaves the battery, A. */
 function flows(design: Design, catalogue: Catalogue): { readonly loadsA: number; readonly allA: number } {
-  const { supply, brief } = design;
+  const { brief } = design;
+  const supply = supplyOf(design);
   const bank = bankOf(design, catalogue);
   const openV = bank?.openV ?? supply.houseV;
   const loadsA = loadsOn(design, catalogue, brief.trip.drivingH, 0)
@@ -35,8 +36,9 @@ function flows(design: Design, catalogue: Catalogue): { readonly loadsA: number;
 }
 
 /** Main switch, shunt and disconnect that carry everything behind them; a hub board in their place where the workshop builds so and one carries it all. */
-function inlineFor(design: Design, catalogue: Catalogue, ways: number): Pick<Design['supply'], 'mainSwitch' | 'shunt' | 'disconnect' | 'hub'> {
-  const { supply, settings } = design;
+function inlineFor(design: Design, catalogue: Catalogue, ways: number): Pick<UsualSupply, 'mainSwitch' | 'shunt' | 'disconnect' | 'hub'> {
+  const { settings } = design;
+  const supply = supplyOf(design);
   const { loadsA, allA } = flows(design, catalogue);
   const hubs = catalogue.ofKind('hub').filter((h) => h.ways >= ways && h.barsA >= CARRIES_ROOM * allA && h.disconnect.ratedA >= CARRIES_ROOM * loadsA);
   const hub = settings.boardSchool === 'hub board' ? (smallest(hubs, (h) => h.price, 0)?.id ?? null) : null;
@@ -47,7 +49,7 @@ function inlineFor(design: Design, catalogue: Catalogue, ways: number): Pick<Des
 /** What the loads and the vehicle settle whatever the draft: inverter, fuse block, the way of isolation. */
 export function withFixedParts(design: Design, catalogue: Catalogue): Design {
   const next = copyDesign(design);
-  const { supply } = next;
+  const supply = supplyOf(next);
   supply.inverter = inverterFor(next, catalogue)?.id ?? null;
   const ways = Object.values(next.loads).filter((l) => l.supply === 'dc').length;
   // A bank of 24 V drives more through a short than a blade breaks, or may be backed up against.

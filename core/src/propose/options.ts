@@ -1,5 +1,5 @@
 import type { BatteryPart, Catalogue, PartOf } from '../catalogue/index.js';
-import { copyDesign, type Design } from '../design/index.js';
+import { copyDesign, type Design, supplyOf } from '../design/index.js';
 import { bankOf, decideIsolation } from '../supply/index.js';
 
 /** One supply that could be: which battery and how many, how much sun, which charger from the vehicle. */
@@ -46,7 +46,7 @@ function controllerFor(design: Design, catalogue: Catalogue, watts: number, char
 /** The design with this supply in it. */
 export function withOption(design: Design, catalogue: Catalogue, o: Option): Design {
   const next = copyDesign(design);
-  const { supply } = next;
+  const supply = supplyOf(next);
   supply.battery = { part: o.battery.id, count: o.count };
   if (supply.isolation !== 'none') supply.isolation = decideIsolation(next, bankOf(next, catalogue)).advised;
   supply.dcdc = supply.isolation === 'dcdc' ? (o.charger?.id ?? null) : null;
@@ -65,7 +65,8 @@ export function withOption(design: Design, catalogue: Catalogue, o: Option): Des
 
 /** Every supply worth trying in this vehicle, in the workshop's school. */
 export function supplyOptions(design: Design, catalogue: Catalogue): readonly Option[] {
-  const { supply, brief, settings } = design;
+  const { brief, settings } = design;
+  const supply = supplyOf(design);
   const chemistry = settings.batterySchool === 'AGM' ? 'agm' : 'lfp';
   const pairs = supply.houseV / 12;
   const batteries = catalogue.ofKind('battery').filter((p) => p.chemistry === chemistry);

@@ -1,6 +1,6 @@
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf, type UsualSupply } from '../design/index.js';
 import { inverterFor, withFixedParts } from './fixed-parts.js';
 import { supplyOptions, withOption } from './options.js';
 
@@ -9,7 +9,7 @@ const demo = (key: string, change: (d: Design) => void = () => undefined): Desig
   change(d);
   return d;
 };
-const fixed = (key: string, change?: (d: Design) => void): Design['supply'] => withFixedParts(demo(key, change), SHIPPED_CATALOGUE).supply;
+const fixed = (key: string, change?: (d: Design) => void): UsualSupply => supplyOf(withFixedParts(demo(key, change), SHIPPED_CATALOGUE));
 const options = (d: Design) => supplyOptions(withFixedParts(d, SHIPPED_CATALOGUE), SHIPPED_CATALOGUE);
 
 describe('what the loads settle', () => {
@@ -52,9 +52,9 @@ describe('supplies worth trying', () => {
       SHIPPED_CATALOGUE,
     );
     const option = supplyOptions(d, SHIPPED_CATALOGUE).find((o) => o.panels === 1)!;
-    const { sun, mains } = withOption(d, SHIPPED_CATALOGUE, option).supply;
+    const { sun, mains } = supplyOf(withOption(d, SHIPPED_CATALOGUE, option));
     expect([SHIPPED_CATALOGUE.find('solar-controller', sun.controller)!.way, mains.charger !== null]).toEqual(['pwm', true]);
     d.brief.trip.mainsNights = 'never';
-    expect(withOption(d, SHIPPED_CATALOGUE, option).supply.mains.charger).toBeNull();
+    expect(supplyOf(withOption(d, SHIPPED_CATALOGUE, option)).mains.charger).toBeNull();
   });
 });

@@ -1,6 +1,6 @@
 import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
-import { blankDesign, designSchema, USES } from '../design/index.js';
+import { blankDesign, designSchema, USES, supplyOf } from '../design/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { LOAD_LIBRARY } from '../loads/index.js';
 import { simulateDesign } from '../outlook/index.js';
@@ -63,8 +63,8 @@ describe('three drafts', () => {
     const d = talked();
     d.settings = { ...d.settings, batterySchool: 'AGM', sunSchool: 'own controller' };
     for (const draft of threeDrafts(d, SHIPPED_CATALOGUE)) {
-      expect(SHIPPED_CATALOGUE.find('battery', draft.design.supply.battery.part)!.chemistry).toBe('agm');
-      if (draft.design.supply.sun.panel) expect(draft.design.supply.sun.controller).not.toBeNull();
+      expect(SHIPPED_CATALOGUE.find('battery', supplyOf(draft.design).battery.part)!.chemistry).toBe('agm');
+      if (supplyOf(draft.design).sun.panel) expect(supplyOf(draft.design).sun.controller).not.toBeNull();
     }
   });
   it('say when they are over the money or the weight, rather than hiding it', () => {

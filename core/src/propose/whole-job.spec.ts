@@ -2,7 +2,7 @@ import { assess, type Assessment } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { circuitPlan, NAMED_STATES, stateFigures } from '../circuit/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import { blankDesign, USES, VEHICLE_KINDS, type Design } from '../design/index.js';
+import { blankDesign, USES, VEHICLE_KINDS, type Design, supplyOf, withRig } from '../design/index.js';
 import { buildDiagram } from '../diagram/index.js';
 import { inWords } from '../rules/index.js';
 import { threeDrafts } from './drafts.js';
@@ -12,7 +12,7 @@ import { applyTalk, talkOf, type Talk } from './talk.js';
 function afterTalk(talk: Talk): Design {
   const job = applyTalk(blankDesign('a new customer'), talk);
   const sound = threeDrafts(job, SHIPPED_CATALOGUE).find((d) => d.tier === 'sound')!;
-  return { ...job, supply: sound.design.supply };
+  return withRig(job, sound.design);
 }
 
 describe('a whole job from ten answers', () => {
@@ -34,7 +34,7 @@ describe('a whole job from ten answers', () => {
 
       it('give every load a run or the inverter, and every run a reason', () => {
         for (const [id, load] of Object.entries(job.loads))
-          expect(load.supply === 'mains' ? job.supply.inverter !== null : a.runs.some((r) => r.spec.id === `load-${id}`))
+          expect(load.supply === 'mains' ? supplyOf(job).inverter !== null : a.runs.some((r) => r.spec.id === `load-${id}`))
             .withContext(load.name)
             .toBeTrue();
         expect(a.runs.every((r) => r.spec.reason.length > 10)).toBeTrue();
@@ -73,7 +73,7 @@ describe('a whole job from ten answers', () => {
               .toBeGreaterThanOrEqual(drafts[i]!.lowDull - 1e-9),
           );
           for (const draft of drafts) {
-            const a = assess({ ...job, supply: draft.design.supply }, SHIPPED_CATALOGUE);
+            const a = assess(withRig(job, draft.design), SHIPPED_CATALOGUE);
             const stops = a.open.filter((f) => f.severity === 'stop').map((f) => f.rule);
             const what = `${vehicleKind} ${use} ${houseV} V ${draft.tier}`;
             expect(draft.stands ? stops : stops.filter((r) => r !== 'trip-runs-low'))

@@ -1,12 +1,12 @@
 import { chargerInputW, halfOf, type Catalogue } from '../catalogue/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import { alternatorBudget, alternatorFor, alternatorOf, driveVolts, type SupplyFigures } from '../supply/index.js';
 
 /** The next larger charger of its sort, where this alternator is what keeps it out, and the alternator that it wants. */
 function nextCharger(design: Design, catalogue: Catalogue, { bank }: SupplyFigures): readonly string[] {
-  const now = catalogue.find('dcdc', design.supply.dcdc);
-  if (!now || !bank || design.supply.isolation !== 'dcdc') return [];
-  const outA = now.outputA * halfOf(now, design.supply.dcdcHalf);
+  const now = catalogue.find('dcdc', supplyOf(design).dcdc);
+  if (!now || !bank || supplyOf(design).isolation !== 'dcdc') return [];
+  const outA = now.outputA * halfOf(now, supplyOf(design).dcdcHalf);
   const larger = catalogue
     .ofKind('dcdc')
     .filter((p) => p.inputV === now.inputV && p.outputV === now.outputV && (p.sunInput === null) === (now.sunInput === null) && p.outputA > outA && p.outputA <= bank.maxChargeA)
@@ -21,7 +21,8 @@ function nextCharger(design: Design, catalogue: Catalogue, { bank }: SupplyFigur
 
 /** Why a draft is as it is, in a few lines. */
 export function whys(design: Design, catalogue: Catalogue, f: SupplyFigures): readonly string[] {
-  const { settings, supply } = design;
+  const { settings } = design;
+  const supply = supplyOf(design);
   return [
     settings.batterySchool === 'AGM' ? 'AGM, by the workshop’s school: cost now' : 'lithium, by the workshop’s school: weight and usable Ah',
     f.isolation.chosen === 'none' ? 'no driving to charge from' : f.isolation.chosen === 'dcdc' ? 'DC-DC charger: see the reasons under “What feeds it”' : 'a sensing isolator does it here',

@@ -1,7 +1,7 @@
 import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import { glandSaws, legsOf, matings, type PlugPair } from './index.js';
 import { vehicleOf } from '../vehicle/index.js';
 
@@ -38,7 +38,7 @@ describe('plugs', () => {
       ['plug-start-charger', '175 A', 'red'],
       ['plug-trailer-socket', 'trailer socket', 'blue'],
     ]);
-    d.supply.sun.portable = { panel: 'pv-120-fold', regulated: true, into: 'bank', hours: 6 };
+    supplyOf(d).sun.portable = { panel: 'pv-120-fold', regulated: true, into: 'bank', hours: 6 };
     expect(of(d).layout.pairs.find((p) => p.id === 'plug-portable')).toEqual(jasmine.objectContaining({ carries: 'house battery', colour: 'grey', live: { source: true, sink: true } }));
     expect(of(demo('cinema')).layout.pairs).toEqual([]);
   });
@@ -71,9 +71,9 @@ describe('thin leads', () => {
   });
   it('have no trigger where the charger goes by volts, and a live one where it is so', () => {
     const d = demo('vet');
-    d.supply.trigger = 'volts';
+    supplyOf(d).trigger = 'volts';
     expect(of(d).layout.leads.some((l) => l.kind === 'trigger')).toBeFalse();
-    d.supply.trigger = 'always-live wire';
+    supplyOf(d).trigger = 'always-live wire';
     expect(of(d).layout.leads.find((l) => l.kind === 'trigger')!.from).toBe('starting battery');
   });
 });

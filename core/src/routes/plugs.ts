@@ -1,4 +1,4 @@
-import type { Design, PlugEdit } from '../design/index.js';
+import { type Design, type PlugEdit, supplyOf } from '../design/index.js';
 import type { SizedRun } from './sized.js';
 
 export type Carries = 'trailer feed' | 'panels' | 'house battery' | 'fridge socket' | 'outlet';
@@ -75,7 +75,7 @@ function ofRun(design: Design, run: SizedRun): PlugPair | null {
 /** Every pair of plugs in a job: at couplings, for a portable panel, and the factory's own trailer socket. */
 export function plugPairs(design: Design, runs: readonly SizedRun[], trailerSocket: string | null): PlugPair[] {
   const out = runs.flatMap((r) => ofRun(design, r) ?? []);
-  const portable = design.supply.sun.portable;
+  const portable = supplyOf(design).sun.portable;
   if (portable)
     out.push(
       pair(

@@ -1,3 +1,4 @@
+import { supplyOf } from '../design/index.js';
 import { press } from './press.js';
 import type { Rule } from './rule.js';
 
@@ -7,14 +8,14 @@ export const controllerIdle: Rule = {
   basis: 'a controller stands between panels and a bank',
   why: 'A box that nothing feeds, or that feeds nothing, costs money and brings no ampere-hour.',
   test: ({ design, catalogue, runs, supply: { array, bank } }) => {
-    const part = catalogue.find('solar-controller', design.supply.sun.controller);
+    const part = catalogue.find('solar-controller', supplyOf(design).sun.controller);
     if (!part) return [];
     const fed = array !== null && (array.ratedW > 0 || array.portable?.ownRegulator === false);
     const joined = !bank || runs.some((r) => r.spec.from.gear === 'controller');
     const what = !fed ? 'nothing feeds it' : !joined ? 'it is wired to nothing' : null;
     return what ? [{ at: { stage: 'supply', about: 'controller' }, values: { name: part.name, what } }] : [];
   },
-  presses: (_, { design }) => [press(design, 'Take the controller out', (d) => (d.supply.sun.controller = null))],
+  presses: (_, { design }) => [press(design, 'Take the controller out', (d) => (supplyOf(d).sun.controller = null))],
   say: (v) => `${v['name']}: ${v['what']}.`,
   fix: () => 'Panels for it, or take it out.',
 };

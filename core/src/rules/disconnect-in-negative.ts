@@ -1,3 +1,4 @@
+import { supplyOf } from '../design/index.js';
 import { press } from './press.js';
 import type { Rule } from './rule.js';
 
@@ -7,12 +8,12 @@ export const disconnectInNegative: Rule = {
   basis: 'schools differ: in the positive by default; in the negative it is allowed, with what it does to shunt and body',
   why: 'Opened in the negative, it leaves every positive behind it at battery volts against the body; a load that is earthed to the body stays on.',
   test: ({ design, runs }) => {
-    const { part, pole } = design.supply.disconnect;
+    const { part, pole } = supplyOf(design).disconnect;
     if (!part || pole !== 'negative') return [];
     const earthed = runs.filter((r) => r.spec.back === 'chassis' && r.spec.group === 'loads').map((r) => r.spec.name);
     return [{ at: { stage: 'supply' as const, about: 'disconnect' }, values: { earthed: earthed.join(', ') }, severity: earthed.length ? ('stop' as const) : ('look' as const) }];
   },
-  presses: (_, { design }) => [press(design, 'Move it to the positive', (d) => (d.supply.disconnect.pole = 'positive'))],
+  presses: (_, { design }) => [press(design, 'Move it to the positive', (d) => (supplyOf(d).disconnect.pole = 'positive'))],
   say: (v) =>
     v['earthed']
       ? `The disconnect is in the negative, and returns through the body go round it: ${v['earthed']}.`

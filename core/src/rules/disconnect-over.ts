@@ -1,3 +1,4 @@
+import { supplyOf } from '../design/index.js';
 import { figure } from '../quantity/index.js';
 import { distributionOf } from '../supply/index.js';
 import { takeRated } from './press.js';
@@ -16,7 +17,7 @@ export const disconnectOver: Rule = {
     return amps > part.ratedA + 1e-9 ? [{ at: { stage: 'supply' as const, about: 'disconnect' }, values: { name: part.name, amps: figure(amps, 0), rated: part.ratedA, many: fed.length } }] : [];
   },
   presses: ({ values: v }, { design, catalogue }) =>
-    design.supply.hub
+    supplyOf(design).hub
       ? []
       : takeRated(
           design,

@@ -1,3 +1,4 @@
+import { supplyOf } from '../design/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
 import { faultCurrent, rating } from '../quantity/index.js';
 import type { RunFuse, RunSpec } from '../routes/index.js';
@@ -49,15 +50,15 @@ export const fuseCannotBreak: Rule = {
   },
   presses: ({ at }, { design, catalogue, runs }) => {
     const run = runs.find((r) => r.spec.id === at.about);
-    const ofBlock = run?.ok && (run.spec.from.gear === 'block' || run.spec.to.gear === 'block') && !design.supply.hub;
-    const now = catalogue.find('fuse-block', design.supply.fuseBlock);
+    const ofBlock = run?.ok && (run.spec.from.gear === 'block' || run.spec.to.gear === 'block') && !supplyOf(design).hub;
+    const now = catalogue.find('fuse-block', supplyOf(design).fuseBlock);
     if (!ofBlock || !now || now.holds === 'cartridge') return [];
     const used = runs.filter((r) => r.spec.from.gear === 'block').length;
     const better = catalogue
       .ofKind('fuse-block')
       .filter((p) => p.holds === 'cartridge' && p.ways >= used && p.totalA >= run.spec.lastingA)
       .sort((a, b) => a.ways - b.ways)[0];
-    return better ? [press(design, `Take the ${better.name}`, (d) => (d.supply.fuseBlock = better.id))] : [];
+    return better ? [press(design, `Take the ${better.name}`, (d) => (supplyOf(d).fuseBlock = better.id))] : [];
   },
   say: (v) =>
     v['backed']

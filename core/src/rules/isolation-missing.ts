@@ -1,3 +1,4 @@
+import { supplyOf } from '../design/index.js';
 import type { Rule } from './rule.js';
 
 export const isolationMissing: Rule = {
@@ -6,7 +7,7 @@ export const isolationMissing: Rule = {
   basis: 'completeness of the supply',
   why: 'Without a chosen part no run to the starting side is drafted.',
   test: ({ design, catalogue }) => {
-    const { isolation, dcdc, isolator } = design.supply;
+    const { isolation, dcdc, isolator } = supplyOf(design);
     const there = isolation === 'none' || (isolation === 'dcdc' ? catalogue.find('dcdc', dcdc) : catalogue.find('isolator', isolator));
     return there ? [] : [{ at: { stage: 'supply', about: 'charger' }, values: { part: isolation === 'dcdc' ? 'DC-DC charger' : 'isolator' } }];
   },

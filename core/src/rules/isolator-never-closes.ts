@@ -1,3 +1,4 @@
+import { supplyOf } from '../design/index.js';
 import type { Rule } from './rule.js';
 
 /** Below this share of a drive an isolator hardly charges anything. */
@@ -9,7 +10,7 @@ export const isolatorNeverCloses: Rule = {
   basis: 'closing volts and waiting times of a sensing isolator, held against the alternator’s volts through a drive',
   why: 'The house battery is never charged while driving, and nobody notices until it is flat.',
   test: ({ design, catalogue, supply: { trace } }) => {
-    const part = design.supply.isolation === 'isolator' ? catalogue.find('isolator', design.supply.isolator) : null;
+    const part = supplyOf(design).isolation === 'isolator' ? catalogue.find('isolator', supplyOf(design).isolator) : null;
     if (!part || trace.closedShare >= HARDLY) return [];
     const values = { close: part.closeV, open: part.openV, share: Math.round(100 * trace.closedShare), measured: trace.measured ? 1 : 0 };
     return [{ at: { stage: 'supply', about: 'charger' }, values, ...(trace.closedShare > 0 ? { severity: 'look' as const } : {}) }];

@@ -1,3 +1,4 @@
+import { supplyOf } from '../design/index.js';
 import type { Rule } from './rule.js';
 
 export const mainsLicensed: Rule = {
@@ -6,7 +7,7 @@ export const mainsLicensed: Rule = {
   basis: 'fixed 230 V wiring is for a licensed electrician; check the rules in force',
   why: 'Mains kills. Meridex stops at “to be done and signed by”.',
   test: ({ design, catalogue }) => {
-    const parts = [catalogue.find('inverter', design.supply.inverter)?.name, catalogue.find('mains-charger', design.supply.mains.charger)?.name].filter((n) => n !== undefined);
+    const parts = [catalogue.find('inverter', supplyOf(design).inverter)?.name, catalogue.find('mains-charger', supplyOf(design).mains.charger)?.name].filter((n) => n !== undefined);
     return parts.length ? [{ at: { stage: 'checks', about: 'mains' }, values: { parts: parts.join(' and ') } }] : [];
   },
   say: (v) => `230 V side of ${v['parts']}: to be done and signed by a licensed electrician.`,

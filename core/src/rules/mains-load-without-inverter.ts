@@ -1,3 +1,4 @@
+import { supplyOf } from '../design/index.js';
 import { takeInverter } from './press.js';
 import type { Rule } from './rule.js';
 
@@ -8,7 +9,7 @@ export const mainsLoadWithoutInverter: Rule = {
   why: 'It cannot run away from a mains inlet.',
   test: ({ day, catalogue, design }) => {
     const mains = day.loads.filter((l) => l.mains);
-    if (!mains.length || catalogue.find('inverter', design.supply.inverter)) return [];
+    if (!mains.length || catalogue.find('inverter', supplyOf(design).inverter)) return [];
     return [{ at: { stage: 'supply', about: 'inverter' }, values: { loads: mains.map((l) => l.name).join(', '), watts: Math.round(Math.max(...mains.map((l) => l.ownW))) } }];
   },
   presses: ({ values: v }, { design, catalogue }) => takeInverter(design, catalogue, Number(v['watts'])),

@@ -1,7 +1,7 @@
 import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import type { Design, Vehicle } from '../design/index.js';
+import { type Design, type Vehicle, supplyOf } from '../design/index.js';
 import { vehicleOf } from '../vehicle/index.js';
 import { inWords } from './judge.js';
 import type { Severity } from './rule.js';
@@ -82,7 +82,7 @@ const CASES: readonly Case[] = [
     job: 'bees',
     severity: 'look',
     says: /warm the under-tray box by \d\d K at full output/,
-    breakIt: (d) => Object.assign(d.supply, { isolation: 'dcdc', dcdc: 'dcdc-40', mains: { charger: 'mc-40' } }, (d.places['mains'] = { zone: 'box', on: null, when: 'now' })),
+    breakIt: (d) => Object.assign(supplyOf(d), { isolation: 'dcdc', dcdc: 'dcdc-40', mains: { charger: 'mc-40' } }, (d.places['mains'] = { zone: 'box', on: null, when: 'now' })),
   },
   {
     rule: 'axle-over',
@@ -138,7 +138,7 @@ const CASES: readonly Case[] = [
     says: /portable panel, outside socket” goes into .*wrong regulation/,
     breakIt: (d) => {
       d.runs['start-charger'] = { outM: 2 };
-      d.supply.sun.portable = { panel: 'pv-120-fold', regulated: false, into: 'panels', hours: 6 };
+      supplyOf(d).sun.portable = { panel: 'pv-120-fold', regulated: false, into: 'panels', hours: 6 };
       d.plugs['plug-portable'] = { colour: 'red' };
     },
   },

@@ -1,4 +1,4 @@
-import { copyDesign, forgetPlace, patchBetween, type Design, type Patch } from '../design/index.js';
+import { copyDesign, forgetPlace, patchBetween, type Design, type Patch, supplyOf, type UsualSupply } from '../design/index.js';
 import type { WeakKind } from '../protection/index.js';
 import { halfOf, type Catalogue, type Part } from '../catalogue/index.js';
 
@@ -20,14 +20,14 @@ export const takeSize = (design: Design, run: string, areaMm2: number, label: st
 
 interface Stronger {
   readonly part: Part;
-  readonly set: (supply: Design['supply']) => void;
+  readonly set: (supply: UsualSupply) => void;
 }
 
 /** Of the catalogue's parts that fit, the one with the smallest rating; null: none fits. */
 const smallest = <P extends Part>(parts: readonly P[], rating: (p: P) => number, fits: (p: P) => boolean): P | null => parts.filter(fits).sort((a, b) => rating(a) - rating(b))[0] ?? null;
 
 const ofRating =
-  <P extends Part>(parts: readonly P[], rating: (p: P) => number, set: (s: Design['supply'], id: string) => void) =>
+  <P extends Part>(parts: readonly P[], rating: (p: P) => number, set: (s: UsualSupply, id: string) => void) =>
   (wantsA: number): Stronger | null => {
     const part = smallest(parts, rating, (p) => rating(p) >= wantsA);
     return part && { part, set: (s) => set(s, part.id) };
@@ -77,9 +77,9 @@ const STRONGER: Readonly<Partial<Record<WeakKind, (catalogue: Catalogue) => (wan
 export const strongerPart = (catalogue: Catalogue, kind: WeakKind | undefined, wantsA: number): Stronger | null => (kind && STRONGER[kind]?.(catalogue)(wantsA)) ?? null;
 
 /** Takes the smallest of these parts that is rated for what is wanted; none where none is. */
-export function takeRated<P extends Part>(design: Design, parts: readonly P[], rating: (p: P) => number, wants: number, set: (supply: Design['supply'], id: string) => void): readonly Press[] {
+export function takeRated<P extends Part>(design: Design, parts: readonly P[], rating: (p: P) => number, wants: number, set: (supply: UsualSupply, id: string) => void): readonly Press[] {
   const part = smallest(parts, rating, (p) => rating(p) >= wants);
-  return part ? [press(design, `Take the ${part.name}`, (d) => set(d.supply, part.id))] : [];
+  return part ? [press(design, `Take the ${part.name}`, (d) => set(supplyOf(d), part.id))] : [];
 }
 
 /** Takes the smallest inverter of the house volts for so many watts. */
@@ -101,6 +101,6 @@ export const ownWay = (design: Design, loads: readonly string[]): readonly Press
 
 /** Sets the charger from the vehicle to half power; none where it has no such setting, or stands there already. */
 export function halfPower(design: Design, catalogue: Catalogue): readonly Press[] {
-  const part = catalogue.find('dcdc', design.supply.dcdc);
-  return part && !design.supply.dcdcHalf && halfOf(part, true) < 1 ? [press(design, 'Set the charger to half power', (d) => (d.supply.dcdcHalf = true))] : [];
+  const part = catalogue.find('dcdc', supplyOf(design).dcdc);
+  return part && !supplyOf(design).dcdcHalf && halfOf(part, true) < 1 ? [press(design, 'Set the charger to half power', (d) => (supplyOf(d).dcdcHalf = true))] : [];
 }

@@ -1,7 +1,7 @@
 import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import { blankLoad, designSchema, editDesign, type Design } from '../design/index.js';
+import { blankLoad, designSchema, editDesign, type Design, supplyOf } from '../design/index.js';
 
 interface Case {
   readonly rule: string;
@@ -21,9 +21,9 @@ const mainsLoad = (watts: number): Design['loads'][string] => ({
 
 /** What each press is for: done to a demo job, the finding comes; pressed, it goes. */
 const CASES: readonly Case[] = [
-  { rule: 'no-main-switch', job: 'vet', label: /^Take the main switch/, breakIt: (d) => (d.supply.mainSwitch = null) },
-  { rule: 'no-distribution', job: 'vet', label: /^Take the fuse block/, breakIt: (d) => (d.supply.fuseBlock = null) },
-  { rule: 'disconnect-in-negative', job: 'survey', label: /to the positive/, breakIt: (d) => (d.supply.disconnect = { part: 'lvd-120', pole: 'negative' }) },
+  { rule: 'no-main-switch', job: 'vet', label: /^Take the main switch/, breakIt: (d) => (supplyOf(d).mainSwitch = null) },
+  { rule: 'no-distribution', job: 'vet', label: /^Take the fuse block/, breakIt: (d) => (supplyOf(d).fuseBlock = null) },
+  { rule: 'disconnect-in-negative', job: 'survey', label: /to the positive/, breakIt: (d) => (supplyOf(d).disconnect = { part: 'lvd-120', pole: 'negative' }) },
   { rule: 'mains-load-without-inverter', job: 'bees', label: /^Take the inverter/, breakIt: (d) => void (d.loads['k'] = mainsLoad(250)) },
   { rule: 'inverter-too-small', job: 'bookmobile', label: /^Take the inverter/, breakIt: (d) => void (d.loads['k'] = mainsLoad(1500)) },
   { rule: 'feed-missing', job: 'vet', label: /way of its own/, breakIt: (d) => (Object.values(d.loads)[0]!.feed = { by: 'group', group: 'gone' }) },
@@ -32,9 +32,9 @@ const CASES: readonly Case[] = [
     rule: 'regulator-before-regulator',
     job: 'vet',
     label: /to the bank/,
-    breakIt: (d) => (d.supply.sun.portable = { panel: 'pv-120-fold', regulated: true, into: 'panels', hours: 6 }),
+    breakIt: (d) => (supplyOf(d).sun.portable = { panel: 'pv-120-fold', regulated: true, into: 'panels', hours: 6 }),
   },
-  { rule: 'regulator-before-regulator', job: 'vet', label: /regulator in/, breakIt: (d) => (d.supply.sun.portable = { panel: 'pv-120-fold', regulated: false, into: 'bank', hours: 6 }) },
+  { rule: 'regulator-before-regulator', job: 'vet', label: /regulator in/, breakIt: (d) => (supplyOf(d).sun.portable = { panel: 'pv-120-fold', regulated: false, into: 'bank', hours: 6 }) },
   { rule: 'breaker-resets-itself', job: 'vet', label: /manual reset/, breakIt: (d) => (d.runs['start-charger'] = { protect: 'breaker, self-resetting' }) },
   { rule: 'breaker-one-way', job: 'bees', label: /fuse/, breakIt: (d) => (d.runs['isolator-bus'] = { protect: 'breaker, manual reset', poled: true }) },
   { rule: 'chassis-return', job: 'playgroup', label: /return cable/, breakIt: (d) => (d.runs['start-charger'] = { back: 'chassis' }) },

@@ -2,7 +2,7 @@ import { assess, type Assessment } from '../assess/index.js';
 import { Catalogue, SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { bothWays, circuitPlan, selectivePairs } from '../circuit/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import { editDesign, type Design } from '../design/index.js';
+import { editDesign, type Design, supplyOf } from '../design/index.js';
 import { carriesA, fuseWindow } from '../protection/index.js';
 import { inWords } from './judge.js';
 import type { Finding } from './rule.js';
@@ -51,7 +51,7 @@ describe('the air at a fuse', () => {
   });
 
   it('gives way to the largest fuse that a charger’s maker states', () => {
-    const part = SHIPPED_CATALOGUE.find('dcdc', demo('vet').supply.dcdc)!;
+    const part = SHIPPED_CATALOGUE.find('dcdc', supplyOf(demo('vet')).dcdc)!;
     const held = assess(demo('vet'), new Catalogue([...SHIPPED_CATALOGUE.parts.filter((p) => p.id !== part.id), { ...part, maxFuseA: 60 }]));
     const run = held.runs.find((r) => r.spec.id === 'start-charger')!;
     expect(run.ok && run.figures.fuseA).toBe(60);
@@ -141,7 +141,7 @@ describe('a breaker', () => {
 describe('the volts of a fuse', () => {
   it('are asked for on the order where a cold string stands above 32 V', () => {
     const d = demo('survey');
-    d.supply.sun = { ...d.supply.sun, count: 2, inSeries: 2, controller: 'mppt-40' };
+    supplyOf(d).sun = { ...supplyOf(d).sun, count: 2, inSeries: 2, controller: 'mppt-40' };
     const panels = of(d);
     const run = panels.runs.find((r) => r.spec.id === 'panel-regulator')!;
     expect(run.spec.highestV).toBe(panels.supply.array!.coldOpenV);
@@ -163,7 +163,7 @@ describe('a start through the closed isolator', () => {
     const part = SHIPPED_CATALOGUE.find('switch', 'sw-150')!;
     const weak = new Catalogue([...SHIPPED_CATALOGUE.parts.filter((p) => p.id !== part.id), { ...part, peakA: 150 }]);
     const d = demo('bees');
-    d.supply.mainSwitch = 'sw-150';
+    supplyOf(d).mainSwitch = 'sw-150';
     d.runs['house-bus'] = {};
     const severities = (c: Catalogue): string[] =>
       assess(d, c)
@@ -177,7 +177,7 @@ describe('the main switch', () => {
   it('is held to the hardest start behind it, the inverter’s surge included', () => {
     const d = demo('vet');
     expect(found(d, 'switch-surge')).toEqual([]);
-    const part = SHIPPED_CATALOGUE.find('switch', d.supply.mainSwitch)!;
+    const part = SHIPPED_CATALOGUE.find('switch', supplyOf(d).mainSwitch)!;
     const weak = new Catalogue([...SHIPPED_CATALOGUE.parts.filter((p) => p.id !== part.id), { ...part, peakA: 200 }]);
     const a = assess(d, weak);
     const [f] = a.findings.filter((x) => x.rule === 'switch-surge');

@@ -1,3 +1,4 @@
+import { supplyOf } from '../design/index.js';
 import { press } from './press.js';
 import type { Rule } from './rule.js';
 
@@ -12,8 +13,8 @@ export const regulatorBeforeRegulator: Rule = {
   },
   presses: ({ values: v }, { design }) =>
     v['trouble'] === 'two regulators'
-      ? [press(design, 'Join it to the bank', (d) => (d.supply.sun.portable!.into = 'bank'))]
-      : [press(design, 'Leave its regulator in', (d) => (d.supply.sun.portable!.regulated = true))],
+      ? [press(design, 'Join it to the bank', (d) => (supplyOf(d).sun.portable!.into = 'bank'))]
+      : [press(design, 'Leave its regulator in', (d) => (supplyOf(d).sun.portable!.regulated = true))],
   say: (v) =>
     v['trouble'] === 'two regulators'
       ? `${v['panel']} keeps its own regulator in front of an input that regulates: counted as nothing.`

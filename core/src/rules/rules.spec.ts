@@ -1,7 +1,7 @@
 import { assess, type Assessment } from '../assess/index.js';
 import { Catalogue, type Part, SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import { editDesign, type Design } from '../design/index.js';
+import { editDesign, type Design, supplyOf } from '../design/index.js';
 import { RULES } from './all.js';
 import { inWords } from './judge.js';
 import type { Finding } from './rule.js';
@@ -41,9 +41,9 @@ describe('the rules', () => {
 
   it('say by how much an inverter is too big for its battery, and by how much its surge', () => {
     const d = demo('vet');
-    d.supply.battery.part = 'bat-lfp-100';
+    supplyOf(d).battery.part = 'bat-lfp-100';
     expect(said(d, 'inverter-over-battery')).toMatch(/draws 14\d A steadily .* the battery gives 100 A/);
-    d.supply.battery.part = 'bat-lfp-200';
+    supplyOf(d).battery.part = 'bat-lfp-200';
     const strong = SHIPPED_CATALOGUE.find('inverter', 'inv-1600')!;
     const surge = assess(d, withPart({ ...strong, surgeW: 6000 })).findings.find((f) => f.rule === 'inverter-over-battery')!;
     expect(surge.severity).toBe('look');
@@ -73,16 +73,16 @@ describe('the rules', () => {
   it('name volts that do not fit, part by part', () => {
     const d = demo('vet');
     d.supply.houseV = 24;
-    d.supply.battery.count = 2;
+    supplyOf(d).battery.count = 2;
     expect(found(d, 'wrong-volts').map((f) => f.at.about)).toEqual(['charger', 'inverter']);
   });
 
   it('look at a second charger as at the first: its volts, its profile, its feed, its cold lock, its leads', () => {
     const d = demo('vet');
     const wrong = SHIPPED_CATALOGUE.ofKind('dcdc').find((p) => p.outputV !== 12)!;
-    d.supply.dcdcSecond = wrong.id;
+    supplyOf(d).dcdcSecond = wrong.id;
     expect(found(d, 'wrong-volts').map((f) => f.at.about)).toContain('charger2');
-    d.supply.dcdcSecond = d.supply.dcdc;
+    supplyOf(d).dcdcSecond = supplyOf(d).dcdc;
     const a = assess(d, SHIPPED_CATALOGUE);
     expect(new Set(a.chargerInputs.map((c) => c.unit))).toEqual(new Set(['charger', 'charger2']));
     expect(a.layout.leads.filter((l) => l.kind === 'trigger').map((l) => l.to)).toEqual(['charger', 'charger2']);
@@ -93,13 +93,13 @@ describe('the rules', () => {
 
   it('find an odd battery in a 24 V bank', () => {
     const d = demo('cinema');
-    d.supply.battery.count = 3;
+    supplyOf(d).battery.count = 3;
     expect(said(d, 'no-battery')).toContain('3 batteries of 12 V do not make full 24 V pairs');
   });
 
   it('find a regulator that a cold morning would destroy', () => {
     const d = demo('survey');
-    Object.assign(d.supply.sun, { panel: 'pv-200', count: 1, controller: 'pwm-20' });
+    Object.assign(supplyOf(d).sun, { panel: 'pv-200', count: 1, controller: 'pwm-20' });
     expect(found(d, 'panel-volts')).toEqual([]);
     const high = withPart({ ...SHIPPED_CATALOGUE.find('panel', 'pv-200')!, vocV: 28.4 });
     const f = assess(d, high).findings.find((x) => x.rule === 'panel-volts')!;
@@ -109,7 +109,7 @@ describe('the rules', () => {
   it('find a trip on which a critical load goes off, and one that only eats the reserve', () => {
     const d = demo('survey');
     d.brief.trip = { ...d.brief.trip, drivingH: 0, days: 12 };
-    d.supply.sun.panel = null;
+    supplyOf(d).sun.panel = null;
     const dark = found(d, 'trip-runs-low')[0]!;
     expect([dark.severity, inWords(dark).say]).toEqual(['stop', jasmine.stringMatching(/off for \d+\.\d h of the trip/) as unknown as string]);
     d.brief.trip.days = 2;
@@ -121,8 +121,8 @@ describe('the rules', () => {
 
   it('find a charger above what the battery takes, by source', () => {
     const d = demo('bees');
-    d.supply.battery = { part: 'bat-gel-100', count: 1 };
-    d.supply.mains.charger = 'mc-40';
+    supplyOf(d).battery = { part: 'bat-gel-100', count: 1 };
+    supplyOf(d).mains.charger = 'mc-40';
     expect(found(d, 'charge-over-limit').map((f) => f.at.about)).toContain('mains');
   });
 
@@ -161,7 +161,7 @@ describe('the rules', () => {
     d.runs['start-charger'] = { outM: 3, ambientC: 110 };
     expect(said(d, 'run-unsized')).toMatch(/in 110 °C no size that its terminals take carries its fuse; 120 mm² carries 0 A there/);
     delete d.runs['start-charger'];
-    d.supply.mainSwitch = 'sw-150';
+    supplyOf(d).mainSwitch = 'sw-150';
     expect(said(d, 'run-unsized')).toMatch(/no fuse lies between its 161 A and its main switch of 150 A; it wants .* The main switch 300 A opens it/);
     const [f] = found(d, 'run-unsized');
     expect(f!.presses.map((p) => p.label)).toEqual(['Take the main switch 300 A']);
@@ -171,12 +171,12 @@ describe('the rules', () => {
 
   it('take a panel with its own regulator on the bank for whole, and a controller that nothing feeds for a stop', () => {
     const d = demo('vet');
-    Object.assign(d.supply, { dcdc: 'dcdc-40', sun: { ...d.supply.sun, panel: null, portable: { panel: 'pv-120-fold', regulated: true, into: 'bank', hours: 6 } } });
+    Object.assign(supplyOf(d), { dcdc: 'dcdc-40', sun: { ...supplyOf(d).sun, panel: null, portable: { panel: 'pv-120-fold', regulated: true, into: 'bank', hours: 6 } } });
     expect(of(d).open.filter((f) => f.severity === 'stop')).toEqual([]);
-    d.supply.sun.controller = 'mppt-40';
+    supplyOf(d).sun.controller = 'mppt-40';
     expect(said(d, 'controller-idle')).toBe('MPPT controller 40 A: nothing feeds it.');
     const pressed = editDesign(d, [...found(d, 'controller-idle')[0]!.presses[0]!.patch]);
-    expect(pressed.ok && pressed.design.supply.sun.controller).toBeNull();
+    expect(pressed.ok && supplyOf(pressed.design).sun.controller).toBeNull();
   });
 
   it('hold what hangs on a plug to the plug', () => {
@@ -190,7 +190,7 @@ describe('the rules', () => {
   it('leave all other runs, the shorts and the expected readings as they are when one run has no size', () => {
     const d = demo('vet');
     const whole = assess(d, SHIPPED_CATALOGUE);
-    d.supply.mainSwitch = 'sw-150';
+    supplyOf(d).mainSwitch = 'sw-150';
     const a = assess(d, SHIPPED_CATALOGUE);
     expect(a.runs.filter((r) => !r.ok).map((r) => r.spec.id)).toEqual(['house-bus']);
     for (const r of a.runs.filter((x) => x.ok && x.spec.id !== 'house-bus')) {
@@ -207,22 +207,22 @@ describe('the rules', () => {
 
   it('advise the other isolation with its reason, and let “none” be', () => {
     const d = demo('bees');
-    d.supply.isolation = 'dcdc';
-    d.supply.dcdc = 'dcdc-20';
+    supplyOf(d).isolation = 'dcdc';
+    supplyOf(d).dcdc = 'dcdc-20';
     expect(said(d, 'isolation-advice')).toContain('advised is a sensing isolator');
-    d.supply.isolation = 'none';
+    supplyOf(d).isolation = 'none';
     expect(found(d, 'isolation-advice')).toEqual([]);
   });
 
   it('want a fuse block as soon as there are two loads', () => {
     const d = demo('vet');
-    d.supply.fuseBlock = null;
+    supplyOf(d).fuseBlock = null;
     expect(said(d, 'no-distribution')).toMatch(/5 loads and no fuse block/);
   });
 
   it('find a charger that is wanted but not chosen', () => {
     const d = demo('vet');
-    d.supply.dcdc = null;
+    supplyOf(d).dcdc = null;
     expect(said(d, 'isolation-missing')).toContain('no DC-DC charger is chosen');
   });
 });

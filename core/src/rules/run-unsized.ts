@@ -1,3 +1,4 @@
+import { supplyOf } from '../design/index.js';
 import { FUSE_KINDS, type WeakKind } from '../protection/index.js';
 import { figure, rating } from '../quantity/index.js';
 import type { SizedRun } from '../routes/index.js';
@@ -44,7 +45,7 @@ export const runUnsized: Rule = {
   test: (facts) => facts.runs.flatMap((r) => (r.ok ? [] : [found(r, facts)])),
   presses: (f, { design, catalogue }) => {
     const opens = f.values['opens'] ? strongerPart(catalogue, (f.values['kind'] || undefined) as WeakKind | undefined, Number(f.values['wants'])) : null;
-    return opens ? [press(design, `Take the ${opens.part.name}`, (d) => opens.set(d.supply))] : [];
+    return opens ? [press(design, `Take the ${opens.part.name}`, (d) => opens.set(supplyOf(d)))] : [];
   },
   say: (v) => {
     if (v['error'] === 'too-hot') return `${v['run']}: in ${v['air']} °C no size that its terminals take carries its fuse; ${v['thickest']} carries ${v['carries']} A there.`;

@@ -1,7 +1,7 @@
 import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import { blankLoad, type Design, type Existing } from '../design/index.js';
+import { blankLoad, type Design, type Existing, supplyOf } from '../design/index.js';
 import { inWords } from './judge.js';
 import type { Severity } from './rule.js';
 
@@ -38,7 +38,7 @@ const CASES: readonly Case[] = [
     says: /no lock below 0 °C/,
     breakIt: (d) => {
       d.brief.trip.month = 7;
-      d.supply.dcdc = 'dcdc-30-one';
+      supplyOf(d).dcdc = 'dcdc-30-one';
     },
   },
   {
@@ -46,14 +46,14 @@ const CASES: readonly Case[] = [
     job: 'vet',
     severity: 'stop',
     says: /in front of an input that regulates/,
-    breakIt: (d) => (d.supply.sun.portable = { panel: 'pv-120-fold', regulated: true, into: 'panels', hours: 6 }),
+    breakIt: (d) => (supplyOf(d).sun.portable = { panel: 'pv-120-fold', regulated: true, into: 'panels', hours: 6 }),
   },
   {
     rule: 'panels-drag',
     job: 'vet',
     severity: 'look',
     says: /lose \d+ % of their power together/,
-    breakIt: (d) => (d.supply.sun.portable = { panel: 'pv-120-fold', regulated: false, into: 'panels', hours: 6 }),
+    breakIt: (d) => (supplyOf(d).sun.portable = { panel: 'pv-120-fold', regulated: false, into: 'panels', hours: 6 }),
   },
   {
     rule: 'source-never-fills',
@@ -61,25 +61,25 @@ const CASES: readonly Case[] = [
     severity: 'look',
     says: /Ah come in against \d+ Ah drawn/,
     breakIt: (d) => {
-      d.supply.dcdcHalf = true;
+      supplyOf(d).dcdcHalf = true;
       d.brief.trip.drivingH = 1;
-      d.supply.sun.panel = null;
+      supplyOf(d).sun.panel = null;
     },
   },
-  { rule: 'trigger-always-live', job: 'vet', severity: 'stop', says: /will not crank within \d+\.\d h/, breakIt: (d) => (d.supply.trigger = 'always-live wire') },
-  { rule: 'trigger-by-volts', job: 'vet', severity: 'look', says: /never starts on this alternator/, breakIt: (d) => (d.supply.trigger = 'volts') },
-  { rule: 'profile-missing', job: 'vet', severity: 'stop', says: /has no profile for lithium iron phosphate; it has flooded/, breakIt: (d) => (d.supply.dcdc = 'dcdc-30-one') },
+  { rule: 'trigger-always-live', job: 'vet', severity: 'stop', says: /will not crank within \d+\.\d h/, breakIt: (d) => (supplyOf(d).trigger = 'always-live wire') },
+  { rule: 'trigger-by-volts', job: 'vet', severity: 'look', says: /never starts on this alternator/, breakIt: (d) => (supplyOf(d).trigger = 'volts') },
+  { rule: 'profile-missing', job: 'vet', severity: 'stop', says: /has no profile for lithium iron phosphate; it has flooded/, breakIt: (d) => (supplyOf(d).dcdc = 'dcdc-30-one') },
   {
     rule: 'selector-missing',
     job: 'vet',
     severity: 'stop',
     says: /second bank of 120 Ah is to stand behind a selector/,
     breakIt: (d) => {
-      d.supply.second = { part: 'bat-agm-120', count: 1, joined: 'selector' };
-      d.supply.mainSwitch = null;
+      supplyOf(d).second = { part: 'bat-agm-120', count: 1, joined: 'selector' };
+      supplyOf(d).mainSwitch = null;
     },
   },
-  { rule: 'one-source-at-a-time', job: 'vet', severity: 'look', says: /brings nothing in the 3 h of driving/, breakIt: (d) => (d.supply.dcdc = 'dcdc-30-one') },
+  { rule: 'one-source-at-a-time', job: 'vet', severity: 'look', says: /brings nothing in the 3 h of driving/, breakIt: (d) => (supplyOf(d).dcdc = 'dcdc-30-one') },
   { rule: 'usable-above-school', job: 'bees', severity: 'look', says: /90 % of the bank .* default is 50 %/, breakIt: (d) => (d.settings.usableShare = 0.9) },
   {
     rule: 'fridge-twice',
@@ -88,8 +88,20 @@ const CASES: readonly Case[] = [
     says: /Vaccine fridge 230 V stands in the list at 230 V and at house volts both/,
     breakIt: (d) => (d.loads['x'] = { ...blankLoad(9), name: 'vaccine fridge 230 V', purpose: 'fridge', supply: 'mains', draw: { by: 'plate', unit: 'W', value: 70 } }),
   },
-  { rule: 'mixed-bank', job: 'vet', severity: 'stop', says: /chemistry: lithium iron phosphate with AGM/, breakIt: (d) => (d.supply.second = { part: 'bat-agm-120', count: 1, joined: 'parallel' }) },
-  { rule: 'function-lost', job: 'vet', severity: 'stop', says: /Old manager comes out, and nothing takes over: measures/, breakIt: (d) => ((d.supply.shunt = null), (d.brief.existing['e'] = gone)) },
+  {
+    rule: 'mixed-bank',
+    job: 'vet',
+    severity: 'stop',
+    says: /chemistry: lithium iron phosphate with AGM/,
+    breakIt: (d) => (supplyOf(d).second = { part: 'bat-agm-120', count: 1, joined: 'parallel' }),
+  },
+  {
+    rule: 'function-lost',
+    job: 'vet',
+    severity: 'stop',
+    says: /Old manager comes out, and nothing takes over: measures/,
+    breakIt: (d) => ((supplyOf(d).shunt = null), (d.brief.existing['e'] = gone)),
+  },
   {
     rule: 'swap-grows',
     job: 'vet',
@@ -105,21 +117,21 @@ const CASES: readonly Case[] = [
     says: /battery 1 \d\d A by 0\.5 m, battery 2 \d\d A by 3\.5 m; \d\d A would be fair/,
     breakIt: (d) => ((d.runs['house1-bus'] = { outM: 0.5 }), (d.runs['house2-bus'] = { outM: 3.5, areaMm2: 25 })),
   },
-  { rule: 'no-main-switch', job: 'vet', severity: 'look', says: /No switch parts the house battery/, breakIt: (d) => (d.supply.mainSwitch = null) },
-  { rule: 'disconnect-in-negative', job: 'vet', severity: 'look', says: /all positives behind it stay live against the body/, breakIt: (d) => (d.supply.disconnect.pole = 'negative') },
+  { rule: 'no-main-switch', job: 'vet', severity: 'look', says: /No switch parts the house battery/, breakIt: (d) => (supplyOf(d).mainSwitch = null) },
+  { rule: 'disconnect-in-negative', job: 'vet', severity: 'look', says: /all positives behind it stay live against the body/, breakIt: (d) => (supplyOf(d).disconnect.pole = 'negative') },
   {
     rule: 'disconnect-in-negative',
     job: 'vet',
     severity: 'stop',
     says: /returns through the body go round it: .*water pump/,
-    breakIt: (d) => ((d.supply.disconnect.pole = 'negative'), (d.runs['load-l5'] = { back: 'chassis' })),
+    breakIt: (d) => ((supplyOf(d).disconnect.pole = 'negative'), (d.runs['load-l5'] = { back: 'chassis' })),
   },
   {
     rule: 'disconnect-over',
     job: 'vet',
     severity: 'stop',
     says: /runs draw \d\d A together through the disconnect 65 A, which carries 65 A/,
-    breakIt: (d) => ((d.supply.fuseBlock = null), (d.loads['l5']!.draw = { by: 'plate', unit: 'W', value: 800 })),
+    breakIt: (d) => ((supplyOf(d).fuseBlock = null), (d.loads['l5']!.draw = { by: 'plate', unit: 'W', value: 800 })),
   },
   { rule: 'voltage-fixed-by-dealer', job: 'vet', severity: 'look', says: /dealer having fixed/, breakIt: (d) => (d.settings.variableSchool = 'voltage fixed by the dealer') },
   {
@@ -142,7 +154,23 @@ const CASES: readonly Case[] = [
     job: 'vet',
     severity: 'look',
     says: /green wire from tow socket to \? \(live: always\)/,
-    breakIt: (d) => (d.brief.traces['t'] = { order: 1, colour: 'green', from: 'tow socket', to: '', live: 'always', areaMm2: 2.5, lengthM: null, fuseA: null, verdict: 'undecided', run: null }),
+    breakIt: (d) =>
+      (d.brief.traces['t'] = {
+        order: 1,
+        colour: 'green',
+        from: 'tow socket',
+        to: '',
+        live: 'always',
+        areaMm2: 2.5,
+        lengthM: null,
+        fuseA: null,
+        verdict: 'undecided',
+        run: null,
+        fedFrom: 'vehicle',
+        presentA: null,
+        slot: '',
+        safety: false,
+      }),
   },
 ];
 

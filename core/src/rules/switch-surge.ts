@@ -1,3 +1,4 @@
+import { supplyOf } from '../design/index.js';
 import { figure } from '../quantity/index.js';
 import { distributionOf } from '../supply/index.js';
 import { takeRated } from './press.js';
@@ -18,7 +19,7 @@ export const switchSurge: Rule = {
     return surgeA > mainSwitch.peakA + 1e-9 ? [{ at: { stage: 'supply' as const, about: 'switch' }, values: { amps: figure(surgeA, 0), peak: mainSwitch.peakA } }] : [];
   },
   presses: ({ values: v }, { design, catalogue }) =>
-    design.supply.hub
+    supplyOf(design).hub
       ? []
       : takeRated(
           design,

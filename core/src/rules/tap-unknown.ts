@@ -1,3 +1,4 @@
+import { supplyOf } from '../design/index.js';
 import { wiresTapped } from '../places/index.js';
 import { ownWay } from './press.js';
 import type { Rule } from './rule.js';
@@ -14,7 +15,7 @@ export const tapUnknown: Rule = {
         ...(w.fuseA === null ? ['its fuse'] : []),
         ...(w.presentA === null ? ['what it carries now, with a clamp meter and everything on'] : []),
       ];
-      const apart = w.fedFrom === 'vehicle' && design.supply.isolation === 'none';
+      const apart = w.fedFrom === 'vehicle' && supplyOf(design).isolation === 'none';
       if (apart) return [{ at: { stage: 'brief' as const, about: `wire:${id}` }, values: { wire: w.colour || 'unnamed', to: w.to || 'an unnamed place', open: '', apart: 1 } }];
       return open.length ? [{ at: { stage: 'brief' as const, about: `wire:${id}` }, values: { wire: w.colour || 'unnamed', to: w.to || 'an unnamed place', open: open.join('; '), apart: 0 } }] : [];
     }),

@@ -1,3 +1,4 @@
+import { supplyOf } from '../design/index.js';
 import { figure } from '../quantity/index.js';
 import type { Rule } from './rule.js';
 
@@ -7,7 +8,7 @@ export const triggerAlwaysLive: Rule = {
   basis: 'trigger: live with the engine only, dead in accessory and off',
   why: 'The charger goes on filling the house bank from the starting battery until the engine will not crank.',
   test: ({ design, supply }) =>
-    design.supply.isolation === 'dcdc' && design.supply.trigger === 'always-live wire'
+    supplyOf(design).isolation === 'dcdc' && supplyOf(design).trigger === 'always-live wire'
       ? [{ at: { stage: 'supply', about: 'charger' }, values: { hours: figure(24 * (supply.drains[0]?.days ?? Infinity), 1) } }]
       : [],
   say: (v) => `The charger’s trigger is always live: parked, the starting battery is down to where it will not crank within ${v['hours']} h.`,

@@ -1,3 +1,4 @@
+import { supplyOf } from '../design/index.js';
 import type { Rule } from './rule.js';
 
 export const triggerByVolts: Rule = {
@@ -6,7 +7,7 @@ export const triggerByVolts: Rule = {
   basis: 'a charger that goes by volts, held against the alternator’s volts through a drive',
   why: 'A variable alternator looks to it like an engine that is off.',
   test: ({ design, supply: { trace } }) =>
-    design.supply.isolation === 'dcdc' && design.supply.trigger === 'volts' && trace.closedShare < 0.9
+    supplyOf(design).isolation === 'dcdc' && supplyOf(design).trigger === 'volts' && trace.closedShare < 0.9
       ? [{ at: { stage: 'supply', about: 'charger' }, values: { share: Math.round(100 * trace.closedShare) } }]
       : [],
   say: (v) => (v['share'] === 0 ? 'Triggered by volts, the charger never starts on this alternator.' : `Triggered by volts, the charger is on for ${v['share']} % of a drive.`),

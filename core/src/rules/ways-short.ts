@@ -1,3 +1,4 @@
+import { supplyOf } from '../design/index.js';
 import { distributionOf } from '../supply/index.js';
 import { takeRated } from './press.js';
 import type { Rule } from './rule.js';
@@ -13,7 +14,7 @@ export const waysShort: Rule = {
     return block && used > block.ways ? [{ at: { stage: 'supply', about: 'block' }, values: { used, ways: block.ways, name: hub ? 'hub board' : 'fuse block' } }] : [];
   },
   presses: ({ values: v }, { design, catalogue }) =>
-    design.supply.hub
+    supplyOf(design).hub
       ? takeRated(
           design,
           catalogue.ofKind('hub'),

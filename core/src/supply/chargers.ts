@@ -1,5 +1,5 @@
 import { CHEMISTRY, chargerInputW, restV, type Catalogue, type DcdcPart } from '../catalogue/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import { convertersOfKind, plant } from '../plant/index.js';
 import { MPPT_YIELD } from './sun.js';
 import type { AlternatorWants } from './alternator.js';
@@ -38,7 +38,7 @@ export const dcdcsOf = (design: Design, catalogue: Catalogue): readonly { readon
 /** Amps that reach the bank from the vehicle while it is driven, and what all of it takes from the alternator, at its volts warm at idle and on the road. */
 export function vehicleChargeA(design: Design, catalogue: Catalogue, bank: Bank, closedShare: number): { readonly outA: number; readonly wanted: AlternatorWants } {
   const dcdcs = dcdcsOf(design, catalogue);
-  const { supply } = design;
+  const supply = supplyOf(design);
   if (supply.isolation === 'dcdc') {
     const v = driveVolts(design);
     const hot = dcdcs.map((d) => ({ ...d, share: d.share * tripShare(design, d.id) }));

@@ -2,7 +2,7 @@ import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { circuitPlan, inlineParts, PARKED, settle } from '../circuit/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import { buildDiagram } from '../diagram/index.js';
 import { withFixedParts } from '../propose/index.js';
 import { distributionOf } from './distribution.js';
@@ -10,7 +10,7 @@ import { distributionOf } from './distribution.js';
 const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
 function onHub(key: string, hub = 'hub-14'): Design {
   const d = demo(key);
-  d.supply.hub = hub;
+  supplyOf(d).hub = hub;
   return d;
 }
 
@@ -24,7 +24,7 @@ describe('bars, ways, shunt and disconnect', () => {
 
   it('leave a main switch beside a hub board that has none', () => {
     const d = onHub('survey', 'hub-8');
-    d.supply.mainSwitch = 'sw-300';
+    supplyOf(d).mainSwitch = 'sw-300';
     expect(distributionOf(d, SHIPPED_CATALOGUE).mainSwitch!.onHub).toBeFalse();
     expect(assess(d, SHIPPED_CATALOGUE).gear.map((g) => g.id)).toContain('switch');
   });
@@ -72,13 +72,13 @@ describe('a hub board', () => {
     const drafted = (key: string, school: Design['settings']['boardSchool']): string | null => {
       const d = demo(key);
       d.settings.boardSchool = school;
-      return withFixedParts(d, SHIPPED_CATALOGUE).supply.hub;
+      return supplyOf(withFixedParts(d, SHIPPED_CATALOGUE)).hub;
     };
     expect(drafted('bees', 'hub board')).toBe('hub-8');
     expect(drafted('bees', 'separate parts')).toBeNull();
     const big = demo('vet');
     big.settings.boardSchool = 'hub board';
     for (let i = 0; i < 12; i++) big.loads[`x${i}`] = { ...big.loads['l2']!, order: 20 + i };
-    expect(withFixedParts(big, SHIPPED_CATALOGUE).supply.hub).toBeNull();
+    expect(supplyOf(withFixedParts(big, SHIPPED_CATALOGUE)).hub).toBeNull();
   });
 });

@@ -1,5 +1,5 @@
 import type { Catalogue, PartOf } from '../catalogue/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 
 type Block = { readonly name: string; readonly ways: number; readonly wayA: number; readonly totalA: number; readonly holds: 'blade' | 'cartridge' };
 
@@ -14,7 +14,8 @@ export interface Distribution {
 }
 
 /** A hub board's own parts take the place of separate ones; a main switch that it lacks may still stand beside it. */
-export function distributionOf({ supply }: Pick<Design, 'supply'>, catalogue: Catalogue): Distribution {
+export function distributionOf(design: Design, catalogue: Catalogue): Distribution {
+  const supply = supplyOf(design);
   const hub = catalogue.find('hub', supply.hub);
   const beside = catalogue.find('switch', supply.mainSwitch);
   const mainSwitch = hub?.mainSwitch ? { ...hub.mainSwitch, onHub: true } : beside && { ...beside, onHub: false };

@@ -1,5 +1,5 @@
 import { chargerInputW, type Catalogue, type PartOf } from '../catalogue/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import type { Bank } from './bank.js';
 import { dcdcsOf } from './chargers.js';
@@ -24,7 +24,8 @@ export function drainDays(startingAh: number, amps: number): number {
 }
 
 function chargerDrain(design: Design, catalogue: Catalogue, bank: Bank | null): readonly Drain[] {
-  const { supply, brief } = design;
+  const { brief } = design;
+  const supply = supplyOf(design);
   return dcdcsOf(design, catalogue).map(({ part, share }): Drain => {
     const standby = part.standbyMa / 1000;
     if (supply.trigger === 'always-live wire' && bank) {
@@ -42,7 +43,7 @@ function chargerDrain(design: Design, catalogue: Catalogue, bank: Bank | null): 
 
 /** A closed isolator leaves both batteries on the house loads until their volts open it. */
 function isolatorDrain(design: Design, isolator: PartOf<'isolator'> | null, bank: Bank | null, houseA: number): readonly Drain[] {
-  const { supply } = design;
+  const supply = supplyOf(design);
   if (supply.isolation !== 'isolator' || !isolator || !bank) return [];
   const amps = (houseA * supply.startingAh) / (supply.startingAh + bank.capacityAh);
   return [{ path: `isolator closed until ${isolator.openV} V: its share of the house loads`, amps, days: Infinity, stopsBy: `opening at ${isolator.openV} V` }];
@@ -62,7 +63,7 @@ function tappedDrains(design: Design, parked: Pick<DayFigures, 'onVehicle'>): re
 /** Every path by which the starting battery empties, the fastest first; `parked` is a day without driving. */
 export function engineOffDrains(design: Design, catalogue: Catalogue, bank: Bank | null, parked: Pick<DayFigures, 'ahDay' | 'onVehicle'>): readonly Drain[] {
   const own = design.supply.parkedMa / 1000;
-  const isolator = catalogue.find('isolator', design.supply.isolator);
+  const isolator = catalogue.find('isolator', supplyOf(design).isolator);
   const list: Drain[] = [
     { path: 'the vehicle’s own clocks, alarms and sockets', amps: own, days: drainDays(design.supply.startingAh, own), stopsBy: 'nothing' },
     ...chargerDrain(design, catalogue, bank),

@@ -1,5 +1,5 @@
 import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { inverterInputW } from '../loads/index.js';
 import { alternatorBudget, alternatorTrace, closedShare, closedSpans, idleMinutes, type AlternatorBudget, type TracePiece, type AlternatorWants } from './alternator.js';
@@ -75,7 +75,7 @@ export interface SupplyFigures {
 }
 
 function inverterCheck(design: Design, catalogue: Catalogue, bank: Bank): InverterCheck | null {
-  const part = catalogue.find('inverter', design.supply.inverter);
+  const part = catalogue.find('inverter', supplyOf(design).inverter);
   if (!part) return null;
   const currentA = inverterInputW(part.ratedW, part.ratedW) / bank.openV;
   const surgeA = inverterInputW(part.surgeW, part.ratedW) / bank.openV;
@@ -95,7 +95,7 @@ function inverterCheck(design: Design, catalogue: Catalogue, bank: Bank): Invert
 export function traceOf(design: Design, catalogue: Catalogue): TraceFigures {
   const alternator = alternatorOf(design);
   const pieces = alternatorTrace(alternator, design.brief.vehicleV);
-  const part = catalogue.find('isolator', design.supply.isolator) ?? catalogue.ofKind('isolator')[0];
+  const part = catalogue.find('isolator', supplyOf(design).isolator) ?? catalogue.ofKind('isolator')[0];
   const scale = design.brief.vehicleV / 12;
   const sensing = part ? { ...part, closeV: part.closeV * scale, openV: part.openV * scale } : null;
   return { pieces, measured: alternator.measured !== null, closed: sensing ? closedSpans(pieces, sensing) : [], closedShare: sensing ? closedShare(pieces, sensing) : 0 };

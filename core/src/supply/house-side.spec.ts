@@ -1,6 +1,6 @@
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import type { Design, Existing } from '../design/index.js';
+import { type Design, type Existing, supplyOf } from '../design/index.js';
 import { arrayOf, offeredDayW } from './array.js';
 import { bankOf, selectedBankOf } from './bank.js';
 import { bankLife, cyclesAt } from './life.js';
@@ -21,17 +21,17 @@ const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0)
 
 describe('a bank', () => {
   it('of unequal batteries gives less than the sum of their limits: the first at its limit ends it', () => {
-    const b = bank(demo('vet', (d) => (d.supply.second = { part: 'bat-lfp-280', count: 1, joined: 'parallel' })));
+    const b = bank(demo('vet', (d) => (supplyOf(d).second = { part: 'bat-lfp-280', count: 1, joined: 'parallel' })));
     expect(b.capacityAh).toBe(480);
     // 280 of 480 Ah carry that share of the current, and 200 A is their limit.
     expect(b.continuousA).toBeCloseTo((200 * 480) / 280, 6);
   });
   it('behind a selector stays a bank of its own', () => {
-    const d = demo('vet', (x) => (x.supply.second = { part: 'bat-agm-120', count: 2, joined: 'selector' }));
+    const d = demo('vet', (x) => (supplyOf(x).second = { part: 'bat-agm-120', count: 2, joined: 'selector' }));
     expect([bank(d).capacityAh, selectedBankOf(d, SHIPPED_CATALOGUE)!.capacityAh]).toEqual([200, 240]);
   });
   it('costs less a kWh over its life as lithium, more today', () => {
-    const [agm, lfp] = [demo('vet', (d) => (d.supply.battery = { part: 'bat-agm-120', count: 2 })), demo('vet')].map((d) => ({ bank: bank(d), life: bankLife(bank(d)) }));
+    const [agm, lfp] = [demo('vet', (d) => (supplyOf(d).battery = { part: 'bat-agm-120', count: 2 })), demo('vet')].map((d) => ({ bank: bank(d), life: bankLife(bank(d)) }));
     expect(lfp!.life.costPerKwh).toBeLessThan(agm!.life.costPerKwh);
     expect(lfp!.life.kgPerUsableKwh).toBeLessThan(agm!.life.kgPerUsableKwh / 2);
     expect(lfp!.bank.price).toBeGreaterThan(agm!.bank.price);
@@ -43,9 +43,9 @@ describe('a bank', () => {
 describe('panels', () => {
   it('in series fall to the weakest one or to what its diodes leave; side by side each loses its own', () => {
     expect([seriesShadeYield(0, 2), seriesShadeYield(0.1, 2), seriesShadeYield(0.5, 2), seriesShadeYield(0.5, 3)]).toEqual([1, 0.8, 0.5, 2 / 3]);
-    const d = demo('bookmobile', (x) => (x.supply.sun.shade = 0.15));
+    const d = demo('bookmobile', (x) => (supplyOf(x).sun.shade = 0.15));
     expect(array(d).shadeYield).toBeCloseTo(0.85, 9);
-    d.supply.sun.inSeries = 3;
+    supplyOf(d).sun.inSeries = 3;
     expect(array(d).shadeYield).toBeLessThan(0.7);
     expect(array(d).coldOpenV).toBeCloseTo(3 * array(demo('bookmobile')).coldOpenV, 9);
   });
@@ -61,7 +61,7 @@ describe('panels', () => {
     expect(months.length).toBe(12);
   });
   it('put out when parked bring their hours only then', () => {
-    const d = demo('vet', (x) => (x.supply.sun.portable = { panel: 'pv-120-fold', regulated: true, into: 'bank', hours: 6 }));
+    const d = demo('vet', (x) => (supplyOf(x).sun.portable = { panel: 'pv-120-fold', regulated: true, into: 'bank', hours: 6 }));
     expect(sum(offeredDayW(array(d), false))).toBe(sum(array(d).clearDayW));
     const extra = sum(offeredDayW(array(d), true)) - sum(array(d).clearDayW);
     expect(extra).toBeGreaterThan(200);
@@ -72,7 +72,7 @@ describe('panels', () => {
       { panel: 'pv-120-fold', regulated: true, into: 'panels' as const, hours: 8 },
       { panel: 'pv-120-fold', regulated: false, into: 'bank' as const, hours: 8 },
     ]) {
-      const a = array(demo('vet', (d) => (d.supply.sun.portable = portable)));
+      const a = array(demo('vet', (d) => (supplyOf(d).sun.portable = portable)));
       expect(sum(offeredDayW(a, true))).toBe(sum(a.clearDayW));
       expect(a.portable!.trouble).not.toBeNull();
     }
@@ -122,10 +122,10 @@ describe('batteries in parallel', () => {
     expect([v['chemistry'], v['model'], v['age'], v['charge'], v['resting volts']]).toEqual(['holds', 'holds', 'holds', 'at the bench', 'at the bench']);
   });
   it('of two kinds stop, of two models or ages are looked at', () => {
-    expect(verdicts(demo('vet', (d) => (d.supply.second = { part: 'bat-agm-120', count: 1, joined: 'parallel' })))['chemistry']).toBe('stop');
+    expect(verdicts(demo('vet', (d) => (supplyOf(d).second = { part: 'bat-agm-120', count: 1, joined: 'parallel' })))['chemistry']).toBe('stop');
     const v = verdicts(
       demo('vet', (d) => {
-        d.supply.second = { part: 'bat-lfp-100', count: 1, joined: 'parallel' };
+        supplyOf(d).second = { part: 'bat-lfp-100', count: 1, joined: 'parallel' };
         d.brief.existing['e'] = old({ part: 'bat-lfp-100', verdict: 'keep', ageYears: 4 });
       }),
     );

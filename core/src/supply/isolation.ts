@@ -1,4 +1,4 @@
-import type { Brief, Design } from '../design/index.js';
+import { type Brief, type Design, supplyOf, type UsualSupply } from '../design/index.js';
 import { TRACE_VOLTS, type TraceVolts } from './alternator.js';
 import type { Bank } from './bank.js';
 
@@ -6,7 +6,7 @@ export interface IsolationDecision {
   readonly advised: 'dcdc' | 'isolator';
   /** Why, in the order in which the reasons weigh. */
   readonly reasons: readonly string[];
-  readonly chosen: Design['supply']['isolation'];
+  readonly chosen: UsualSupply['isolation'];
   readonly agrees: boolean;
 }
 
@@ -30,7 +30,8 @@ export function driveVolts(design: Design): TraceVolts {
 
 /** How the starting battery should be kept apart from the house, and why. Both schools stay open; this is the advice. */
 export function decideIsolation(design: Design, bank: Bank | null): IsolationDecision {
-  const { brief, supply } = design;
+  const { brief } = design;
+  const supply = supplyOf(design);
   const reasons: string[] = [];
   if (brief.vehicleV !== supply.houseV) reasons.push(`the vehicle has ${brief.vehicleV} V and the house side ${supply.houseV} V: only a converting charger joins them`);
   if (alternatorOf(design).voltage === 'variable') reasons.push('the alternator varies its volts: a sensing isolator may never close, and would drop out on every trip');

@@ -1,5 +1,5 @@
 import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import type { SolarArray } from './array.js';
 import type { Bank } from './bank.js';
 import { dcdcsOf, mainsChargerOf } from './chargers.js';
@@ -34,7 +34,7 @@ function profile(bank: Bank): readonly Omit<DeviceSetting, 'id' | 'device'>[] {
 /** The settings of every device that has any; Fit ticks them, Prove reads them back, the pack prints them. */
 export function settingsSheet(design: Design, catalogue: Catalogue, bank: Bank | null, array: SolarArray | null): readonly DeviceSetting[] {
   if (!bank) return [];
-  const { supply } = design;
+  const supply = supplyOf(design);
   const out: DeviceSetting[] = [];
   const add = (device: string, rows: readonly Omit<DeviceSetting, 'id' | 'device'>[]): void => rows.forEach((r) => out.push({ id: `${device}: ${r.setting}`, device, ...r }));
   for (const { part, share } of dcdcsOf(design, catalogue)) {

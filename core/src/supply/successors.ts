@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue/index.js';
-import { FUNCTIONS, type Design, type Existing, type GearFunction } from '../design/index.js';
+import { FUNCTIONS, type Design, type Existing, type GearFunction, supplyOf } from '../design/index.js';
 import { bankOf } from './bank.js';
 import { dcdcsOf, mainsChargerOf } from './chargers.js';
 import { distributionOf } from './distribution.js';
@@ -22,16 +22,17 @@ const name = (part: { readonly name: string } | null): string | null => part?.na
 const SUCCESSOR: Readonly<Record<GearFunction, Finder>> = {
   // The plan brings none: it is kept, or its going is signed for.
   'starts the engine': () => null,
-  'stores charge': (d, c) => name(c.find('battery', d.supply.battery.part)),
-  'charges from the vehicle': (d, c) => (d.supply.isolation === 'dcdc' ? name(c.find('dcdc', d.supply.dcdc)) : d.supply.isolation === 'isolator' ? name(c.find('isolator', d.supply.isolator)) : null),
+  'stores charge': (d, c) => name(c.find('battery', supplyOf(d).battery.part)),
+  'charges from the vehicle': (d, c) =>
+    supplyOf(d).isolation === 'dcdc' ? name(c.find('dcdc', supplyOf(d).dcdc)) : supplyOf(d).isolation === 'isolator' ? name(c.find('isolator', supplyOf(d).isolator)) : null,
   'charges from the sun': (d, c) =>
-    name(c.find('solar-controller', d.supply.sun.controller)) ?? (d.supply.isolation === 'dcdc' && c.find('dcdc', d.supply.dcdc)?.sunInput ? name(c.find('dcdc', d.supply.dcdc)) : null),
+    name(c.find('solar-controller', supplyOf(d).sun.controller)) ?? (supplyOf(d).isolation === 'dcdc' && c.find('dcdc', supplyOf(d).dcdc)?.sunInput ? name(c.find('dcdc', supplyOf(d).dcdc)) : null),
   'charges from mains': (d, c) => name(mainsChargerOf(d, c)),
   'isolates the starting battery': (d, c) => SUCCESSOR['charges from the vehicle'](d, c),
   fuses: (d, c) => name(distributionOf(d, c).block),
   'low-voltage cut-off': (d, c) => name(distributionOf(d, c).disconnect),
-  measures: (d, c) => distributionOf(d, c).hub?.name ?? name(c.find('shunt', d.supply.shunt)),
-  'makes 230 V': (d, c) => name(c.find('inverter', d.supply.inverter)),
+  measures: (d, c) => distributionOf(d, c).hub?.name ?? name(c.find('shunt', supplyOf(d).shunt)),
+  'makes 230 V': (d, c) => name(c.find('inverter', supplyOf(d).inverter)),
 };
 
 const keptWith = (design: Design, does: GearFunction): Existing | undefined => Object.values(design.brief.existing).find((e) => e.verdict !== 'remove' && e.does.includes(does));

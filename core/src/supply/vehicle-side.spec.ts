@@ -1,6 +1,6 @@
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import type { Design } from '../design/index.js';
+import { type Design, supplyOf } from '../design/index.js';
 import { alternatorBudget, alternatorTrace, closedShare, closedSpans, TRACE_VOLTS } from './alternator.js';
 import { bankOf } from './bank.js';
 import { chargerInput } from './charger-input.js';
@@ -10,7 +10,7 @@ import { arrayOf } from './array.js';
 
 const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
 const SENSING = { closeV: 13.2, closeAfterS: 10, openV: 12.7, openAfterS: 30 };
-const kind = (voltage: 'fixed' | 'variable') => ({ ratedA: 150, voltage, vehicleA: null, measured: null });
+const kind = (voltage: 'fixed' | 'variable') => ({ ratedA: 150, voltage, vehicleA: null, measured: null, idlesForHours: false });
 
 describe('the alternator’s volts through a drive', () => {
   it('keep a sensing isolator closed where they are fixed', () => expect(closedShare(alternatorTrace(kind('fixed'), 12), SENSING)).toBeGreaterThan(0.98));
@@ -85,16 +85,16 @@ describe('several chargers', () => {
   it('count an inverter-charger as the mains charger', () => {
     const e = demo('vet');
     expect(mainsChargerOf(e, SHIPPED_CATALOGUE)).toBeNull();
-    e.supply.inverter = 'inv-chg-1600';
+    supplyOf(e).inverter = 'inv-chg-1600';
     expect(mainsChargerOf(e, SHIPPED_CATALOGUE)?.outputA).toBe(60);
   });
   it('are summed on one alternator, at half power too', () => {
     const e = demo('vet');
     const b = bankOf(e, SHIPPED_CATALOGUE)!;
     const one = vehicleChargeA(e, SHIPPED_CATALOGUE, b, 1);
-    e.supply.dcdcSecond = 'dcdc-20';
+    supplyOf(e).dcdcSecond = 'dcdc-20';
     expect(vehicleChargeA(e, SHIPPED_CATALOGUE, b, 1).outA).toBe(one.outA + 20);
-    e.supply.dcdcHalf = true;
+    supplyOf(e).dcdcHalf = true;
     expect(vehicleChargeA(e, SHIPPED_CATALOGUE, b, 1).outA).toBe(one.outA / 2 + 20);
   });
 });
@@ -107,7 +107,7 @@ describe('what empties the starting battery', () => {
     const bank = bankOf(d, SHIPPED_CATALOGUE);
     const wired = engineOffDrains(d, SHIPPED_CATALOGUE, bank, PARKED_DAY);
     expect(wired[0]!.days).toBeCloseTo(drainDays(90, 0.03), 9);
-    d.supply.trigger = 'always-live wire';
+    supplyOf(d).trigger = 'always-live wire';
     const live = engineOffDrains(d, SHIPPED_CATALOGUE, bank, PARKED_DAY)[0]!;
     expect(live.path).toContain('always live');
     expect(24 * live.days).toBeLessThan(1);

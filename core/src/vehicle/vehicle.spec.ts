@@ -58,8 +58,8 @@ describe('a vehicle file', () => {
       return read.ok ? 'taken' : read.message;
     };
     expect(readVehicleFile('{"format": 1,').ok).toBeFalse();
-    expect(bad((v) => ((v as { format: number }).format = 9))).toBe('format: format 1 is accepted; came 9.');
-    expect(bad((v) => ((v as { lengthMm: number }).lengthMm = -5))).toBe('lengthMm: from 1 mm is accepted; came -5.');
+    expect(bad((v) => ((v as unknown as { format: number }).format = 9))).toBe('format: format 1 is accepted; came 9.');
+    expect(bad((v) => ((v as unknown as { lengthMm: number }).lengthMm = -5))).toBe('lengthMm: from 1 mm is accepted; came -5.');
     expect(bad((v) => delete (v as { zones?: unknown }).zones)).toMatch(/^zones: .*; nothing came\.$/);
     expect(bad((v) => ((v as unknown as Vehicle).waypoints[2]!.at.x = 1e9))).toMatch(/^waypoints › 2 › at › x: up to 20000 mm is accepted; came 1000000000/);
     expect(bad((v) => ((v as unknown as Vehicle).side.body[0] = '<script>'))).toMatch(/^side › body › 0: an SVG path is accepted/);

@@ -1,3 +1,4 @@
+import { supplyOf } from '@meridex/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
@@ -53,7 +54,7 @@ export const tripRoutes =
       const asked = await db.inWorkshop(person.workshopId, async (tx) => {
         const revision = await newestRevision(tx, jobId);
         if (!revision) return null;
-        if (!revision.design.supply.battery.part) return 'no battery' as const;
+        if (!supplyOf(revision.design).battery.part) return 'no battery' as const;
         return askForTrips(tx, { workshopId: person.workshopId, jobId, revision: revision.number, ...request.body, author: person.name });
       });
       if (!asked) return reply.code(404).send(NOT_THERE);

@@ -1,4 +1,4 @@
-import { type Design, SHIPPED_CATALOGUE, threeDrafts } from '@meridex/core';
+import { type Design, SHIPPED_CATALOGUE, threeDrafts, supplyOf } from '@meridex/core';
 import { onBench } from '../testing/bench';
 import { ExistingSheet } from './existing';
 import { TalkSheet } from './talk';
@@ -97,7 +97,7 @@ describe('ten answers', () => {
     await click([...element.querySelectorAll('button')].find((b) => b.textContent!.includes('Take these answers'))!);
     await settle();
     const [, sound] = threeDrafts(bench.design()!, SHIPPED_CATALOGUE);
-    expect(bench.design()!.supply.battery).toEqual(sound!.design.supply.battery);
+    expect(supplyOf(bench.design()!).battery).toEqual(supplyOf(sound!.design).battery);
     expect(bench.design()!.brief.trip.parkedDays).toBe(4);
   });
   it('become loads and the sound supply in one step of undo', async () => {

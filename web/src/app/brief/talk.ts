@@ -20,6 +20,8 @@ import {
   VEHICLE_KINDS,
   VEHICLE_TEMPLATES,
   type VehicleKind,
+  supplyOf,
+  withRig,
 } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { Choice } from '../fields/choice';
@@ -49,6 +51,7 @@ export class TalkSheet {
   /** The answers that the shown drafts belong to. */
   private draftsOf: Talk | null = null;
   protected readonly figure = figure;
+  protected readonly supplyOf = supplyOf;
   protected readonly kinds = VEHICLE_KINDS;
   protected readonly kindWords = (k: VehicleKind): string => VEHICLE_TEMPLATES[k].name;
   protected readonly varies = ['variable', 'fixed'] as const;
@@ -69,7 +72,7 @@ export class TalkSheet {
   protected readonly ahDay = computed(() => ahDayOf(this.talk()));
 
   protected batteryName(d: SupplyDraft): string {
-    const part = SHIPPED_CATALOGUE.find('battery', d.design.supply.battery.part);
+    const part = SHIPPED_CATALOGUE.find('battery', supplyOf(d.design).battery.part);
     return part ? `${part.capacityAh} Ah` : '–';
   }
 
@@ -119,7 +122,7 @@ export class TalkSheet {
     const sound = drafts?.find((d) => d.tier === 'sound');
     this.designs.edit('ten answers', (d) => {
       const job = applyTalk(d, talk);
-      Object.assign(d, { ...job, supply: sound ? structuredClone(sound.design.supply) : job.supply });
+      Object.assign(d, sound ? withRig(job, sound.design) : job);
     });
     void this.router.navigate([next], { relativeTo: this.route });
   }

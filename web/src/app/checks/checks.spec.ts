@@ -1,4 +1,4 @@
-import { assess, SHIPPED_CATALOGUE } from '@meridex/core';
+import { assess, SHIPPED_CATALOGUE, supplyOf } from '@meridex/core';
 import { onBench } from '../testing/bench';
 import { ChecksStage } from './checks';
 
@@ -7,14 +7,14 @@ const field = (element: HTMLElement, name: string): Element | null => [...elemen
 
 describe('the checks stage', () => {
   it('lists what is open, the stops first, each with reason and fix', async () => {
-    const { element, bench, click, settle } = await onBench(ChecksStage, 'cinema', (d) => void (d.supply.fuseBlock = 'fb-6'));
+    const { element, bench, click, settle } = await onBench(ChecksStage, 'cinema', (d) => void (supplyOf(d).fuseBlock = 'fb-6'));
     expect(element.querySelectorAll('button.row').length).toBe(bench.assessment()!.open.length);
     expect(element.querySelector('button.row mx-mark svg')!.getAttribute('aria-label')).toBe('stop');
     for (const part of ['Why it matters', 'What to do', 'What it rests on']) expect(element.textContent).toContain(part);
     // What the program can mend it mends at a press, as an edit like any other.
     await click(button(element, 'Take the cartridge fuse board'));
     await settle();
-    expect(bench.design()!.supply.fuseBlock).toBe('fb-8-c');
+    expect(supplyOf(bench.design()!).fuseBlock).toBe('fb-8-c');
     expect(bench.labels.at(-1)).toContain('Take the cartridge');
     expect(element.querySelector('button.row mx-mark svg')!.getAttribute('aria-label')).toBe('look');
   });

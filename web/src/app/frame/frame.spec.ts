@@ -1,3 +1,4 @@
+import { type Design, supplyOf } from '@meridex/core';
 import { onBench } from '../testing/bench';
 import { lugsOf } from './progress';
 import { Strip } from './strip';
@@ -6,7 +7,7 @@ import { Trunk } from './trunk';
 
 describe('the trunk', () => {
   it('has a breakout for each stage, with the open findings as tags', async () => {
-    const { element, bench } = await onBench(Trunk, 'cinema', (d) => void (d.supply.fuseBlock = 'fb-6'), { jobId: 'job-1' });
+    const { element, bench } = await onBench(Trunk, 'cinema', (d) => void (supplyOf(d).fuseBlock = 'fb-6'), { jobId: 'job-1' });
     expect(element.querySelectorAll('nav a').length).toBe(12);
     const tag = element.querySelector('[data-stage=checks] .tag')!;
     expect(tag.textContent).toContain(String(bench.assessment()!.open.length));
@@ -26,7 +27,7 @@ describe('the trunk', () => {
   });
 
   it('never shows a stage with a stop as complete', async () => {
-    const { bench } = await onBench(Trunk, 'cinema', (d) => void (d.supply.fuseBlock = 'fb-6'), { jobId: 'job-1' });
+    const { bench } = await onBench(Trunk, 'cinema', (d) => void (supplyOf(d).fuseBlock = 'fb-6'), { jobId: 'job-1' });
     expect(lugsOf(bench.design()!, bench.assessment()!, { ticked: new Set(), read: new Map() }).protection).toEqual({ progress: 'half', tag: 3, stop: true });
   });
 });
@@ -47,11 +48,11 @@ describe('the tell-tales', () => {
   });
 
   it('stand a job with nothing in it', async () => {
-    const empty = (d: { loads: object; supply: { battery: { part: string | null } } }): void => {
+    const empty = (d: Design): void => {
       d.loads = {};
-      d.supply.battery.part = null;
+      supplyOf(d).battery.part = null;
     };
-    const { element } = await onBench(TellTales, 'vet', empty as never, { jobId: 'job-1' });
+    const { element } = await onBench(TellTales, 'vet', empty, { jobId: 'job-1' });
     expect(element.textContent).not.toMatch(/NaN|Infinity|undefined/);
     expect(element.textContent).toContain('no loads yet');
   });

@@ -1,9 +1,10 @@
+import { supplyOf } from '@meridex/core';
 import type { Design } from '@meridex/core';
 import { onBench } from '../testing/bench';
 import { FusesSheet } from './fuses';
 
 /** The cinema with blades before its 24 V bank, which they cannot break. */
-const blades = (d: Design): void => void (d.supply.fuseBlock = 'fb-6');
+const blades = (d: Design): void => void (supplyOf(d).fuseBlock = 'fb-6');
 
 describe('the fuses', () => {
   it('has a row for every fuse of every run', async () => {
@@ -23,7 +24,7 @@ describe('the fuses', () => {
     const { element, bench, settle } = await onBench(FusesSheet, 'cinema', blades);
     const wrong = (): number => [...element.querySelectorAll('tbody tr')].filter((r) => r.textContent!.includes('cannot break it')).length;
     expect(wrong()).toBeGreaterThan(0);
-    bench.edit('block', (d) => (d.supply.fuseBlock = 'fb-8-c'));
+    bench.edit('block', (d) => (supplyOf(d).fuseBlock = 'fb-8-c'));
     await settle();
     expect(wrong()).toBe(0);
   });

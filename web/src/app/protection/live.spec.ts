@@ -1,3 +1,4 @@
+import { supplyOf } from '@meridex/core';
 import { onBench } from '../testing/bench';
 import { LiveSheet } from './live';
 
@@ -18,7 +19,7 @@ describe('what stays live', () => {
 
   it('warns of positives that stay live to the body', async () => {
     const { element, bench, settle } = await onBench(LiveSheet, 'vet');
-    bench.edit('pole', (d) => (d.supply.disconnect.pole = 'negative'));
+    bench.edit('pole', (d) => (supplyOf(d).disconnect.pole = 'negative'));
     await settle();
     await settle();
     expect(element.textContent).toContain('live to the body');
@@ -27,7 +28,7 @@ describe('what stays live', () => {
 
   it('says so while there is no circuit', async () => {
     const { element, bench, settle } = await onBench(LiveSheet, 'vet');
-    bench.edit('none', (d) => (d.supply.battery.part = null));
+    bench.edit('none', (d) => (supplyOf(d).battery.part = null));
     await settle();
     await settle();
     expect(element.textContent).toContain('No circuit yet');

@@ -1,3 +1,4 @@
+import { supplyOf } from '@meridex/core';
 import { onBench } from '../testing/bench';
 import { ProveStage } from './prove';
 
@@ -58,7 +59,7 @@ describe('the prove stage', () => {
   });
 
   it('says what comes first without a battery', async () => {
-    const { element } = await onBench(ProveStage, 'vet', (d) => (d.supply.battery.part = null));
+    const { element } = await onBench(ProveStage, 'vet', (d) => (supplyOf(d).battery.part = null));
     expect(element.querySelector('.empty')!.textContent).toContain('a battery and a load come first');
   });
 });

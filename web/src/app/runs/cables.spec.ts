@@ -1,3 +1,4 @@
+import { supplyOf } from '@meridex/core';
 import { onBench } from '../testing/bench';
 import { CablesSheet } from './cables';
 
@@ -72,14 +73,14 @@ describe('the sheet of cables', () => {
   });
 
   it('says why a run has no size', async () => {
-    const { element, bench, click, settle } = await onBench(CablesSheet, 'vet', (d) => void (d.supply.mainSwitch = 'sw-150'));
+    const { element, bench, click, settle } = await onBench(CablesSheet, 'vet', (d) => void (supplyOf(d).mainSwitch = 'sw-150'));
     expect(cells(element, 'house-bus')).toContain('no size fits');
     await click(row(element, 'house-bus').querySelector('button.name'));
     expect(element.querySelector('mx-run-detail [role=alert]')!.textContent).toContain('no fuse lies between its 161 A and its main switch of 150 A');
     expect(element.querySelectorAll('mx-run-detail .tried tbody tr').length).toBeGreaterThan(10);
     await click([...element.querySelectorAll('mx-run-detail button')].find((b) => b.textContent!.includes('Take the main switch 300 A')) ?? null);
     await settle();
-    expect(bench.design()!.supply.mainSwitch).toBe('sw-300');
+    expect(supplyOf(bench.design()!).mainSwitch).toBe('sw-300');
     expect(cells(element, 'house-bus')).not.toContain('no size fits');
   });
 
@@ -124,7 +125,7 @@ describe('the sheet of cables', () => {
   });
 
   it('says what comes first when there are no runs', async () => {
-    const { element } = await onBench(CablesSheet, 'vet', (d) => (d.supply.battery.part = null));
+    const { element } = await onBench(CablesSheet, 'vet', (d) => (supplyOf(d).battery.part = null));
     expect(element.querySelector('.empty')!.textContent).toContain('Supply has a battery');
   });
 });

@@ -1,6 +1,6 @@
 import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { DEMO_JOBS, type Design } from '@meridex/core';
+import { DEMO_JOBS, type Design, supplyOf } from '@meridex/core';
 import { OutlookService } from './outlook.service';
 import { TripsService } from './trips.service';
 
@@ -56,7 +56,7 @@ describe('many trips in the workers', () => {
 
   it('are none without a battery', () => {
     const bare = survey();
-    bare.supply.battery.part = null;
+    supplyOf(bare).battery.part = null;
     trips.run(bare, false, 40);
     expect([trips.running(), trips.result()]).toEqual([false, null]);
   });

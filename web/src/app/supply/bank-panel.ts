@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { figure, readsAt, SHIPPED_CATALOGUE, type Supply } from '@meridex/core';
+import { figure, readsAt, SHIPPED_CATALOGUE, type UsualSupply } from '@meridex/core';
 import { Choice } from '../fields/choice';
 import { NumberField } from '../fields/number-field';
 import { PartSelect } from '../fields/part-select';
 import { Mark, type MarkKind } from '../pictures/mark';
 import { SupplyPanel } from './panel';
 
-type Second = NonNullable<Supply['second']>;
+type Second = NonNullable<UsualSupply['second']>;
 
 /** The house bank: batteries, what they give and take, what they cost over their life. */
 @Component({

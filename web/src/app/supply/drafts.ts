@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, effect, inject, signal } from '@angular/core';
 import { ActivatedRoute, Router } from '@angular/router';
-import type { Settings, SupplyDraft } from '@meridex/core';
+import { supplyOf, withRig, type Settings, type SupplyDraft } from '@meridex/core';
 import { Choice } from '../fields/choice';
 import { DraftCard } from './draft-card';
 import { OutlookService } from '../services/outlook.service';
@@ -104,7 +104,7 @@ export class DraftsSheet extends SupplyPanel {
   }
 
   protected isChosen(d: SupplyDraft): boolean {
-    const [a, b] = [d.design.supply, this.s()];
+    const [a, b] = [supplyOf(d.design), this.s()];
     return JSON.stringify([a.battery, a.isolation, a.dcdc, a.sun, a.mains, a.inverter]) === JSON.stringify([b.battery, b.isolation, b.dcdc, b.sun, b.mains, b.inverter]);
   }
 
@@ -113,10 +113,7 @@ export class DraftsSheet extends SupplyPanel {
   }
 
   protected take(d: SupplyDraft): void {
-    this.designs.edit(
-      `the ${d.tier} draft`,
-      (design) => (design.supply = { ...structuredClone(d.design.supply), startingAh: design.supply.startingAh, parkedMa: design.supply.parkedMa, seen: design.supply.seen }),
-    );
+    this.designs.edit(`the ${d.tier} draft`, (design) => void Object.assign(design, withRig(design, d.design)));
     void this.router.navigate(['../trip'], { relativeTo: this.route });
   }
 }

@@ -1,3 +1,4 @@
+import { supplyOf } from '@meridex/core';
 import { onBench } from '../testing/bench';
 import { BankPanel } from './bank-panel';
 import { MainsPanel } from './mains-panel';
@@ -25,7 +26,7 @@ describe('the supply’s head', () => {
     document.querySelectorAll('.cdk-overlay-container').forEach((e) => e.remove());
   });
   it('stands without a battery', async () => {
-    const { element } = await onBench(SupplyStage, 'vet', (d) => (d.supply.battery.part = null));
+    const { element } = await onBench(SupplyStage, 'vet', (d) => (supplyOf(d).battery.part = null));
     expect(text(element)).toContain('no house battery yet');
   });
 });
@@ -70,7 +71,7 @@ describe('charge from the vehicle', () => {
     (fixture.componentInstance as unknown as { setIsolation(w: string): void }).setIsolation('isolator');
     await settle();
     expect(element.querySelector('.decision')!.classList).toContain('look');
-    expect(bench.design()!.supply.isolator).toBe('iso-140');
+    expect(supplyOf(bench.design()!).isolator).toBe('iso-140');
     expect(bench.assessment()!.runs.some((r) => r.spec.id === 'start-isolator')).toBeTrue();
   });
   it('shows the charger behind its feed, most amps at the lowest volts', async () => {
@@ -82,7 +83,7 @@ describe('charge from the vehicle', () => {
   });
   it('says how fast a trigger that is always live empties the starting battery', async () => {
     const { element, bench, settle } = await onBench(VehiclePanel, 'vet');
-    bench.edit('trigger', (d) => (d.supply.trigger = 'always-live wire'));
+    bench.edit('trigger', (d) => (supplyOf(d).trigger = 'always-live wire'));
     await settle();
     expect(text(element.querySelector('tr.stop')!)).toMatch(/always live.*\d\.\d h/);
   });
@@ -101,7 +102,7 @@ describe('the sun', () => {
     const { element, bench, settle } = await onBench(SunPanel, 'vet');
     expect(text(element)).not.toContain('PWM loses');
     expect(element.querySelectorAll('mx-month-bars rect').length).toBe(12);
-    bench.edit('controller', (d) => (d.supply.sun.controller = 'pwm-20'));
+    bench.edit('controller', (d) => (supplyOf(d).sun.controller = 'pwm-20'));
     await settle();
     expect(text(element)).toMatch(/PWM loses\s*\d+ %/);
   });
@@ -117,7 +118,7 @@ describe('mains', () => {
   it('says whether the battery can feed the inverter, and its surge', async () => {
     const { element, bench, settle } = await onBench(MainsPanel, 'vet');
     expect(text(element)).toMatch(/1600 W draws 14\d A at the lowest volts; the battery gives 200 A/);
-    bench.edit('inverter', (d) => (d.supply.inverter = null));
+    bench.edit('inverter', (d) => (supplyOf(d).inverter = null));
     await settle();
     expect(text(element)).not.toContain('at the lowest volts');
   });

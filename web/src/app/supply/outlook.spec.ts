@@ -1,3 +1,4 @@
+import { supplyOf } from '@meridex/core';
 import { onBench } from '../testing/bench';
 import { DraftsSheet } from './drafts';
 import { SheetsSheet } from './sheets';
@@ -78,7 +79,7 @@ describe('the trip', () => {
     expect(said).toContain('off at once; nothing carries them');
   });
   it('stands without a battery and says what to do', async () => {
-    const { element } = await onBench(TripSheet, 'vet', (d) => (d.supply.battery.part = null));
+    const { element } = await onBench(TripSheet, 'vet', (d) => (supplyOf(d).battery.part = null));
     expect(text(element)).toContain('Choose a house battery to see the trip');
     expect(text(element)).not.toMatch(/NaN|Infinity/);
   });

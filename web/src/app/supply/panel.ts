@@ -1,5 +1,5 @@
 import { computed, Directive, inject } from '@angular/core';
-import { amps, figure, type Supply } from '@meridex/core';
+import { amps, figure, supplyOf, type UsualSupply } from '@meridex/core';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 
@@ -10,12 +10,12 @@ export abstract class SupplyPanel {
   protected readonly assessments = inject(AssessmentService);
   protected readonly figure = figure;
   protected readonly amps = amps;
-  protected readonly s = computed(() => this.designs.design()!.supply);
+  protected readonly s = computed(() => supplyOf(this.designs.design()!));
   protected readonly brief = computed(() => this.designs.design()!.brief);
   protected readonly settings = computed(() => this.designs.design()!.settings);
   protected readonly f = computed(() => this.assessments.assessment()!.supply);
 
-  protected set(label: string, change: Partial<Supply>): void {
-    this.designs.edit(label, (d) => void Object.assign(d.supply, change));
+  protected set(label: string, change: Partial<UsualSupply>): void {
+    this.designs.edit(label, (d) => void Object.assign(supplyOf(d), change));
   }
 }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { figure, type Supply, type SunWay } from '@meridex/core';
+import { figure, supplyOf, type SunWay, type UsualSupply } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { Choice } from '../fields/choice';
 import { NumberField } from '../fields/number-field';
@@ -10,7 +10,7 @@ import { MonthBars } from '../pictures/month-bars';
 import { OutlookService } from '../services/outlook.service';
 import { SupplyPanel } from './panel';
 
-type Portable = NonNullable<Supply['sun']['portable']>;
+type Portable = NonNullable<UsualSupply['sun']['portable']>;
 
 /** Panels, what regulates them, what is lost and clipped, and one box against two by the trip's own Ah. */
 @Component({
@@ -36,8 +36,8 @@ export class SunPanel extends SupplyPanel {
     });
   }
 
-  protected setSun(label: string, change: Partial<Supply['sun']>): void {
-    this.designs.edit(label, (d) => void Object.assign(d.supply.sun, change));
+  protected setSun(label: string, change: Partial<UsualSupply['sun']>): void {
+    this.designs.edit(label, (d) => void Object.assign(supplyOf(d).sun, change));
   }
 
   protected setPortable(panel: string | null): void {

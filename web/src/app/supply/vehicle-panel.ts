@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { SHIPPED_CATALOGUE, type Supply } from '@meridex/core';
+import { SHIPPED_CATALOGUE, type UsualSupply } from '@meridex/core';
 import { FormsModule } from '@angular/forms';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { Choice } from '../fields/choice';
@@ -19,9 +19,9 @@ import { SupplyPanel } from './panel';
 })
 export class VehiclePanel extends SupplyPanel {
   protected readonly ways = ['dcdc', 'isolator', 'none'] as const;
-  protected readonly wayWords = (w: Supply['isolation']): string => ({ dcdc: 'DC-DC charger', isolator: 'voltage-sensing isolator', none: 'no charging from the vehicle' })[w];
+  protected readonly wayWords = (w: UsualSupply['isolation']): string => ({ dcdc: 'DC-DC charger', isolator: 'voltage-sensing isolator', none: 'no charging from the vehicle' })[w];
   protected readonly triggers = ['ignition wire', 'volts', 'always-live wire'] as const;
-  protected readonly triggerWords = (t: Supply['trigger']): string => ({ 'ignition wire': 'engine-live wire', volts: 'by volts', 'always-live wire': 'always-live wire' })[t];
+  protected readonly triggerWords = (t: UsualSupply['trigger']): string => ({ 'ignition wire': 'engine-live wire', volts: 'by volts', 'always-live wire': 'always-live wire' })[t];
   protected readonly inputs = computed(() => this.assessments.assessment()!.chargerInputs);
   /** Several chargers: each row says whose it is. */
   protected readonly many = computed(() => new Set(this.inputs().map((i) => i.unit)).size > 1);
@@ -30,7 +30,7 @@ export class VehiclePanel extends SupplyPanel {
     return SHIPPED_CATALOGUE.find('dcdc', this.s().dcdc)?.halfPower ?? false;
   }
 
-  protected setIsolation(isolation: Supply['isolation']): void {
+  protected setIsolation(isolation: UsualSupply['isolation']): void {
     this.set(`to ${this.wayWords(isolation)}`, {
       isolation,
       ...(isolation === 'dcdc' ? { dcdc: this.s().dcdc ?? 'dcdc-25-dual' } : {}),

@@ -4,6 +4,7 @@ const LAYERS = [
   ['design'],
   ['catalogue', 'vehicle', 'travel'],
   ['plant'],
+  ['commands'],
   ['loads', 'supply', 'cable'],
   ['network'],
   ['places', 'routes', 'protection', 'trip'],

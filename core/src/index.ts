@@ -15,6 +15,7 @@ export * from './outlook/index.js';
 export * from './order/index.js';
 export * from './places/index.js';
 export * from './plant/index.js';
+export * from './commands/index.js';
 export * from './propose/index.js';
 export * from './protection/index.js';
 export * from './prove/index.js';

@@ -59,7 +59,7 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
   const { day, parkedDay, trip, feeds } = powerOf(now, catalogue);
   const whole = now === design ? null : powerOf(design, catalogue);
   const bank = whole ? whole.bank : feeds.bank;
-  const array = whole ? whole.array : feeds.array;
+  const arrays = whole ? whole.arrays : feeds.arrays;
   const gear = draftGear(design, catalogue);
   const vehicle = vehicleOf(design);
   const context = {
@@ -69,7 +69,7 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
     vehicle,
     gear: new Map(gear.map((g) => [g.id, g])),
     bank,
-    array,
+    arrays,
     day: whole?.day ?? day,
     parkedDay: whole?.parkedDay ?? parkedDay,
     inline: inlineParts(design, catalogue),
@@ -78,7 +78,7 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
   const runs = sizeRuns(specs, design, bank, feeds.second, context.inline);
   const layout = layoutFigures(design, vehicle, gear, runs, draftLeads(context, specs.length + 1));
   const bond = bondOf(design, vehicle, gear, runs);
-  const order = orderOf(design, catalogue, runs, array, layout, bond);
+  const order = orderOf(design, catalogue, runs, arrays, layout, bond);
   const supply = withLeads(feeds, design, catalogue, runs);
   const inputs = chargerInputs(design, catalogue, bank, runs);
   const findings = judge({ design, catalogue, vehicle, gear, layout, day, supply, trip, chargerInputs: inputs, runs, totals: { price: order.total, kg: order.kg } });

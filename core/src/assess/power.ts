@@ -2,9 +2,9 @@ import type { Catalogue } from '../catalogue/index.js';
 import { rigOf, type Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { loadsOn, tripJob } from '../outlook/index.js';
-import { plant } from '../plant/index.js';
+import { plant, type ConverterThing } from '../plant/index.js';
 import { keptFor } from '../quantity/index.js';
-import { arrayOf, bankOf, chargerZoneC, supplyFigures, type Bank, type SolarArray, type SupplyFigures } from '../supply/index.js';
+import { arraysOf, bankOf, chargerZoneC, supplyFigures, type Bank, type SolarArray, type SupplyFigures } from '../supply/index.js';
 import { simulateJob, type TripResult } from '../trip/index.js';
 
 /** What is drawn, stored and fed: all that does not hang on where things are and how they are joined. */
@@ -12,7 +12,7 @@ export interface Power {
   readonly day: DayFigures;
   readonly parkedDay: DayFigures;
   readonly bank: Bank | null;
-  readonly array: SolarArray | null;
+  readonly arrays: readonly SolarArray[];
   readonly trip: TripResult | null;
   readonly feeds: SupplyFigures;
 }
@@ -21,26 +21,26 @@ function reckoned(design: Design, catalogue: Catalogue): Power {
   const day = loadsOn(design, catalogue, design.brief.trip.drivingH, 0);
   const parkedDay = loadsOn(design, catalogue, 0, 0);
   const bank = bankOf(design, catalogue);
-  const array = arrayOf(design, catalogue);
-  const trip = bank ? simulateJob(tripJob(design, catalogue, bank, array)) : null;
-  return { day, parkedDay, bank, array, trip, feeds: supplyFigures(design, catalogue, day, parkedDay, bank, array) };
+  const arrays = arraysOf(design, catalogue);
+  const trip = bank ? simulateJob(tripJob(design, catalogue, bank, arrays)) : null;
+  return { day, parkedDay, bank, arrays, trip, feeds: supplyFigures(design, catalogue, day, parkedDay, bank, arrays) };
 }
 
 /** Whoever asks for a run on the power side gets none, and of places only where chargers get hot, so that what is kept cannot hang on the rest. */
 const NOWHERE = { board: null, plugs: {}, runs: {}, accepted: {} } satisfies Partial<Design>;
 interface Asked {
   readonly design: Design;
-  /** Converters that charge, by their ids. */
-  readonly hot: readonly string[];
+  /** Converters that charge. */
+  readonly hot: readonly ConverterThing[];
 }
 
-const onlyHot = ({ design, hot }: Asked): Design => ({ ...design, ...NOWHERE, places: Object.fromEntries(hot.flatMap((id) => (design.places[id] ? [[id, design.places[id]]] : []))) });
+const onlyHot = ({ design, hot }: Asked): Design => ({ ...design, ...NOWHERE, places: Object.fromEntries(hot.flatMap(({ ref: { id } }) => (design.places[id] ? [[id, design.places[id]]] : []))) });
 
-const keyOf = ({ design, hot }: Asked): string => JSON.stringify([design.brief, design.loads, design.supply, rigOf(design), design.settings, hot.map((id) => chargerZoneC(design, id))]);
+const keyOf = ({ design, hot }: Asked): string => JSON.stringify([design.brief, design.loads, design.supply, rigOf(design), design.settings, hot.map((c) => chargerZoneC(design, c))]);
 const last = keptFor(2, keyOf, (catalogue: Catalogue, asked: Asked) => reckoned(onlyHot(asked), catalogue));
 
 /**
  * The power side of a design. The last one is kept by its content: while gear is dragged or a length is typed, loads,
  * supply and trip stay the same, and are most of what a person would wait for.
  */
-export const powerOf = (design: Design, catalogue: Catalogue): Power => last(catalogue, { design, hot: plant(design, catalogue).converters.flatMap((c) => (c.charges ? [c.ref.id] : [])) });
+export const powerOf = (design: Design, catalogue: Catalogue): Power => last(catalogue, { design, hot: plant(design, catalogue).converters.filter((c) => c.charges) });

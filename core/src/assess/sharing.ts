@@ -10,11 +10,11 @@ const PLAIN_OHM = 0.006;
 
 /** The supply with its chargers sharing the bank through their own sized leads. */
 export function withLeads(supply: SupplyFigures, design: Design, catalogue: Catalogue, runs: readonly SizedRun[]): SupplyFigures {
-  const { bank, array } = supply;
+  const { bank, arrays } = supply;
   if (!bank || !supply.sharing.length) return supply;
   const ohmOf = (c: Charger): number => {
     const run = runs.find((r) => serves(r, 'charger output', c.unit));
     return run?.ok ? run.figures.ohm : PLAIN_OHM;
   };
-  return { ...supply, sharing: sharing(bank, HALF, chargersOf(design, catalogue, bank, array), ohmOf) };
+  return { ...supply, sharing: sharing(bank, HALF, chargersOf(design, catalogue, bank, arrays), ohmOf) };
 }

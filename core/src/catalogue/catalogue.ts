@@ -60,6 +60,11 @@ export class Catalogue {
   ofKind<K extends PartKind>(kind: K): PartOf<K>[] {
     return this.parts.filter((p): p is PartOf<K> => p.kind === kind);
   }
+
+  /** What a draft may take by itself. */
+  usual<K extends PartKind>(kind: K): PartOf<K>[] {
+    return this.ofKind(kind).filter((p) => !p.special);
+  }
 }
 
 /** The shipped catalogue: generic, made-up parts with realistic figures. */

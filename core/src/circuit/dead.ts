@@ -1,6 +1,6 @@
 import type { Resistor } from '../network/index.js';
 import { fromInlet } from '../plant/index.js';
-import { ROOF_PANELS, terminals, type Posts, type RunEnd, type RunRole } from '../routes/index.js';
+import { terminals, type Posts, type RunEnd, type RunRole } from '../routes/index.js';
 import { FED_NODES, MAIN_NODES } from './inline.js';
 import { joinedTo } from './live.js';
 import type { CircuitPlan } from './plan.js';
@@ -49,8 +49,9 @@ function feeders(plan: CircuitPlan, opened: ReadonlySet<Opened>): Feeder[] {
     out.push({ name: plan.second && plan.second.strings > 1 ? `second battery ${spec.from.string}` : 'second battery', plus: spec.from.plus, minus: spec.from.minus, from: null });
   const stands = (name: string, posts: Posts): void => void (nodes.has(posts.plus) && out.push({ name, ...posts, from: null }));
   stands('starting battery', terminals('starting'));
-  stands('panels', ROOF_PANELS);
-  for (const end of [null, 'out'] as const) stands('portable panel', terminals('portable', end));
+  for (const a of plan.plant.arrays)
+    if (a.portable) for (const end of [null, 'out'] as const) stands('portable panel', terminals(a.ref.id, end));
+    else stands('panels', terminals(a.ref.id));
   for (const { spec } of plan.runs) {
     if (spec.role !== 'charger output') continue;
     const inputs = (['in', 'sun'] as const).map((t) => terminals(spec.from.gear, t)).filter((p) => nodes.has(p.plus));
@@ -58,7 +59,8 @@ function feeders(plan: CircuitPlan, opened: ReadonlySet<Opened>): Feeder[] {
   }
   // Plugged in, an inverter-charger feeds the very terminals that it draws by.
   if (!opened.has('mains lead'))
-    for (const { ref, part } of fromInlet(plan.plant)) stands(part.kind === 'inverter' ? 'inverter-charger' : 'mains charger', terminals(ref.id, part.kind === 'inverter' ? null : 'out'));
+    for (const { ref, part } of fromInlet(plan.plant))
+      stands(part.kind === 'inverter' ? 'inverter-charger' : part.kind === 'dcdc' ? 'combined manager' : 'mains charger', terminals(ref.id, part.kind === 'inverter' ? null : 'out'));
   return out;
 }
 

@@ -1,4 +1,4 @@
-import { supplyOf } from '../design/index.js';
+import { inverterOf } from '../plant/index.js';
 import type { CircuitLoad } from '../network/index.js';
 import { inverterInputW, largestTogether, type DayLoad } from '../loads/index.js';
 import { terminals } from '../routes/index.js';
@@ -44,7 +44,7 @@ function starter(loads: readonly DayLoad[]): DayLoad | null {
 }
 
 function inverterDraw(plan: CircuitPlan, state: CircuitState, on: readonly DayLoad[], hardest: DayLoad | null): Drawn | null {
-  const part = plan.catalogue.find('inverter', supplyOf(plan.design).inverter);
+  const part = inverterOf(plan.design, plan.catalogue)?.part ?? null;
   const feed = plan.runs.find((r) => r.spec.role === 'inverter feed');
   // Plugged in, an inverter-charger passes the mains on to its loads.
   if (!part || !feed || (state.mains && part.charger)) return null;

@@ -3,7 +3,7 @@ import { asOfNow, type Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { plant, SECOND_BANK, type Plant } from '../plant/index.js';
 import { inCircuit, isLeadOf, isMainLead, serves, type Fitted, type RunSpec, type SizedRun } from '../routes/index.js';
-import { arrayOf, bankOf, selectedBankOf, type Bank, type SolarArray } from '../supply/index.js';
+import { arraysOf, bankOf, selectedBankOf, type Bank, type SolarArray } from '../supply/index.js';
 import { inlineParts, type InlinePart } from './inline.js';
 
 /** A design's circuit, before anything is said about what is switched on. */
@@ -15,7 +15,7 @@ export interface CircuitPlan {
   readonly bank: Bank;
   /** The bank behind the selector; null: none. */
   readonly second: Bank | null;
-  readonly array: SolarArray | null;
+  readonly arrays: readonly SolarArray[];
   readonly day: DayFigures;
   readonly runs: readonly Fitted[];
   /** Fitted leads of the bank behind the selector; no part of `runs`. */
@@ -40,7 +40,7 @@ export function circuitPlan(design: Design, catalogue: Catalogue, assessed: { re
     plant: plant(asOfNow(design), catalogue),
     bank,
     second: selectedBankOf(design, catalogue),
-    array: arrayOf(asOfNow(design), catalogue),
+    arrays: arraysOf(asOfNow(design), catalogue),
     day: assessed.day,
     runs,
     secondLeads,

@@ -2,7 +2,7 @@ import { supplyOf } from '../design/index.js';
 import { resistanceOhmPerM } from '../cable/index.js';
 import { batterySource } from '../catalogue/index.js';
 import { type Circuit, type CircuitLoad, type Resistor, type Solved, type Source } from '../network/index.js';
-import { ROOF_PANELS, terminals, type Fitted, type RunRole } from '../routes/index.js';
+import type { Fitted } from '../routes/index.js';
 import { drawnIn, type Drawn } from './drawn.js';
 import { joinedTo, OPEN_OHM } from './live.js';
 import type { CircuitPlan } from './plan.js';
@@ -52,10 +52,11 @@ export class Settling {
   ) {
     this.bank = bankInUse(plan, state);
     this.starting = plan.runs.some((r) => r.spec.from.ref.in === 'vehicles');
-    const lit = litPanels(plan.array, state, this.bank.nominalV * 1.1);
-    const led = (role: RunRole): boolean => plan.runs.some((r) => r.spec.role === role && r.spec.to.terminal === 'sun');
-    const arrives = lit && { ...lit, currentA: led('panel lead') ? lit.currentA : 0, portableA: led('portable lead') ? lit.portableA : 0 };
-    this.lit = arrives && arrives.currentA + arrives.portableA > 0 ? arrives : null;
+    // Only what has its cable arrives.
+    const led = new Set(plan.runs.flatMap((r) => (r.spec.to.terminal === 'sun' ? [r.spec.from.plus] : [])));
+    this.lit = litPanels(plan.arrays, state, this.bank.nominalV * 1.1)
+      .map((l) => ({ ...l, from: l.from.filter((f) => led.has(f.plus)) }))
+      .filter((l) => l.from.length);
     const nodes = new Set(plan.runs.flatMap((r) => [r.spec.from.plus, r.spec.to.plus]));
     this.givers = giversIn(plan, state, this.lit).filter((g) => nodes.has(g.plus) && (!g.input || nodes.has(g.input.plus)));
     this.drawn = drawnIn(plan, state);
@@ -78,7 +79,7 @@ export class Settling {
     const out: Resistor[] = [];
     for (const run of plan.runs) {
       const { spec } = run;
-      if (spec.to.terminal === 'sun' && !this.lit) continue;
+      if (spec.to.terminal === 'sun' && !this.lit.some((l) => l.regulator.plus === spec.to.plus)) continue;
       const perM = resistanceOhmPerM(run.figures.areaMm2, plan.design.settings.tinned, u.conductorC.get(spec.id)!);
       const w = wireAt(run, perM);
       out.push(
@@ -117,11 +118,9 @@ export class Settling {
       const watts = u.inW.get(g.id) ?? 0;
       if (g.input && watts > 0) loads.push({ id: inputId(g.id), plus: g.input.plus, minus: g.input.minus, kind: 'power', value: watts });
     }
-    if (this.lit) {
-      const { regulator, holdV, currentA, portableA } = this.lit;
-      sources.push({ id: 'regulator', plus: regulator.plus, minus: regulator.minus, volt: holdV, ohm: HOLD_OHM });
-      if (currentA > 0) loads.push({ id: 'panels', ...ROOF_PANELS, kind: 'current', value: -currentA });
-      if (portableA > 0) loads.push({ id: 'panels out', ...terminals('portable'), kind: 'current', value: -portableA });
+    for (const { unit, regulator, holdV, from } of this.lit) {
+      sources.push({ id: `${unit}.regulator`, plus: regulator.plus, minus: regulator.minus, volt: holdV, ohm: HOLD_OHM });
+      for (const { id, plus, minus, currentA } of from) loads.push({ id: `${id}.light`, plus, minus, kind: 'current', value: -currentA });
     }
     return { sources, loads };
   }

@@ -121,7 +121,7 @@ export function sweep(plan: CircuitPlan): Sweep {
   // A charger takes most where its own output stands highest: pressed up by all others, at the alternator's lowest volts.
   for (const sun of ['none', 'full'] as const) for (const mains of [false, true]) ask({ ...lowest, engine: 'idle', sun, mains, loads: 'off', postsV: null });
   // Put out only while parked, so it takes no part in what is tried on the road.
-  if (plan.array?.portable) for (const loads of ['on', 'off'] as const) for (const mains of [false, true]) ask({ ...lowest, sun: 'full', loads, mains, postsV: null });
+  if (plan.arrays.some((a) => a.portables.length)) for (const loads of ['on', 'off'] as const) for (const mains of [false, true]) ask({ ...lowest, sun: 'full', loads, mains, postsV: null });
   // Nearly full, chargers hold their volts and carry the loads beside the bank.
   for (const loads of ['on', 'off'] as const) ask({ ...lowest, engine: 'cruise', sun: 'full', mains: true, charging: 'absorption', loads, postsV: null });
   for (const postsV of fullOutputV(plan)) ask({ ...lowest, engine: 'idle', loads: 'off', postsV });

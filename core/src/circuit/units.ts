@@ -1,7 +1,7 @@
 import { CHEMISTRY, restV } from '../catalogue/index.js';
 import { ALTERNATOR, hotShare, MPPT_YIELD, TRACE_VOLTS, type Bank, type SolarArray } from '../supply/index.js';
-import { type Design, supplyOf } from '../design/index.js';
-import { convertersOfKind, fromInlet } from '../plant/index.js';
+import type { Design } from '../design/index.js';
+import { convertersOfKind, fromInlet, type ArrayThing, type ConverterThing } from '../plant/index.js';
 import { serves, terminals } from '../routes/index.js';
 import type { CircuitPlan } from './plan.js';
 import type { CircuitState } from './state.js';
@@ -24,9 +24,10 @@ export interface Giver {
 
 /** Panels in light: a current at the volts at which their regulator holds them. */
 export interface Lit {
-  readonly currentA: number;
-  /** Of a portable panel that is put out on the same regulator. */
-  readonly portableA: number;
+  /** The converter that regulates them. */
+  readonly unit: string;
+  /** Each array on it, fixed or put out, with its posts. */
+  readonly from: readonly { readonly id: string; readonly plus: string; readonly minus: string; readonly currentA: number }[];
   readonly holdV: number;
   readonly regulator: { readonly plus: string; readonly minus: string };
 }
@@ -51,49 +52,68 @@ export function stringIn(bank: Bank, string: number, state: CircuitState): { rea
   return { volt: restV(part.chemistry, soc) * bank.inSeries, ohm, chargeOhm: ohm * f.chargeResistance, takesA };
 }
 
-/** A portable panel is put out when the vehicle stands. */
-const putOut = (array: SolarArray, state: CircuitState): SolarArray['portable'] => (state.engine === 'off' && !array.portable?.trouble ? array.portable : null);
+/** Portable panels are put out when the vehicle stands. */
+const putOut = (array: SolarArray, state: CircuitState): SolarArray['portables'] => (state.engine === 'off' ? array.portables.filter((p) => !p.trouble) : []);
 const lightOf = (state: CircuitState): number => (state.sun === 'dull' ? DULL : 1);
 
-/** The panels as lit in a state; null where there are none, or it is dark. */
-export function litPanels(array: SolarArray | null, state: CircuitState, bankV: number): Lit | null {
-  if (!array || state.sun === 'none' || state.charging === 'off' || (!array.controller && !array.throughCharger)) return null;
-  const portable = putOut(array, state);
-  const roofW = array.ratedW > 0 ? Math.max(...array.clearDayW) * lightOf(state) : 0;
-  const besideW = portable && !portable.ownRegulator ? Math.max(...portable.clearDayW) * portable.yieldShared * lightOf(state) : 0;
-  const pwm = array.controller?.way === 'pwm';
-  const holdV = pwm ? bankV : array.panel.vmpV * array.inSeries;
-  const gear = array.controller ? 'controller' : 'charger';
-  return roofW + besideW > 0 ? { currentA: roofW / holdV, portableA: besideW / holdV, holdV, regulator: terminals(gear, 'sun') } : null;
+/** Watts of one array among those that share a regulator, lit. */
+function wattsOf(array: SolarArray, thing: ArrayThing, state: CircuitState): number {
+  const own = (a: ArrayThing): number => a.part.ratedW * a.quantity;
+  const all = array.fixed.reduce((s, a) => s + own(a), 0);
+  return (Math.max(...array.clearDayW) * lightOf(state) * own(thing)) / all;
 }
 
-/** A portable panel with a regulator of its own, put out in the sun. */
-function portableGiver({ array }: CircuitPlan, state: CircuitState, bank: Bank): Giver[] {
-  const portable = array && state.sun !== 'none' ? putOut(array, state) : null;
-  if (!portable?.ownRegulator) return [];
-  const sunW = Math.max(...portable.clearDayW) * lightOf(state) * MPPT_YIELD;
-  return sunW > 0 ? [{ id: 'portable', name: 'portable panel', ...terminals('portable', 'out'), setV: bank.absorptionV, limitA: Infinity, sunW, input: null, sunOnly: true }] : [];
+/** The panels as lit in a state, by their regulator; none in the dark. */
+export function litPanels(arrays: readonly SolarArray[], state: CircuitState, bankV: number): readonly Lit[] {
+  if (state.sun === 'none' || state.charging === 'off') return [];
+  return arrays.flatMap((a): Lit[] => {
+    if (!a.regulator) return [];
+    const holdV = a.controller?.way === 'pwm' ? bankV : a.panel.vmpV * a.inSeries;
+    const fixed = a.fixed.map((f) => ({ id: f.ref.id, ...terminals(f.ref.id), currentA: wattsOf(a, f, state) / holdV }));
+    const out = putOut(a, state).map((p) => ({ id: p.ref.id, ...terminals(p.ref.id), currentA: (Math.max(...p.clearDayW) * p.yieldShared * lightOf(state)) / holdV }));
+    const from = [...fixed, ...out].filter((f) => f.currentA > 0);
+    return from.length ? [{ unit: a.regulator.id, from, holdV, regulator: terminals(a.regulator.id, 'sun') }] : [];
+  });
 }
 
-/** True where the charger's trigger is live. */
-function triggered(design: Design, state: CircuitState): boolean {
-  return state.engine !== 'off' || supplyOf(design).trigger === 'always-live wire';
+/** Watts that a regulator has from its panels, before its own loss. */
+const sunOn = (lit: readonly Lit[], unit: string): number => lit.filter((l) => l.unit === unit).reduce((s, l) => s + l.from.reduce((t, f) => t + f.currentA, 0) * l.holdV, 0);
+
+/** Portable panels with regulators of their own, put out in the sun. */
+function portableGivers({ arrays }: CircuitPlan, state: CircuitState, bank: Bank): Giver[] {
+  if (state.sun === 'none') return [];
+  return arrays
+    .flatMap((a) => putOut(a, state))
+    .filter((p) => p.ownRegulator)
+    .flatMap((p): Giver[] => {
+      const { id } = p.ref;
+      const sunW = Math.max(...p.clearDayW) * lightOf(state) * MPPT_YIELD;
+      return sunW > 0 ? [{ id, name: 'portable panel', ...terminals(id, 'out'), setV: bank.absorptionV, limitA: Infinity, sunW, input: null, sunOnly: true }] : [];
+    });
 }
+
+/** True where a charger's trigger is live. */
+const triggered = (design: Design, state: CircuitState, id: string): boolean => state.engine !== 'off' || design.converters[id]?.trigger === 'always-live wire';
 
 /** Share of its output that a charger gives in the air of a state. */
-const inAir = (state: CircuitState, design: Design, id: string): number => (state.air === 'hot' ? hotShare(design, id) : 1);
+const inAir = (state: CircuitState, design: Design, c: ConverterThing): number => (state.air === 'hot' ? hotShare(design, c) : 1);
 
 /** A converter as its own run calls it. */
 const nameOf = (plan: CircuitPlan, unit: string, otherwise: string): string => plan.runs.find((r) => serves(r, 'charger output', unit))?.spec.from.name ?? otherwise;
 
-function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, sunW: number): Giver[] {
-  const { design, array } = plan;
-  return convertersOfKind(plan.plant, 'dcdc').flatMap(({ ref, part, share, inputs }): Giver[] => {
+function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, lit: readonly Lit[]): Giver[] {
+  const { design, arrays } = plan;
+  return convertersOfKind(plan.plant, 'dcdc').flatMap((c): Giver[] => {
+    const { ref, part, share, inputs } = c;
     const gear = ref.id;
-    const hot = inAir(state, design, gear);
-    const sun = array && inputs.some((x) => x.by === 'array') ? Math.min(sunW, (array.maxA ?? Infinity) * bank.absorptionV) : 0;
-    const vehicle = triggered(design, state);
+    const hot = inAir(state, design, c);
+    const sunMaxA = arrays.find((a) => a.regulator?.id === gear)?.maxA ?? Infinity;
+    const sun = Math.min(sunOn(lit, gear) * MPPT_YIELD, sunMaxA * bank.absorptionV);
+    const vehicle = triggered(design, state, gear) && inputs.some((x) => x.by === 'vehicle');
     const way = part.sunInput?.way;
+    // Plugged in, a combined manager takes from the mains.
+    const mains = state.mains && inputs.some((x) => x.by === 'inlet') ? part.mainsInput : undefined;
+    if (mains) return [{ id: gear, name: nameOf(plan, gear, part.name), ...terminals(gear, 'out'), setV: bank.absorptionV, limitA: mains.outputA * hot, sunW: 0, input: null, sunOnly: false }];
     const both = vehicle && sun > 0 && way === 'sun first';
     const byVehicle = vehicle && (sun <= 0 || both || way === 'vehicle first');
     if (!byVehicle && sun <= 0) return [];
@@ -103,7 +123,7 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, sunW: numb
         name: nameOf(plan, gear, part.name),
         ...terminals(gear, 'out'),
         setV: bank.absorptionV,
-        limitA: (byVehicle ? part.outputA * share : Math.min(array?.maxA ?? Infinity, part.outputA * share)) * hot,
+        limitA: (byVehicle ? part.outputA * share : Math.min(sunMaxA, part.outputA * share)) * hot,
         sunW: byVehicle && !both ? 0 : sun,
         input: byVehicle ? { ...terminals(gear, 'in'), efficiency: part.efficiency, cutOutV: part.cutOutV } : null,
         sunOnly: !byVehicle,
@@ -113,8 +133,8 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, sunW: numb
 }
 
 /** Everything that gives current in a state, beside the batteries. */
-export function giversIn(plan: CircuitPlan, state: CircuitState, lit: Lit | null): Giver[] {
-  const { design, array } = plan;
+export function giversIn(plan: CircuitPlan, state: CircuitState, lit: readonly Lit[]): Giver[] {
+  const { design, arrays } = plan;
   const bank = bankInUse(plan, state);
   const out: Giver[] = [];
   const { alternator, vehicleV } = design.brief;
@@ -134,23 +154,28 @@ export function giversIn(plan: CircuitPlan, state: CircuitState, lit: Lit | null
     });
   }
   if (state.charging === 'off') return out;
-  const sunW = lit ? (lit.currentA + lit.portableA) * lit.holdV * MPPT_YIELD : 0;
-  out.push(...portableGiver(plan, state, bank));
-  out.push(...chargers(plan, state, bank, sunW));
-  for (const { ref, part } of array && sunW > 0 ? convertersOfKind(plan.plant, 'solar-controller') : [])
-    out.push({ id: ref.id, name: nameOf(plan, ref.id, part.name), ...terminals(ref.id, 'out'), setV: bank.absorptionV, limitA: array!.maxA ?? Infinity, sunW, input: null, sunOnly: true });
+  out.push(...portableGivers(plan, state, bank));
+  out.push(...chargers(plan, state, bank, lit));
+  for (const { ref, part } of convertersOfKind(plan.plant, 'solar-controller')) {
+    const sunW = sunOn(lit, ref.id) * MPPT_YIELD;
+    const limitA = arrays.find((a) => a.regulator?.id === ref.id)?.maxA ?? Infinity;
+    if (sunW > 0) out.push({ id: ref.id, name: nameOf(plan, ref.id, part.name), ...terminals(ref.id, 'out'), setV: bank.absorptionV, limitA, sunW, input: null, sunOnly: true });
+  }
   if (state.mains) out.push(...onMains(plan, bank));
   return out;
 }
 
 /** What charges from the inlet: a mains charger at its output, an inverter-charger through the cable that it draws by. */
 function onMains({ plant, design }: CircuitPlan, bank: Bank): Giver[] {
-  return fromInlet(plant).flatMap(({ ref, part }): Giver[] => {
+  return fromInlet(plant).flatMap((c): Giver[] => {
+    const { ref, part } = c;
+    // A combined manager is one giver, whatever feeds it.
+    if (part.kind === 'dcdc') return [];
     const outputA = part.kind === 'mains-charger' ? part.outputA : part.kind === 'inverter' ? (part.charger?.outputA ?? 0) : 0;
     if (!outputA) return [];
     const posts = part.kind === 'inverter' ? terminals(ref.id) : terminals(ref.id, 'out');
     const name = part.kind === 'inverter' ? 'inverter-charger' : 'mains charger';
-    return [{ id: ref.id, name, ...posts, setV: bank.absorptionV, limitA: outputA * hotShare(design, ref.id), sunW: 0, input: null, sunOnly: false }];
+    return [{ id: ref.id, name, ...posts, setV: bank.absorptionV, limitA: outputA * hotShare(design, c), sunW: 0, input: null, sunOnly: false }];
   });
 }
 

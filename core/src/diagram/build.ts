@@ -1,8 +1,8 @@
 import { FED_NODES, MAIN_NODES, type InlinePart } from '../circuit/index.js';
-import { panelId, refTo, runKey, type Design } from '../design/index.js';
+import { withoutDetail, refTo, runKey, type Design } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 import { rating } from '../quantity/index.js';
-import { isMainLead, ROOF_PANELS, type Lead, type RunEnd, type RunGroup, type SizedRun } from '../routes/index.js';
+import { isMainLead, type Lead, type RunEnd, type RunGroup, type SizedRun } from '../routes/index.js';
 import type { Diagram, DiagramEnd, DiagramLine, DiagramNode, LineKind, SymbolKind } from './element.js';
 import { symbolOf } from './symbol-of.js';
 import { keptGear, standingApart } from './there-before.js';
@@ -29,8 +29,8 @@ export const WHOLE: DiagramFilter = { groups: null, loads: null };
 /** Element of one string of a bank of several. */
 export const stringNode = (gear: string, string: number | null): string => (string === null ? gear : `${gear}.${string}`);
 
-/** Panels of the roof stand as the first of them. */
-const ROOF_PANEL = panelId(0);
+/** Panels of one array stand as the first of them. */
+const arrayElement = (g: Pick<Gear, 'ref' | 'id'>): string => (g.ref.in === 'arrays' ? withoutDetail(g.ref).id : g.id);
 
 const metres = (m: number): string => `${Math.round(m * 10) / 10} m`;
 
@@ -51,7 +51,7 @@ class Builder {
 
   /** Panels stand as one element, with their number on it. */
   private nameOf(g: Gear): string {
-    const panels = g.role === 'panel' ? [...this.gear.values()].filter((o) => o.role === 'panel').length : 1;
+    const panels = g.role === 'panel' ? [...this.gear.values()].filter((o) => o.role === 'panel' && arrayElement(o) === arrayElement(g)).length : 1;
     return panels > 1 ? `${panels} × ${g.plain}` : g.name;
   }
 
@@ -80,7 +80,7 @@ class Builder {
     const node = e[pole];
     if (node === MAIN_NODES.plus || node === MAIN_NODES.minus) return { node: this.putGear(pole === 'plus' ? 'switch' : 'shunt'), side: 'west', pole };
     if (node === FED_NODES.plus || node === FED_NODES.minus) return { node: this.putGear('disconnect'), side: 'east', pole };
-    const gear = e.ref.in === 'arrays' && e.plus === ROOF_PANELS.plus ? ROOF_PANEL : e.gear;
+    const gear = arrayElement({ ref: e.ref, id: e.gear });
     return { node: this.putEnd(stringNode(gear, e.string), gear, e.string), side, pole };
   }
 
@@ -167,10 +167,11 @@ class Builder {
       this.line(`inlet:${g.id}`, 'mains', null, { node: 'inlet', side: 'east', pole: 'signal' }, { node: g.id, side: 'west', pole: 'signal' }, licensed);
     }
     const loads = this.input.gear.filter((g) => g.ref.in === 'loads' && this.input.design.loads[g.ref.id]?.supply === 'mains');
-    if (!this.nodes.has('inverter')) return;
+    const inverter = this.input.runs.find((r) => r.spec.role === 'inverter feed')?.spec.to.gear;
+    if (inverter === undefined || !this.nodes.has(inverter)) return;
     for (const [i, g] of loads.entries()) {
       this.putGear(g.id);
-      this.line(`${g.id}:mains`, 'mains', null, { node: 'inverter', side: 'east', pole: 'signal' }, { node: g.id, side: 'west', pole: 'signal' }, i ? '' : licensed);
+      this.line(`${g.id}:mains`, 'mains', null, { node: inverter, side: 'east', pole: 'signal' }, { node: g.id, side: 'west', pole: 'signal' }, i ? '' : licensed);
     }
   }
 }
@@ -204,7 +205,7 @@ export function buildDiagram(input: DiagramInput, filter: DiagramFilter = WHOLE)
     b.bond();
   }
   if (whole || filter.groups?.some((g) => g === 'house' || g === 'charging')) b.mains();
-  if (whole) for (const g of input.gear) if (!b.nodes.has(stringNode(g.id, 1)) && !(g.role === 'panel' && b.nodes.has(ROOF_PANEL))) b.putGear(g.id);
+  if (whole) for (const g of input.gear) if (!b.nodes.has(stringNode(g.id, 1)) && !(g.role === 'panel' && b.nodes.has(arrayElement(g)))) b.putGear(g.id);
   if (whole) for (const e of standingApart(input.design)) b.put(e.id, e.symbol, e.name, { detail: `existing, kept${e.does ? `: ${e.does}` : ''}; not joined by this plan` });
   return { nodes: [...b.nodes.values()], lines: b.lines };
 }

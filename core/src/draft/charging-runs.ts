@@ -1,10 +1,9 @@
-import { supplyOf } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 import type { RunSpec, RunAmps } from '../routes/index.js';
 import { chargerInputW, type DcdcPart } from '../catalogue/index.js';
 import { figure, sentence } from '../quantity/index.js';
 import { BARS, convertersOfKind, OWN_VEHICLE, type LinkThing } from '../plant/index.js';
-import { alternatorBudget, dcdcsOf, driveVolts, mainsChargerOf } from '../supply/index.js';
+import { alternatorBudget, dcdcsOf, driveVolts, mainsChargersOf } from '../supply/index.js';
 import { steadyA, lastingLoadsA, usualLoadsA } from './amps.js';
 import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
 import { controllerOutA, portableOutA } from './controller.js';
@@ -102,16 +101,21 @@ function linkAmps(c: DraftContext): RunAmps {
 
 /** All that can be pressed into the bank at once: every charger and controller at its limit, or the link, A. */
 export function allChargeA(c: DraftContext): number {
-  const { design, catalogue, bank, array } = c;
+  const { design, catalogue, bank, arrays } = c;
   if (!bank) return 0;
-  const isolator = supplyOf(design).isolation === 'isolator' ? catalogue.find('isolator', supplyOf(design).isolator) : null;
-  const vehicle = dcdcsOf(design, catalogue).reduce((sum, d) => sum + d.part.outputA * d.share, 0) + (isolator ? linkAmps(c).usualA : 0);
-  const sun = array?.controller ? controllerOutA(array, bank) : 0;
+  const sum = <T>(list: readonly T[], of: (x: T) => number): number => list.reduce((s, x) => s + of(x), 0);
+  const vehicle = sum(dcdcsOf(design, catalogue), (d) => d.part.outputA * d.share) + sum(c.plant.links, () => linkAmps(c).usualA);
+  const sun = sum(arrays, (a) => (a.controller ? controllerOutA(a, bank) : 0));
   // A portable panel is out only while the vehicle stands.
-  return Math.max(vehicle, portableOutA(array, bank)) + sun + (mainsChargerOf(design, catalogue)?.outputA ?? 0);
+  const portable = portableOutA(
+    arrays.flatMap((a) => a.portables),
+    bank,
+  );
+  return Math.max(vehicle, portable) + sun + sum(mainsChargersOf(design, catalogue), (m) => m.outputA);
 }
 
-function isolatorRuns(c: DraftContext, next: () => number, { ref, part }: LinkThing): RunSpec[] {
+/** `mark` tells the runs of further links from those of the first. */
+function isolatorRuns(c: DraftContext, next: () => number, { ref, part }: LinkThing, mark: string): RunSpec[] {
   const [starting, isolator, bus] = [c.gear.get(OWN_VEHICLE.id), c.gear.get(ref.id), c.gear.get(BARS.id)];
   if (!starting || !isolator || !c.bank || !bus) return [];
   const common = {
@@ -127,7 +131,7 @@ function isolatorRuns(c: DraftContext, next: () => number, { ref, part }: LinkTh
   const near = makeRun(c, next(), {
     ...common,
     limit: TRUNK,
-    id: 'start-isolator',
+    id: `start-isolator${mark}`,
     role: 'link feed',
     serves: isolator.ref,
     name: 'Starting battery → isolator',
@@ -139,10 +143,10 @@ function isolatorRuns(c: DraftContext, next: () => number, { ref, part }: LinkTh
   const far = makeRun(c, next(), {
     ...common,
     limit: supplyLimit(c.design, 'isolatorLink', 'link through a sensing isolator, both halves together'),
-    id: 'isolator-bus',
+    id: `isolator-bus${mark}`,
     role: 'link',
     serves: isolator.ref,
-    parent: 'start-isolator',
+    parent: `start-isolator${mark}`,
     name: `Isolator → ${bus.name}`,
     from: endOf(isolator, 'out'),
     to: endOf(bus),
@@ -162,7 +166,7 @@ function mainsRuns(c: DraftContext, next: () => number, { ref, part }: ReturnTyp
 export function chargingRuns(c: DraftContext, next: () => number): RunSpec[] {
   return [
     ...convertersOfKind(c.plant, 'dcdc').flatMap((d) => dcdcRuns(c, next, d)),
-    ...c.plant.links.flatMap((l) => isolatorRuns(c, next, l)),
+    ...c.plant.links.flatMap((l, i) => isolatorRuns(c, next, l, i ? `-${l.ref.id}` : '')),
     ...convertersOfKind(c.plant, 'mains-charger').flatMap((m) => mainsRuns(c, next, m)),
   ];
 }

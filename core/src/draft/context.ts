@@ -32,7 +32,7 @@ export interface DraftContext {
   readonly vehicle: Vehicle;
   readonly gear: ReadonlyMap<string, Gear>;
   readonly bank: Bank | null;
-  readonly array: SolarArray | null;
+  readonly arrays: readonly SolarArray[];
   readonly day: DayFigures;
   readonly parkedDay: DayFigures;
   readonly inline: readonly InlinePart[];

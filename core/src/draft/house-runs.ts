@@ -1,9 +1,9 @@
 import { houseNodes, passing } from '../circuit/index.js';
-import { runKey, type Ref, supplyOf } from '../design/index.js';
+import { runKey, type Ref } from '../design/index.js';
 import type { DayLoad } from '../loads/index.js';
 import { inverterInputW } from '../loads/index.js';
 import { figure } from '../quantity/index.js';
-import { FIRST_BANK, SECOND_BANK } from '../plant/index.js';
+import { FIRST_BANK, SECOND_BANK, convertersOfKind } from '../plant/index.js';
 import { type RunSpec, type RunAmps } from '../routes/index.js';
 import { allChargeA } from './charging-runs.js';
 import { ampsOf, fullA, lastingLoadsA, usualLoadsA } from './amps.js';
@@ -165,14 +165,49 @@ function mainAmps(c: DraftContext, bank: Bank, loads: readonly DayLoad[], invert
   };
 }
 
+/** Feed of an inverter, straight from the bars. */
+function inverterRuns(c: DraftContext, next: () => number, { ref, part }: ReturnType<typeof convertersOfKind<'inverter'>>[number], bank: Bank, main: string): RunSpec[] {
+  const [inverter, bus] = [c.gear.get(ref.id), c.gear.get('bus')];
+  if (!inverter || !bus) return [];
+  const inverterW = inverterInputW(part.ratedW, part.ratedW);
+  // An inverter-charger charges through the cable that it draws by.
+  const chargeA = part.charger?.outputA ?? 0;
+  return [
+    makeRun(c, next(), {
+      id: `bus-${inverter.id}`,
+      role: 'inverter feed',
+      serves: inverter.ref,
+      parent: main,
+      name: `${busName(c)} → inverter`,
+      group: 'house',
+      from: endOf(bus),
+      to: endOf(inverter),
+      demand: { powerW: inverterW },
+      lastingA: Math.max(inverterW / bank.openV, chargeA),
+      lastingWhy:
+        chargeA > inverterW / bank.openV ? `its charger’s ${figure(chargeA, 0)} A` : `${figure(inverterW, 0)} W in at its rated ${part.ratedW} W out, at the lowest ${figure(bank.openV, 1)} V`,
+      usualA: Math.max(inverterW / bank.nominalV, chargeA),
+      usualWhy: chargeA > inverterW / bank.nominalV ? `its charger’s ${figure(chargeA, 0)} A` : `${figure(inverterW, 0)} W in at its rated ${part.ratedW} W out, at ${bank.nominalV} V`,
+      minAreaMm2: INVERTER_LEAST_MM2,
+      terminal: studFor(inverterW / bank.openV),
+      sourceV: bank.openV,
+      nominalV: bank.nominalV,
+      limit: supplyLimit(c.design, 'inverter', 'input of an inverter'),
+      fuseKinds: BOLTED,
+      ends: [{ at: 'from', source: 'house battery' }],
+      reason: 'the inverter draws too much for the fuse block; short and thick, with its own fuse',
+    }),
+  ];
+}
+
 /** Runs on the house side: main, distribution, inverter and each load wired at house volts. */
 export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
   const { bank, gear } = c;
   const bus = gear.get('bus');
   if (!bank || !bus) return [];
   const { onBlock, direct } = splitLoads(c);
-  const inverterPart = c.catalogue.find('inverter', supplyOf(c.design).inverter);
-  const inverterW = inverterPart ? inverterInputW(inverterPart.ratedW, inverterPart.ratedW) : 0;
+  const [inverting] = convertersOfKind(c.plant, 'inverter');
+  const inverterW = inverting ? inverterInputW(inverting.part.ratedW, inverting.part.ratedW) : 0;
   const ways = waysOf(c);
   const groups = groupPoints(c, ways);
   const onFeed = [...onBlock, ...groups.onBlock];
@@ -180,39 +215,7 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
   const main = mainId(c);
   const second = selectedBankOf(c.design, c.catalogue);
   const runs = [...mainRuns(c, next, all, bank, FIRST_BANK), ...(second ? mainRuns(c, next, all, second, SECOND_BANK) : [])];
-  const inverter = gear.get('inverter');
-  if (inverterPart && inverter) {
-    // An inverter-charger charges through the cable that it draws by.
-    const chargeA = inverterPart.charger?.outputA ?? 0;
-    runs.push(
-      makeRun(c, next(), {
-        id: 'bus-inverter',
-        role: 'inverter feed',
-        serves: inverter.ref,
-        parent: main,
-        name: `${busName(c)} → inverter`,
-        group: 'house',
-        from: endOf(bus),
-        to: endOf(inverter),
-        demand: { powerW: inverterW },
-        lastingA: Math.max(inverterW / bank.openV, chargeA),
-        lastingWhy:
-          chargeA > inverterW / bank.openV
-            ? `its charger’s ${figure(chargeA, 0)} A`
-            : `${figure(inverterW, 0)} W in at its rated ${inverterPart.ratedW} W out, at the lowest ${figure(bank.openV, 1)} V`,
-        usualA: Math.max(inverterW / bank.nominalV, chargeA),
-        usualWhy: chargeA > inverterW / bank.nominalV ? `its charger’s ${figure(chargeA, 0)} A` : `${figure(inverterW, 0)} W in at its rated ${inverterPart.ratedW} W out, at ${bank.nominalV} V`,
-        minAreaMm2: INVERTER_LEAST_MM2,
-        terminal: studFor(inverterW / bank.openV),
-        sourceV: bank.openV,
-        nominalV: bank.nominalV,
-        limit: supplyLimit(c.design, 'inverter', 'input of an inverter'),
-        fuseKinds: BOLTED,
-        ends: [{ at: 'from', source: 'house battery' }],
-        reason: 'the inverter draws too much for the fuse block; short and thick, with its own fuse',
-      }),
-    );
-  }
+  if (inverting) runs.push(...inverterRuns(c, next, inverting, bank, main));
   const block = gear.get('block');
   const { block: blockPart } = distributionOf(c.design, c.catalogue);
   const feed = passing(c.inline, ['disconnect']);

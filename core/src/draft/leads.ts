@@ -79,12 +79,13 @@ function probes(c: DraftContext): Given[] {
       fuseA: 1,
       longestM: 5,
     });
-  if (c.gear.has('inverter'))
+  const [inverting] = convertersOfKind(c.plant, 'inverter');
+  if (inverting && c.gear.has(inverting.ref.id))
     out.push({
       id: 'lead-data-inverter',
       kind: 'data',
       name: 'Inverter → its switch',
-      from: 'inverter',
+      from: inverting.ref.id,
       to: 'remote',
       cable: 'flat six-core',
       diameterMm: 5,

@@ -1,12 +1,17 @@
-import { ROOF_PANELS, type RunSpec } from '../routes/index.js';
+import type { Gear } from '../places/index.js';
+import type { ArrayThing } from '../plant/index.js';
+import { withoutDetail } from '../design/index.js';
+import { sentence } from '../quantity/index.js';
+import { terminals, type RunSpec } from '../routes/index.js';
+import type { PortablePanel, SolarArray } from '../supply/index.js';
 import { steadyA } from './amps.js';
 import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
 import { controllerOutA, portableOutA } from './controller.js';
 import { supplyLimit, TERMINAL } from './limits.js';
 
-/** Runs that the sun comes in by: from the roof, and from a portable panel's socket. */
+/** Runs that the sun comes in by: of every regulator its panels, and of a controller its output; from every portable panel's socket. */
 export function sunRuns(c: DraftContext, next: () => number): RunSpec[] {
-  return [...roofRuns(c, next), ...portableRuns(c, next)];
+  return [...c.arrays.flatMap((a) => fixedRuns(c, next, a)), ...c.arrays.flatMap((a) => a.portables.flatMap((p) => portableRuns(c, next, a, p)))];
 }
 
 /** Smallest lead of a controller's output by custom, mm². */
@@ -16,13 +21,16 @@ const SUN_LEAST_MM2 = 4;
 /** Rating of the plug that a portable panel is put on with, A. */
 const PORTABLE_PLUG_A = 50;
 
-/** From the socket of a portable panel to the bus bars, where it has its own regulator, else to the regulator of the roof. */
-function portableRuns(c: DraftContext, next: () => number): RunSpec[] {
-  const { array, bank, gear } = c;
-  const [socket, bus] = [gear.get('portable'), gear.get('bus')];
-  if (!array?.portable || !bank || !socket || !bus) return [];
-  const { panel, ownRegulator } = array.portable;
-  const regulator = gear.get('controller') ?? (array.throughCharger ? gear.get('charger') : undefined);
+const regulatorOf = (c: DraftContext, a: SolarArray): Gear | undefined => (a.regulator ? c.gear.get(a.regulator.id) : undefined);
+const regulatorName = (regulator: Gear): string => (regulator.role === 'controller' ? regulator.plain : 'charger');
+
+/** From the socket of a portable panel to the bus bars, where it has its own regulator, else to the regulator that it joins. */
+function portableRuns(c: DraftContext, next: () => number, array: SolarArray, portable: PortablePanel): RunSpec[] {
+  const { bank, gear } = c;
+  const [socket, bus] = [gear.get(portable.ref.id), gear.get('bus')];
+  if (!bank || !socket || !bus) return [];
+  const { panel, ownRegulator, ratedW, count } = portable;
+  const regulator = regulatorOf(c, array);
   const common = {
     group: 'sun',
     nominalV: bank.nominalV,
@@ -31,38 +39,36 @@ function portableRuns(c: DraftContext, next: () => number): RunSpec[] {
     minAreaMm2: SUN_LEAST_MM2,
     terminal: TERMINAL.m8,
   } as const;
-  if (ownRegulator) {
-    const outA = portableOutA(array, bank);
+  if (ownRegulator)
     return [
       makeRun(c, next(), {
         ...common,
-        id: 'portable-bus',
+        id: `${socket.id}-bus`,
         role: 'portable lead',
         serves: socket.ref,
-        name: `Portable panel’s socket → ${bus.name}`,
+        name: `${sentence(socket.name)} → ${bus.name}`,
         from: endOf(socket, 'out'),
         to: endOf(bus),
-        ...steadyA(outA, 'its rated watts at the lowest charging volts'),
+        ...steadyA(portableOutA([portable], bank), 'its rated watts at the lowest charging volts'),
         sourceV: bank.absorptionV,
         fuseKinds: ['blade', ...BOLTED],
         ends: [{ at: 'to', source: 'house battery' }],
         reason: 'the socket is live from the house battery, with its contacts covered; its regulator comes with the panel',
       }),
     ];
-  }
   if (!regulator) return [];
   return [
     makeRun(c, next(), {
       ...common,
-      id: 'portable-regulator',
+      id: `${socket.id}-regulator`,
       role: 'portable lead',
       serves: socket.ref,
-      name: `Portable panel’s socket → ${regulator.role === 'controller' ? 'solar controller' : 'charger'}`,
+      name: `${sentence(socket.name)} → ${regulatorName(regulator)}`,
       from: endOf(socket),
       to: endOf(regulator, 'sun'),
-      lastingA: panel.iscA,
+      lastingA: panel.iscA * count,
       lastingWhy: 'its short-circuit current: the most it can ever give',
-      usualA: panel.ratedW / panel.vmpV,
+      usualA: ratedW / panel.vmpV,
       usualWhy: 'its current at its best volts',
       refV: panel.vmpV,
       sourceV: panel.vmpV,
@@ -74,53 +80,63 @@ function portableRuns(c: DraftContext, next: () => number): RunSpec[] {
   ];
 }
 
-/** Runs from the panels on the roof to their regulator, and from a controller of their own to the bus bars. */
-function roofRuns(c: DraftContext, next: () => number): RunSpec[] {
-  const { array, bank, gear } = c;
-  // The cable starts at the first panel that is fitted now.
-  const panels = [...gear.values()].filter((g) => g.role === 'panel');
-  const panel = panels.find((g) => g.when === 'now') ?? panels[0];
-  if (!array || !bank || !panel) return [];
-  const regulator = gear.get('controller') ?? (array.throughCharger ? gear.get('charger') : undefined);
-  const bus = gear.get('bus');
-  if (!regulator || !bus) return [];
-  const toName = regulator.role === 'controller' ? 'solar controller' : 'charger';
-  const limit = supplyLimit(c.design, 'sun', 'panels to their regulator: lost watts, not lost function');
-  const stringV = array.panel.vmpV * array.inSeries;
-  const runs = [
+/** The panel that an array's cable starts at: the first that is fitted now. */
+function firstPanel(c: DraftContext, array: ArrayThing): Gear | undefined {
+  const panels = [...c.gear.values()].filter((g) => g.role === 'panel' && withoutDetail(g.ref).id === array.ref.id);
+  return panels.find((g) => g.when === 'now') ?? panels[0];
+}
+
+/** The cable of one array to the regulator that it shares with others, or has for itself. */
+function panelRun(c: DraftContext, next: () => number, array: SolarArray, one: ArrayThing, regulator: Gear): RunSpec[] {
+  const { bank } = c;
+  const panel = firstPanel(c, one);
+  if (!bank || !panel) return [];
+  const strings = Math.max(1, Math.floor(one.quantity / one.inSeries));
+  const ratedW = one.part.ratedW * strings * one.inSeries;
+  const stringV = one.part.vmpV * one.inSeries;
+  const many = c.arrays.reduce((n, a) => n + a.fixed.length, 0) > 1;
+  return [
     makeRun(c, next(), {
-      id: 'panel-regulator',
+      id: `${one.ref.id}-regulator`,
       role: 'panel lead',
       serves: panel.ref,
-      name: `Panels → ${toName}`,
+      name: many ? `Panels ${ratedW} W → ${regulatorName(regulator)}` : `Panels → ${regulatorName(regulator)}`,
       group: 'sun',
       // However many there are, the cable meets them as one.
-      from: { ...endOf(panel), name: array.count > 1 ? `panels ${array.ratedW} W` : panel.name, ...ROOF_PANELS },
+      from: { ...endOf(panel), name: one.quantity > 1 ? `panels ${ratedW} W` : panel.name, ...terminals(one.ref.id) },
       to: endOf(regulator, 'sun'),
-      lastingA: array.iscA,
+      lastingA: one.part.iscA * strings,
       lastingWhy: 'short-circuit current of all panels: the most they can ever give',
-      usualA: array.ratedW / stringV,
+      usualA: ratedW / stringV,
       usualWhy: 'all panels at their best volts',
       refV: array.controller?.way === 'pwm' ? bank.nominalV : stringV,
       minAreaMm2: SUN_LEAST_MM2,
       terminal: TERMINAL.m8,
-      sourceV: array.panel.vmpV,
+      sourceV: one.part.vmpV,
       nominalV: bank.nominalV,
-      limit,
+      limit: supplyLimit(c.design, 'sun', 'panels to their regulator: lost watts, not lost function'),
       fuseKinds: ['breaker'],
       ends: [{ at: 'from', source: 'panels' }],
       highestV: array.coldOpenV,
       reason: 'the breaker isolates the panels for work; they are live whenever there is light',
     }),
   ];
-  if (regulator.role !== 'controller') return runs;
+}
+
+/** Runs from the fixed panels of one regulator to it, and from a controller to the bus bars. */
+function fixedRuns(c: DraftContext, next: () => number, array: SolarArray): RunSpec[] {
+  const { bank, gear } = c;
+  const [regulator, bus] = [regulatorOf(c, array), gear.get('bus')];
+  if (!bank || !regulator || !bus) return [];
+  const runs = array.fixed.flatMap((one) => panelRun(c, next, array, one, regulator));
+  if (regulator.role !== 'controller' || !(runs.length || array.portables.some((p) => gear.has(p.ref.id)))) return runs;
   const outA = controllerOutA(array, bank);
   runs.push(
     makeRun(c, next(), {
-      id: 'controller-bus',
+      id: `${regulator.id}-bus`,
       role: 'charger output',
       serves: regulator.ref,
-      name: `Solar controller → ${bus.name}`,
+      name: `${sentence(regulator.name)} → ${bus.name}`,
       group: 'sun',
       from: endOf(regulator, 'out'),
       to: endOf(bus),

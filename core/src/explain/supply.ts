@@ -37,20 +37,21 @@ function whyAlone({ parkedDay, supply }: SupplyFacts, bank: Bank): Why {
   };
 }
 
-function whySun({ design, supply }: SupplyFacts, array: SolarArray): Why {
+function whySun({ design, supply }: SupplyFacts, arrays: readonly SolarArray[]): Why {
   const { trip } = design.brief;
   const climate = climateOf(trip);
+  const each = (of: (a: SolarArray) => string): string => arrays.map(of).join(', ');
   const sky: Origin = climate.region ? 'setting' : 'typed';
   return {
     figure: 'a clear parked day',
     value: `${figure(supply.sunAhClearDay, 0)} Ah`,
     formula: 'Σ over the hours: panel W · light/1000 · (1 − 0.38 % per kelvin of the cells above 25 °C) · soiling 0.95 · wiring 0.98 · controller 0.97, held to the regulator’s amps, ÷ nominal volts',
     inputs: [
-      { name: 'panels on the roof', value: `${figure(array.ratedW, 0)} W`, origin: 'part’s data', sheet: 'supply/feeds' },
+      { name: 'panels on the roof', value: `${each((a) => figure(a.ratedW, 0))} W`, origin: 'part’s data', sheet: 'supply/feeds' },
       { name: 'latitude, month', value: `${figure(climate.latitudeDeg, 0)}°, ${climate.month}`, origin: sky, sheet: 'brief/vehicle' },
       { name: 'air by day', value: `${figure(climate.ambientC, 0)} °C`, origin: sky, sheet: 'brief/vehicle' },
-      { name: 'left by shade', value: `${figure(100 * array.shadeYield, 0)} %`, origin: 'typed', sheet: 'supply/feeds' },
-      { name: 'regulator passes at most', value: array.maxA === null ? 'no limit' : `${figure(array.maxA, 0)} A`, origin: 'part’s data', sheet: 'supply/feeds' },
+      { name: 'left by shade', value: `${each((a) => figure(100 * a.shadeYield, 0))} %`, origin: 'typed', sheet: 'supply/feeds' },
+      { name: 'regulator passes at most', value: each((a) => (a.maxA === null ? 'no limit' : `${figure(a.maxA, 0)} A`)), origin: 'part’s data', sheet: 'supply/feeds' },
     ],
     basis: 'Haurwitz clear sky on the flat; sun’s height for the 15th of the month',
   };
@@ -146,10 +147,10 @@ function whyTrip({ design, trip, supply }: SupplyFacts): Why[] {
 
 /** The supply's figures, each opened; a supply without a battery has only its alternator's. */
 export function explainSupply(facts: SupplyFacts): readonly Why[] {
-  const { bank, array } = facts.supply;
+  const { bank, arrays } = facts.supply;
   return [
     ...(bank ? [whyAlone(facts, bank), ...whyTrip(facts)] : []),
-    ...(bank && array ? [whySun(facts, array)] : []),
+    ...(bank && arrays.length ? [whySun(facts, arrays)] : []),
     whyAlternator(facts),
     ...(bank ? [...whyFull(facts, bank), ...whyLife(facts, bank)] : []),
   ];

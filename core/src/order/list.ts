@@ -140,8 +140,8 @@ function addRun(basket: Basket, run: Fitted): void {
   basket.add({ key: 'label', group: 'sundries', what: 'cable label, printed', quantity: 4 * f.perPole, unit: 'pc', priceEach: PRICE.label, kg: 0 }, use);
 }
 
-function addPanelFuses(basket: Basket, array: SolarArray | null): void {
-  if (!array?.panelFuseFromA) return;
+function addPanelFuses(basket: Basket, array: SolarArray): void {
+  if (!array.panelFuseFromA) return;
   const fits = fuseWindow('blade', array.panelFuseFromA * 0.8, [{ what: 'panel', ratingA: array.panel.maxFuseA }]).fitsA[0];
   if (fits)
     basket.add(
@@ -186,13 +186,13 @@ function laterOf(design: Design, catalogue: Catalogue): LaterPart[] {
 }
 
 /** The complete list of parts and cuts for the runs that have a size. */
-export function orderOf(design: Design, catalogue: Catalogue, runs: readonly SizedRun[], array: SolarArray | null, layout: LayoutFigures, bond: Bond | null): Order {
+export function orderOf(design: Design, catalogue: Catalogue, runs: readonly SizedRun[], arrays: readonly SolarArray[], layout: LayoutFigures, bond: Bond | null): Order {
   const fitted = runs.filter((r): r is Fitted => r.ok && !r.spec.existing);
   const basket = new Basket();
   addDevices(basket, design, catalogue);
   for (const run of fitted) addRun(basket, run);
   addShared((line, use) => basket.add(line, use), design);
-  addPanelFuses(basket, array);
+  for (const array of arrays) addPanelFuses(basket, array);
   if (bond) addBond(basket, bond);
   addWays((line, use) => basket.add(line, use), design, layout);
   const lines = basket.all();

@@ -1,6 +1,6 @@
 import type { Catalogue, PartOf } from '../catalogue/index.js';
 import { type Design, supplyOf } from '../design/index.js';
-import { bankOf, dcdcsOf, mainsChargerOf } from '../supply/index.js';
+import { bankOf, dcdcsOf, mainsChargersOf } from '../supply/index.js';
 import { loadsOn } from './days.js';
 
 /** One thing that could be changed, with what it adds. */
@@ -38,7 +38,7 @@ function moreBattery(design: Design, catalogue: Catalogue): Change | null {
   if (!bank) return null;
   const pairs = design.supply.houseV / 12;
   const bigger = nextUp(
-    catalogue.ofKind('battery').filter((p) => p.chemistry === bank.part.chemistry),
+    catalogue.usual('battery').filter((p) => p.chemistry === bank.part.chemistry),
     bank.part.capacityAh,
     (p) => p.capacityAh,
   );
@@ -59,15 +59,15 @@ function moreCharger(design: Design, catalogue: Catalogue): Change | null {
   const { part, share } = first;
   if (share < 1) return { id: 'charger', what: 'the charger at full power', price: 0, kg: 0, apply: (d) => void (supplyOf(d).dcdcHalf = false) };
   const fits = (p: PartOf<'dcdc'>): boolean => p.inputV === part.inputV && p.outputV === part.outputV && (p.sunInput !== null || part.sunInput === null);
-  const bigger = nextUp(catalogue.ofKind('dcdc').filter(fits), part.outputA, (p) => p.outputA);
+  const bigger = nextUp(catalogue.usual('dcdc').filter(fits), part.outputA, (p) => p.outputA);
   return bigger && { id: 'charger', what: `${bigger.name} instead of ${part.outputA} A`, price: bigger.price - part.price, kg: bigger.kg - part.kg, apply: (d) => void (supplyOf(d).dcdc = bigger.id) };
 }
 
 function travelChanges(design: Design, catalogue: Catalogue): readonly (Change | null)[] {
   const { trip } = design.brief;
   const charges = dcdcsOf(design, catalogue).length > 0 || supplyOf(design).isolation === 'isolator';
-  const mains = mainsChargerOf(design, catalogue);
-  const charger = catalogue.ofKind('mains-charger').find((p) => p.outputV === design.supply.houseV) ?? null;
+  const mains = mainsChargersOf(design, catalogue).length > 0;
+  const charger = catalogue.usual('mains-charger').find((p) => p.outputV === design.supply.houseV) ?? null;
   return [
     charges && trip.drivingH > 0 && trip.drivingH <= 23 ? { id: 'driving', what: 'an hour more driving on travel days', price: 0, kg: 0, apply: (d) => void (d.brief.trip.drivingH += 1) } : null,
     charges && trip.parkedDays > 0 ? { id: 'parked', what: 'one day less parked between travel days', price: 0, kg: 0, apply: (d) => void (d.brief.trip.parkedDays -= 1) } : null,

@@ -1,5 +1,6 @@
+import { inverterOf } from '../plant/index.js';
 import type { Catalogue } from '../catalogue/index.js';
-import { type Design, type Load, supplyOf } from '../design/index.js';
+import { type Design, type Load } from '../design/index.js';
 import { dayFigures, dayLoad, type DayFigures, type DayLoad } from '../loads/index.js';
 import { climateOf, tripDays } from '../travel/index.js';
 
@@ -9,7 +10,7 @@ const onVehicle = ({ brief }: Design, { feed, supply }: Load): boolean => supply
 /** The loads through one kind of day. */
 export function loadsOn(design: Design, catalogue: Catalogue, drivingH: number, mainsH: number): DayFigures {
   const { houseV } = design.supply;
-  const inverter = catalogue.find('inverter', supplyOf(design).inverter);
+  const inverter = inverterOf(design, catalogue)?.part ?? null;
   const { ambientC } = climateOf(design.brief.trip);
   const context = { nominalV: houseV, drivingH, mainsH, inverterW: inverter?.ratedW ?? null, ambientC };
   const loads = Object.entries(design.loads)

@@ -1,5 +1,6 @@
+import { inverterOf } from '../plant/index.js';
 import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
-import { type Design, supplyOf } from '../design/index.js';
+import { type Design } from '../design/index.js';
 import { inverterInputW, largestTogether } from '../loads/index.js';
 import { bankOf, stringLost, type Bank } from '../supply/index.js';
 import { simulateJob, type TripJob, type TripResult } from '../trip/index.js';
@@ -51,7 +52,7 @@ function oneStringLess(job: TripJob, bank: Bank): TripJob | null {
 /** True where the batteries left carry all that may run at once with the largest string out; one behind a selector always does for itself. */
 function carriesWithout(design: Design, catalogue: Catalogue, bank: Bank): boolean {
   if (bank.strings === 1) return true;
-  const inverter = catalogue.find('inverter', supplyOf(design).inverter);
+  const inverter = inverterOf(design, catalogue)?.part ?? null;
   const day = loadsOn(design, catalogue, design.brief.trip.drivingH, 0);
   const dcW = largestTogether(day.loads.filter((l) => !l.mains).map((l) => ({ id: l.id, watts: l.fullW, never: l.never }))).watts;
   const allW = dcW + (inverter ? inverterInputW(inverter.ratedW, inverter.ratedW) : 0);

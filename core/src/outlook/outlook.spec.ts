@@ -129,7 +129,7 @@ describe('sun alone', () => {
     expect(alone(demo('vet', (d) => (supplyOf(d).battery.part = null)))).toBeNull();
   });
   it('is yes with sun enough, whatever the trip drives or plugs in', () => {
-    const rich = (d: Design): void => void Object.assign(supplyOf(d).sun, { count: 12, controller: 'mppt-50', panel: 'pv-200' });
+    const rich = (d: Design): void => void Object.assign(supplyOf(d).sun, { count: 12, controller: 'mppt-40', panel: 'pv-200' });
     const yes = alone(demo('survey', rich))!;
     expect([yes.stands, yes.reserveAtH, yes.offAtH]).toEqual([true, null, null]);
     expect(alone(demo('survey', (d) => (rich(d), (d.brief.trip.drivingH = 9))))).toEqual(yes);

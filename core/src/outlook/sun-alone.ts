@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue/index.js';
 import { copyDesign, type Design } from '../design/index.js';
-import { arrayOf } from '../supply/index.js';
+import { arraysOf } from '../supply/index.js';
 import { jobOfDesign } from './trip-job.js';
 import { simulateJob } from '../trip/index.js';
 
@@ -31,7 +31,7 @@ export interface SunAlone {
  * without a battery or a panel.
  */
 export function sunAlone(design: Design, catalogue: Catalogue): SunAlone | null {
-  if (!arrayOf(design, catalogue)) return null;
+  if (!arraysOf(design, catalogue).length) return null;
   const parked = copyDesign(design);
   Object.assign(parked.brief.trip, { days: LOOKED_AT_DAYS, drivingH: 0, parkedDays: 0, mainsNights: 'never', dayEdits: {} });
   const job = jobOfDesign(parked, catalogue, { stepS: STEP_S });

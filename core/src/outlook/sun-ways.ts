@@ -27,7 +27,7 @@ function controllerFor(design: Design, catalogue: Catalogue): string {
   const panel = catalogue.find('panel', supplyOf(design).sun.panel);
   const wantA = panel ? (panel.ratedW * supplyOf(design).sun.count) / (14 * (design.supply.houseV / 12)) : 0;
   const fit = catalogue
-    .ofKind('solar-controller')
+    .usual('solar-controller')
     .filter((c) => c.way === 'mppt')
     .sort((a, b) => a.maxA - b.maxA);
   return (fit.find((c) => c.maxA >= wantA) ?? fit.at(-1))!.id;
@@ -44,7 +44,7 @@ export function sunWays(design: Design, catalogue: Catalogue): readonly SunWay[]
   supplyOf(through).sun.controller = null;
   const dual = charger.part.sunInput
     ? charger.part
-    : catalogue.ofKind('dcdc').find((p) => p.sunInput && p.outputA >= charger.part.outputA && p.inputV === charger.part.inputV && p.outputV === charger.part.outputV);
+    : catalogue.usual('dcdc').find((p) => p.sunInput && p.outputA >= charger.part.outputA && p.inputV === charger.part.inputV && p.outputV === charger.part.outputV);
   if (dual) supplyOf(through).dcdc = dual.id;
   const ownNow = supplyOf(design).sun.controller !== null;
   return [

@@ -1,14 +1,14 @@
 import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
-import { asOfNow, type Design, supplyOf } from '../design/index.js';
+import { asOfNow, type Design } from '../design/index.js';
 import {
   alternatorOf,
   alternatorTrace,
   bankOf,
   closedShare,
-  dcdcsOf,
-  mainsChargerOf,
+  mainsChargersOf,
   offeredDayW,
-  arrayOf,
+  arraysOf,
+  passesA,
   selectedBankOf,
   traceOf,
   tripShare,
@@ -16,6 +16,7 @@ import {
   type Bank,
   type SolarArray,
 } from '../supply/index.js';
+import { plant } from '../plant/index.js';
 import { airByHour, climateOf, drivingSpans, mainsSpans } from '../travel/index.js';
 import { simulateJob, type DayOffer, type SharedWay, type TripJob, type TripLoad, type TripResult } from '../trip/index.js';
 import { dayKinds, loadsOn } from './days.js';
@@ -32,14 +33,17 @@ export interface TripOptions {
   readonly oneByOne?: boolean;
 }
 
-/** Share of the driving in which the charger is on: all of it with a wire, what the volts allow without. */
-function triggeredShare(design: Design): number {
-  if (supplyOf(design).isolation !== 'dcdc' || supplyOf(design).trigger !== 'volts') return 1;
+/** Share of the driving in which a charger is on: all of it with a wire, what the volts allow without. */
+function triggeredShare(design: Design, charger: string): number {
+  if (design.converters[charger]?.trigger !== 'volts') return 1;
   const scale = design.brief.vehicleV / 12;
   return closedShare(alternatorTrace(alternatorOf(design), design.brief.vehicleV), { ...BY_VOLTS, closeV: BY_VOLTS.closeV * scale, openV: BY_VOLTS.openV * scale });
 }
 
-function offersOn(design: Design, catalogue: Catalogue, bank: Bank, array: SolarArray | null, vehicleA: number, drivingH: number, mainsH: number): DayOffer {
+/** Panels in the order in which a trip takes them: those that share a charger's output with the vehicle first. */
+const inTripOrder = (arrays: readonly SolarArray[]): readonly SolarArray[] => [...arrays].sort((a, b) => Number(b.throughCharger) - Number(a.throughCharger));
+
+function offersOn(design: Design, catalogue: Catalogue, bank: Bank, arrays: readonly SolarArray[], vehicleA: number, drivingH: number, mainsH: number): DayOffer {
   const perBlock = 1 / bank.inSeries;
   const loads = loadsOn(design, catalogue, drivingH, mainsH).loads.flatMap((l): TripLoad[] => [
     ...(l.runningW > 0 && l.duty > 0
@@ -47,39 +51,55 @@ function offersOn(design: Design, catalogue: Catalogue, bank: Bank, array: Solar
       : []),
     ...(l.standbyW > 0 ? [{ id: `${l.id} waiting`, kind: 'power' as const, value: l.standbyW * perBlock, duty: 1, hours: [[0, 24]] as [number, number][], critical: false }] : []),
   ]);
-  const mains = mainsChargerOf(design, catalogue);
+  const driveHours = drivingSpans(drivingH);
+  const [first, ...others] = arrays;
+  const wattsOf = (a: SolarArray): readonly number[] => offeredDayW(a, drivingH === 0).map((w) => w * perBlock);
+  // A further charger that takes panels too is full of what the vehicle gives it while that drives.
+  const driven = (h: number): boolean => driveHours.some(([from, to]) => h + 1 > from && h < to);
   return {
     loads,
     alternatorA: vehicleA,
-    driveHours: drivingSpans(drivingH),
-    mainsA: mains && mains.outputV === bank.nominalV ? mains.outputA * tripShare(design, 'mains') : 0,
+    driveHours,
+    mainsA: mainsA(design, catalogue, bank),
     mainsHours: mainsSpans(mainsH),
-    sunWatts: array ? offeredDayW(array, drivingH === 0).map((w) => w * perBlock) : null,
+    sunWatts: first ? wattsOf(first) : null,
+    besideW: others.map((a) => wattsOf(a).map((w, h) => (a.throughCharger && vehicleA > 0 && driven(h) ? 0 : w))),
   };
 }
 
-function sharedOutput(design: Design, catalogue: Catalogue, array: SolarArray | null, vehicleA: number): { readonly outputA: number; readonly way: SharedWay } | null {
-  const first = dcdcsOf(design, catalogue)[0];
-  return array?.throughCharger && first && vehicleA > 0 ? { outputA: vehicleA, way: first.part.sunInput?.way ?? 'sun first' } : null;
+/** What all that charges from the mains gives in the air of the trip, A. */
+function mainsA(design: Design, catalogue: Catalogue, bank: Bank): number {
+  const { converters } = plant(design, catalogue);
+  return mainsChargersOf(design, catalogue)
+    .filter((m) => m.outputV === bank.nominalV)
+    .reduce(
+      (s, m) =>
+        s +
+        m.outputA *
+          tripShare(
+            design,
+            converters.find((c) => c.ref.id === m.unit)!,
+          ),
+      0,
+    );
 }
 
-/** Most that all sun passes to the bank, A; null: no limit. A portable panel's own regulator stands beside the roof's. */
-function sunLimitA(array: SolarArray | null): number | null {
-  if (!array || array.maxA === null) return null;
-  return array.maxA + (array.portable?.ownRegulator ? 1.2 * array.portable.panel.impA : 0);
+function sharedOutput(first: SolarArray | undefined, vehicleA: number): { readonly outputA: number; readonly way: SharedWay } | null {
+  return first?.throughCharger && vehicleA > 0 ? { outputA: vehicleA, way: first.sunInput?.way ?? 'sun first' } : null;
 }
 
 /**
  * A design's trip, ready for the model: its days in their order, its own month's sky. The model is per 12 V block, so a
  * 24 V bank is one such block with half the watts at the same amps.
  */
-export function tripJob(design: Design, catalogue: Catalogue, bank: Bank, array: SolarArray | null, options: TripOptions = {}): TripJob {
+export function tripJob(design: Design, catalogue: Catalogue, bank: Bank, arrays: readonly SolarArray[], options: TripOptions = {}): TripJob {
   const { trip } = design.brief;
   const climate = climateOf(trip);
   const { kinds, kindOfDay } = dayKinds(trip);
-  const vehicle = vehicleChargeA(design, catalogue, bank, traceOf(design, catalogue).closedShare).outA * triggeredShare(design);
+  const vehicle = vehicleChargeA(design, catalogue, bank, traceOf(design, catalogue).closedShare, (id) => triggeredShare(design, id)).outA;
   const second = selectedBankOf(design, catalogue);
   const figures = CHEMISTRY[bank.part.chemistry];
+  const [first, ...others] = inTripOrder(arrays);
   return {
     stepS: options.stepS ?? (trip.days <= FINE_UP_TO_DAYS ? FINE_S : COARSE_S),
     days: trip.days,
@@ -87,12 +107,13 @@ export function tripJob(design: Design, catalogue: Catalogue, bank: Bank, array:
     second: second && { chemistry: second.part.chemistry, capacityAh: second.capacityAh, startSoc: 1 },
     cutoff: { openV: figures.disconnectV, closeV: bank.closeV / bank.inSeries },
     reserveSoc: 1 - bank.usableShare,
-    kinds: kinds.map((k) => offersOn(design, catalogue, bank, array, vehicle, k.drivingH, k.mainsH)),
+    kinds: kinds.map((k) => offersOn(design, catalogue, bank, inTripOrder(arrays), vehicle, k.drivingH, k.mainsH)),
     kindOfDay,
     clearness: Array<number>(trip.days).fill(climate.clearness),
-    sunMaxA: sunLimitA(array),
-    shared: sharedOutput(design, catalogue, array, vehicle),
-    startBelow: supplyOf(design).sun.startBelow,
+    sunMaxA: first ? passesA(first) : null,
+    beside: others.map((a) => ({ maxA: passesA(a), startBelow: a.startBelow })),
+    shared: sharedOutput(first, vehicle),
+    startBelow: first?.startBelow ?? null,
     ambientC: climate.ambientC,
     airByHour: airByHour(climate),
     oneByOne: options.oneByOne ?? false,
@@ -103,7 +124,7 @@ export function tripJob(design: Design, catalogue: Catalogue, bank: Bank, array:
 export function jobOfDesign(whole: Design, catalogue: Catalogue, options: TripOptions = {}): TripJob | null {
   const design = asOfNow(whole);
   const bank = bankOf(design, catalogue);
-  return bank ? tripJob(design, catalogue, bank, arrayOf(design, catalogue), options) : null;
+  return bank ? tripJob(design, catalogue, bank, arraysOf(design, catalogue), options) : null;
 }
 
 /** The trip of a design in its month's mean weather; null without a battery. */

@@ -1,7 +1,7 @@
-import { chargerInputW, type Catalogue, type Part, type PartOf } from '../catalogue/index.js';
+import { chargerInputW, type Catalogue, type Part } from '../catalogue/index.js';
 import { gearKey, panelId, refTo, type Design, type GearRole, type Load, type LoadGroup, type Purpose, type Ref, type Trace } from '../design/index.js';
 import { inverterInputW } from '../loads/index.js';
-import { convertersOfKind, plant, type BankThing, type ConverterThing, type DistributionThing, type Plant } from '../plant/index.js';
+import { convertersOfKind, plant, type ArrayThing, type BankThing, type ConverterThing, type DistributionThing, type Plant } from '../plant/index.js';
 import { bankOf, selectedBankOf, type Bank } from '../supply/index.js';
 import { FIXING, LOAD_BODY, USUAL_BODY, type Body, type Fixing } from './bodies.js';
 
@@ -44,10 +44,10 @@ function make(ref: Ref, role: GearRole, name: string, body: Body, heatW = 0): Wa
 const gearOfPart = (ref: Ref, role: GearRole, name: string, part: Part, heatW = 0): Wanted => ({ ...make(ref, role, name, row(part, 1), heatW), part: part.id });
 
 /** Each panel on its own, so that rows go round hatches and vents; the first is where their cable starts. */
-function panels(part: PartOf<'panel'>, count: number): Wanted[] {
+function panels({ ref, part, quantity: count }: ArrayThing): Wanted[] {
   return Array.from({ length: count }, (_, i) => {
     const name = count === 1 ? `panel ${part.ratedW} W` : `panel ${i + 1} of ${count}, ${part.ratedW} W`;
-    return { ...gearOfPart(refTo('arrays', panelId(i)), 'panel', name, part), plain: `panel ${part.ratedW} W`, ofAlike: count };
+    return { ...gearOfPart(refTo('arrays', panelId(i, ref.id)), 'panel', name, part), plain: `panel ${part.ratedW} W`, ofAlike: count };
   });
 }
 
@@ -84,18 +84,22 @@ function inlineGear({ switchgear, monitors }: Plant): Wanted[] {
 /** Watts of the panels that a converter takes. */
 const sunOn = (c: ConverterThing, p: Plant): number => p.arrays.filter((a) => c.inputs.some((i) => i.ref.id === a.ref.id)).reduce((sum, a) => sum + a.part.ratedW * a.quantity, 0);
 
+/** How the later ones of a kind are told from the first. */
+const NTH = ['', 'second ', 'third '];
+
 /** A converter with what it loses as heat; of several of a kind the later ones say so. */
 function converterGear(c: ConverterThing, nth: number, p: Plant, bank: Bank | null, houseV: number): Wanted {
   const { ref, part } = c;
+  const mark = NTH[nth] ?? `${nth + 1}th `;
   switch (part.kind) {
     case 'dcdc':
-      return gearOfPart(ref, 'charger', nth ? 'second charger' : 'charger', part, bank ? chargerInputW(part, bank.absorptionV) * (1 - part.efficiency) : 0);
+      return gearOfPart(ref, 'charger', `${mark}charger`, part, bank ? chargerInputW(part, bank.absorptionV) * (1 - part.efficiency) : 0);
     case 'solar-controller':
-      return gearOfPart(ref, 'controller', 'solar controller', part, CONTROLLER_LOSS * Math.min(sunOn(c, p), part.maxA * houseV));
+      return gearOfPart(ref, 'controller', `${mark}solar controller`, part, CONTROLLER_LOSS * Math.min(sunOn(c, p), part.maxA * houseV));
     case 'mains-charger':
-      return gearOfPart(ref, 'mains', 'mains charger', part, Math.max(0, part.acW - part.outputA * part.outputV * 1.2));
+      return gearOfPart(ref, 'mains', `${mark}mains charger`, part, Math.max(0, part.acW - part.outputA * part.outputV * 1.2));
     case 'inverter':
-      return gearOfPart(ref, 'inverter', `inverter ${part.ratedW} W`, part, inverterInputW(part.ratedW, part.ratedW) - part.ratedW);
+      return gearOfPart(ref, 'inverter', `${mark}inverter ${part.ratedW} W`, part, inverterInputW(part.ratedW, part.ratedW) - part.ratedW);
   }
 }
 
@@ -114,11 +118,11 @@ function plantGear(design: Design, catalogue: Catalogue): Wanted[] {
     ...p.banks.flatMap((b) => bankGear(b, design, catalogue)),
     ...(bank ? [...bars.map(boardOf), ...inlineGear(p)] : []),
     ...converters('dcdc'),
-    ...p.links.map((l) => gearOfPart(l.ref, 'charger', 'isolator', l.part)),
+    ...p.links.map((l, i) => gearOfPart(l.ref, 'charger', `${NTH[i] ?? `${i + 1}th `}isolator`, l.part)),
     ...converters('inverter'),
     ...blocks.map(boardOf),
-    ...p.arrays.filter((a) => !a.portable).flatMap((a) => panels(a.part, a.quantity)),
-    ...p.arrays.filter((a) => a.portable).map((a) => make(a.ref, 'control', 'portable panel’s socket', LOAD_BODY.sockets)),
+    ...p.arrays.filter((a) => !a.portable).flatMap(panels),
+    ...p.arrays.filter((a) => a.portable).map((a, i) => make(a.ref, 'control', `${NTH[i] ?? `${i + 1}th `}portable panel’s socket`, LOAD_BODY.sockets)),
     ...converters('solar-controller'),
     ...converters('mains-charger'),
     ...p.monitors.flatMap((m) => SHOWN[m.ref.id]?.(m.ref) ?? []),

@@ -56,7 +56,7 @@ function arraysOf({ arrays }: Rig, catalogue: Catalogue): ArrayThing[] {
 /** What stands at a converter's inputs: only where its part has an input of that sort. */
 function inputsOf(id: string, { from, inlet }: RigConverter, of: ConverterThing['part'], arrays: readonly ArrayThing[]): Supplied[] {
   const sunny = of.kind === 'solar-controller' || (of.kind === 'dcdc' && of.sunInput !== null);
-  const onMains = of.kind === 'mains-charger' || (of.kind === 'inverter' && of.charger !== null);
+  const onMains = of.kind === 'mains-charger' || (of.kind === 'dcdc' && of.mainsInput !== undefined) || (of.kind === 'inverter' && of.charger !== null);
   return [
     ...(of.kind === 'dcdc' && from?.in === 'vehicles' ? [{ by: 'vehicle' as const, ref: refTo('vehicles', from.id) }] : []),
     ...(sunny ? arrays.filter((a) => a.into?.in === 'converters' && a.into.id === id).map((a): Supplied => ({ by: 'array', ref: a.ref })) : []),
@@ -64,7 +64,8 @@ function inputsOf(id: string, { from, inlet }: RigConverter, of: ConverterThing[
   ];
 }
 
-const CONVERTER_KINDS = ['dcdc', 'solar-controller', 'mains-charger', 'inverter'] as const;
+/** Kinds of part that are converters. */
+export const CONVERTER_KINDS = ['dcdc', 'solar-controller', 'mains-charger', 'inverter'] as const;
 
 function convertersOf({ converters }: Rig, catalogue: Catalogue, arrays: readonly ArrayThing[]): ConverterThing[] {
   return inOrder(converters).flatMap(([id, c]) => {
@@ -151,3 +152,6 @@ type OfKind<K extends ConverterThing['part']['kind']> = ConverterThing & { reado
 
 /** The converters of one kind, in their order. @example convertersOfKind(plant(design, catalogue), 'dcdc').length // 2 */
 export const convertersOfKind = <K extends ConverterThing['part']['kind']>(p: Plant, kind: K): readonly OfKind<K>[] => p.converters.filter((c): c is OfKind<K> => c.part.kind === kind);
+
+/** The inverter that 230 V loads hang on; null: none. */
+export const inverterOf = (rig: Rig, catalogue: Catalogue): OfKind<'inverter'> | null => convertersOfKind(plant(rig, catalogue), 'inverter')[0] ?? null;

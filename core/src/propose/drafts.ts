@@ -1,3 +1,4 @@
+import { inverterOf } from '../plant/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import { type Design, type Trip, supplyOf } from '../design/index.js';
 import { jobOfDesign, loadsOn, simulateDesign } from '../outlook/index.js';
@@ -6,11 +7,11 @@ import {
   ALTERNATOR,
   alternatorBudget,
   alternatorOf,
-  arrayOf,
+  arraysOf,
   bankOf,
   dcdcsOf,
   devicesOf,
-  mainsChargerOf,
+  mainsChargersOf,
   supplyFigures,
   vehicleChargeA,
   traceOf,
@@ -105,24 +106,21 @@ const dullClearness = (design: Design): number => {
 
 function figuresOf(design: Design, catalogue: Catalogue): SupplyFigures {
   const trip = design.brief.trip;
-  return supplyFigures(design, catalogue, loadsOn(design, catalogue, trip.drivingH, 0), loadsOn(design, catalogue, 0, 0), bankOf(design, catalogue), arrayOf(design, catalogue));
+  return supplyFigures(design, catalogue, loadsOn(design, catalogue, trip.drivingH, 0), loadsOn(design, catalogue, 0, 0), bankOf(design, catalogue), arraysOf(design, catalogue));
 }
 
 /** Electrical limits that no trip shows: they must hold in every tier. */
 function holds(design: Design, catalogue: Catalogue): boolean {
   const bank = bankOf(design, catalogue)!;
-  const inverter = catalogue.find('inverter', supplyOf(design).inverter);
+  const inverter = inverterOf(design, catalogue)?.part ?? null;
   const vehicle = vehicleChargeA(design, catalogue, bank, traceOf(design, catalogue).closedShare);
   const alternator = alternatorOf(design);
   const left = alternatorBudget(alternator.ratedA, allWanted(vehicle.wanted, design), alternator.vehicleA ?? undefined);
-  const mains = mainsChargerOf(design, catalogue);
+  const mainsA = mainsChargersOf(design, catalogue).reduce((s, m) => s + m.outputA, 0);
   const inverterA = inverter ? inverter.ratedW / (0.9 * bank.openV) : 0;
   const chargers = dcdcsOf(design, catalogue).length;
   return (
-    inverterA <= bank.continuousA &&
-    (chargers === 0 || vehicle.outA <= bank.maxChargeA) &&
-    (!mains || mains.outputA <= bank.maxChargeA) &&
-    (vehicle.wanted.roadA === 0 || design.brief.trip.drivingH === 0 || !left.over)
+    inverterA <= bank.continuousA && (chargers === 0 || vehicle.outA <= bank.maxChargeA) && mainsA <= bank.maxChargeA && (vehicle.wanted.roadA === 0 || design.brief.trip.drivingH === 0 || !left.over)
   );
 }
 
@@ -173,7 +171,7 @@ function more(design: Design, catalogue: Catalogue): number {
   const supply = supplyOf(design);
   const part = catalogue.find('battery', supply.battery.part);
   const strings = supply.battery.count / (supply.houseV / 12);
-  const single = part && strings > 1 && catalogue.ofKind('battery').some((p) => p.chemistry === part.chemistry && p.capacityAh >= part.capacityAh * strings - 1e-9);
+  const single = part && strings > 1 && catalogue.usual('battery').some((p) => p.chemistry === part.chemistry && p.capacityAh >= part.capacityAh * strings - 1e-9);
   return single ? (ONE_FOR_TWO / (1 - ONE_FOR_TWO)) * part.price * supply.battery.count : 0;
 }
 

@@ -14,7 +14,7 @@ export function inverterFor(design: Design, catalogue: Catalogue): PartOf<'inver
   const day = loadsOn(design, catalogue, design.brief.trip.drivingH, 0);
   if (day.mainsPeakW <= 0) return null;
   const startW = Math.max(0, ...day.loads.filter((l) => l.mains).map((l) => l.ownW * Math.max(1, design.loads[l.id]!.surge)));
-  const fits = catalogue.ofKind('inverter').filter((p) => p.inputV === design.supply.houseV && p.charger === null && p.surgeW >= startW);
+  const fits = catalogue.usual('inverter').filter((p) => p.inputV === design.supply.houseV && p.charger === null && p.surgeW >= startW);
   return smallest(fits, (p) => p.ratedW, INVERTER_ROOM * day.mainsPeakW) ?? fits.sort((a, b) => b.ratedW - a.ratedW)[0] ?? null;
 }
 
@@ -40,9 +40,9 @@ function inlineFor(design: Design, catalogue: Catalogue, ways: number): Pick<Usu
   const { settings } = design;
   const supply = supplyOf(design);
   const { loadsA, allA } = flows(design, catalogue);
-  const hubs = catalogue.ofKind('hub').filter((h) => h.ways >= ways && h.barsA >= CARRIES_ROOM * allA && h.disconnect.ratedA >= CARRIES_ROOM * loadsA);
+  const hubs = catalogue.usual('hub').filter((h) => h.ways >= ways && h.barsA >= CARRIES_ROOM * allA && h.disconnect.ratedA >= CARRIES_ROOM * loadsA);
   const hub = settings.boardSchool === 'hub board' ? (smallest(hubs, (h) => h.price, 0)?.id ?? null) : null;
-  const carries = (kind: 'switch' | 'shunt' | 'disconnect', amps: number): string | null => smallest(catalogue.ofKind(kind), (p) => p.ratedA, CARRIES_ROOM * amps)?.id ?? null;
+  const carries = (kind: 'switch' | 'shunt' | 'disconnect', amps: number): string | null => smallest(catalogue.usual(kind), (p) => p.ratedA, CARRIES_ROOM * amps)?.id ?? null;
   return { mainSwitch: carries('switch', allA), shunt: carries('shunt', allA), disconnect: { part: carries('disconnect', loadsA), pole: supply.disconnect.pole }, hub };
 }
 
@@ -53,7 +53,7 @@ export function withFixedParts(design: Design, catalogue: Catalogue): Design {
   supply.inverter = inverterFor(next, catalogue)?.id ?? null;
   const ways = Object.values(next.loads).filter((l) => l.supply === 'dc').length;
   // A bank of 24 V drives more through a short than a blade breaks, or may be backed up against.
-  const blocks = catalogue.ofKind('fuse-block').filter((p) => p.holds === (supply.houseV > 12 ? 'cartridge' : 'blade'));
+  const blocks = catalogue.usual('fuse-block').filter((p) => p.holds === (supply.houseV > 12 ? 'cartridge' : 'blade'));
   supply.fuseBlock = smallest(blocks, (p) => p.ways, ways + 2)?.id ?? supply.fuseBlock;
   supply.second = null;
   Object.assign(supply, inlineFor(next, catalogue, ways + 1));

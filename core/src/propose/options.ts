@@ -37,7 +37,7 @@ function controllerFor(design: Design, catalogue: Catalogue, watts: number, char
   const way = design.settings.regulatorSchool === 'PWM' ? 'pwm' : 'mppt';
   const wantA = watts / (13.5 * (design.supply.houseV / 12));
   const fit = catalogue
-    .ofKind('solar-controller')
+    .usual('solar-controller')
     .filter((c) => c.way === way)
     .sort((a, b) => a.maxA - b.maxA);
   return fit.find((c) => c.maxA >= wantA) ?? fit.at(-1) ?? null;
@@ -51,14 +51,14 @@ export function withOption(design: Design, catalogue: Catalogue, o: Option): Des
   if (supply.isolation !== 'none') supply.isolation = decideIsolation(next, bankOf(next, catalogue)).advised;
   supply.dcdc = supply.isolation === 'dcdc' ? (o.charger?.id ?? null) : null;
   supply.dcdcHalf = supply.isolation === 'dcdc' && o.half;
-  supply.isolator = supply.isolation === 'isolator' ? (catalogue.ofKind('isolator')[1]?.id ?? null) : null;
+  supply.isolator = supply.isolation === 'isolator' ? (catalogue.usual('isolator')[1]?.id ?? null) : null;
   const panel = panelFor(design, catalogue);
   supply.sun.panel = o.panels ? panel.id : null;
   supply.sun.count = Math.max(1, o.panels);
   supply.sun.controller = o.panels ? (controllerFor(next, catalogue, o.panels * panel.ratedW, supply.isolation === 'dcdc' ? o.charger : null)?.id ?? null) : null;
   const plugged = next.brief.trip.mainsNights !== 'never' && next.brief.trip.mainsH > 0;
   const wantA = o.battery.capacityAh * (o.count / (supply.houseV / 12)) * 0.12;
-  const mains = catalogue.ofKind('mains-charger').filter((p) => p.outputV === supply.houseV);
+  const mains = catalogue.usual('mains-charger').filter((p) => p.outputV === supply.houseV);
   supply.mains.charger = plugged ? ((mains.find((p) => p.outputA >= wantA) ?? mains.at(-1))?.id ?? null) : null;
   return next;
 }
@@ -69,11 +69,11 @@ export function supplyOptions(design: Design, catalogue: Catalogue): readonly Op
   const supply = supplyOf(design);
   const chemistry = settings.batterySchool === 'AGM' ? 'agm' : 'lfp';
   const pairs = supply.houseV / 12;
-  const batteries = catalogue.ofKind('battery').filter((p) => p.chemistry === chemistry);
+  const batteries = catalogue.usual('battery').filter((p) => p.chemistry === chemistry);
   const charging = supply.isolation !== 'none';
   const dual = settings.sunSchool === 'through the charger';
   const fits = (p: PartOf<'dcdc'>): boolean => p.inputV === brief.vehicleV && p.outputV === supply.houseV && p.coldLock;
-  const all = catalogue.ofKind('dcdc').filter((p) => fits(p) && p.profiles.includes(chemistry));
+  const all = catalogue.usual('dcdc').filter((p) => fits(p) && p.profiles.includes(chemistry));
   const chargers = charging ? all : [];
   const roof = ROOF_PANELS[brief.vehicleKind];
   return batteries.flatMap((battery) =>

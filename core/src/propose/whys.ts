@@ -8,7 +8,7 @@ function nextCharger(design: Design, catalogue: Catalogue, { bank }: SupplyFigur
   if (!now || !bank || supplyOf(design).isolation !== 'dcdc') return [];
   const outA = now.outputA * halfOf(now, supplyOf(design).dcdcHalf);
   const larger = catalogue
-    .ofKind('dcdc')
+    .usual('dcdc')
     .filter((p) => p.inputV === now.inputV && p.outputV === now.outputV && (p.sunInput === null) === (now.sunInput === null) && p.outputA > outA && p.outputA <= bank.maxChargeA)
     .sort((a, b) => a.outputA - b.outputA)[0];
   if (!larger) return [];

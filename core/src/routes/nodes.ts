@@ -17,9 +17,6 @@ export function bankPosts(bank: string, string: number | null): Posts {
   return { plus: `${node}+`, minus: `${node}-` };
 }
 
-/** However many panels are on the roof, the circuit meets them as one. */
-export const ROOF_PANELS: Posts = terminals('panel');
-
 type Told = { readonly spec: Pick<RunSpec, 'role' | 'serves'> };
 
 /** True of a lead of a bank. */

@@ -1,4 +1,4 @@
-import { type Design, type PlugEdit, supplyOf } from '../design/index.js';
+import { type Design, type PlugEdit } from '../design/index.js';
 import type { SizedRun } from './sized.js';
 
 export type Carries = 'trailer feed' | 'panels' | 'house battery' | 'fridge socket' | 'outlet';
@@ -75,28 +75,30 @@ function ofRun(design: Design, run: SizedRun): PlugPair | null {
 /** Every pair of plugs in a job: at couplings, for a portable panel, and the factory's own trailer socket. */
 export function plugPairs(design: Design, runs: readonly SizedRun[], trailerSocket: string | null): PlugPair[] {
   const out = runs.flatMap((r) => ofRun(design, r) ?? []);
-  const portable = supplyOf(design).sun.portable;
-  if (portable)
+  for (const [id, array] of Object.entries(design.arrays)) {
+    if (!array.portable || array.part === null) continue;
+    const toBank = array.into?.in === 'banks';
     out.push(
       pair(
         design,
         {
-          id: 'plug-portable',
-          name: 'portable panel, outside socket',
+          id: `plug-${id}`,
+          name: array.name || 'portable panel, outside socket',
           run: null,
           kind: '50 A',
           ratingA: 50,
-          carries: portable.into === 'bank' ? 'house battery' : 'panels',
+          carries: toBank ? 'house battery' : 'panels',
           nominalV: design.supply.houseV,
-          regulated: portable.regulated,
-          live: { source: true, sink: portable.into === 'bank' },
+          regulated: array.portable.regulated,
+          live: { source: true, sink: toBank },
           areaMm2: null,
-          reaches: portable.into === 'bank' ? 'the house battery’s bus bars' : 'the panels’ input of the regulator',
+          reaches: toBank ? 'the house battery’s bus bars' : 'the panels’ input of the regulator',
         },
         'flush',
         false,
       ),
     );
+  }
   for (const [id, load] of Object.entries(design.loads)) {
     if (load.supply !== 'dc' || load.plugA === null || load.plugA < HEAVY_PLUG_A) continue;
     const run = runs.find((r) => r.spec.id === `load-${id}`);

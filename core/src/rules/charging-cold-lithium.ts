@@ -7,11 +7,17 @@ export const chargingColdLithium: Rule = {
   severity: 'look',
   basis: 'charge range of lithium iron phosphate, 0 to 45 °C; the region’s coldest morning',
   why: 'Charged below 0 °C a lithium battery plates its metal and is harmed for good.',
-  test: ({ design, catalogue, supply: { bank, array } }) => {
+  test: ({ design, catalogue, supply: { bank, arrays } }) => {
     const { coldestC } = climateOf(design.brief.trip);
     if (bank?.part.chemistry !== 'lfp' || coldestC >= 0) return [];
     const unlocked = dcdcsOf(design, catalogue).some((d) => !d.part.coldLock);
-    return [{ at: { stage: 'supply', about: 'house' }, values: { cold: coldestC, lock: unlocked ? 0 : 1, sun: array?.controller ? 1 : 0 }, ...(unlocked ? { severity: 'stop' as const } : {}) }];
+    return [
+      {
+        at: { stage: 'supply', about: 'house' },
+        values: { cold: coldestC, lock: unlocked ? 0 : 1, sun: arrays.some((a) => a.controller) ? 1 : 0 },
+        ...(unlocked ? { severity: 'stop' as const } : {}),
+      },
+    ];
   },
   say: (v) => `Mornings fall to ${v['cold']} °C and the bank is lithium: ${v['lock'] ? 'its charger locks below 0 °C, so the first hours may bring nothing' : 'its charger has no lock below 0 °C'}.`,
   fix: () => 'Charge locked by a probe on the battery, a place inside that stays above 0 °C, or a battery with its own heater; the maker’s word decides.',

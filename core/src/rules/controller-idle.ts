@@ -1,21 +1,22 @@
-import { supplyOf } from '../design/index.js';
+import { takeOut } from '../commands/index.js';
 import { press } from './press.js';
-import type { Rule } from './rule.js';
+import type { Found, Rule } from './rule.js';
 
 export const controllerIdle: Rule = {
   id: 'controller-idle',
   severity: 'stop',
   basis: 'a controller stands between panels and a bank',
   why: 'A box that nothing feeds, or that feeds nothing, costs money and brings no ampere-hour.',
-  test: ({ design, catalogue, runs, supply: { array, bank } }) => {
-    const part = catalogue.find('solar-controller', supplyOf(design).sun.controller);
-    if (!part) return [];
-    const fed = array !== null && (array.ratedW > 0 || array.portable?.ownRegulator === false);
-    const joined = !bank || runs.some((r) => r.spec.from.gear === 'controller');
-    const what = !fed ? 'nothing feeds it' : !joined ? 'it is wired to nothing' : null;
-    return what ? [{ at: { stage: 'supply', about: 'controller' }, values: { name: part.name, what } }] : [];
-  },
-  presses: (_, { design }) => [press(design, 'Take the controller out', (d) => (supplyOf(d).sun.controller = null))],
+  test: ({ design, catalogue, runs, supply: { arrays, bank } }) =>
+    Object.entries(design.converters).flatMap(([id, c]): Found[] => {
+      const part = catalogue.find('solar-controller', c.part);
+      if (!part) return [];
+      const fed = arrays.some((a) => a.regulator?.id === id);
+      const joined = !bank || runs.some((r) => r.spec.from.gear === id);
+      const what = !fed ? 'nothing feeds it' : !joined ? 'it is wired to nothing' : null;
+      return what ? [{ at: { stage: 'supply', about: id }, values: { name: part.name, what } }] : [];
+    }),
+  presses: ({ at }, { design }) => [press(design, 'Take the controller out', (d) => takeOut(d, at.about!))],
   say: (v) => `${v['name']}: ${v['what']}.`,
   fix: () => 'Panels for it, or take it out.',
 };

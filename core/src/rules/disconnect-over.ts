@@ -21,7 +21,7 @@ export const disconnectOver: Rule = {
       ? []
       : takeRated(
           design,
-          catalogue.ofKind('disconnect'),
+          catalogue.usual('disconnect'),
           (p) => p.ratedA,
           Number(v['amps']),
           (s, id) => (s.disconnect.part = id),

@@ -55,7 +55,7 @@ export const fuseCannotBreak: Rule = {
     if (!ofBlock || !now || now.holds === 'cartridge') return [];
     const used = runs.filter((r) => r.spec.from.gear === 'block').length;
     const better = catalogue
-      .ofKind('fuse-block')
+      .usual('fuse-block')
       .filter((p) => p.holds === 'cartridge' && p.ways >= used && p.totalA >= run.spec.lastingA)
       .sort((a, b) => a.ways - b.ways)[0];
     return better ? [press(design, `Take the ${better.name}`, (d) => (supplyOf(d).fuseBlock = better.id))] : [];

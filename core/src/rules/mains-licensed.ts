@@ -1,4 +1,4 @@
-import { supplyOf } from '../design/index.js';
+import { convertersOfKind, fromInlet, plant } from '../plant/index.js';
 import type { Rule } from './rule.js';
 
 export const mainsLicensed: Rule = {
@@ -7,7 +7,9 @@ export const mainsLicensed: Rule = {
   basis: 'fixed 230 V wiring is for a licensed electrician; check the rules in force',
   why: 'Mains kills. Meridex stops at “to be done and signed by”.',
   test: ({ design, catalogue }) => {
-    const parts = [catalogue.find('inverter', supplyOf(design).inverter)?.name, catalogue.find('mains-charger', supplyOf(design).mains.charger)?.name].filter((n) => n !== undefined);
+    const p = plant(design, catalogue);
+    const inverters = convertersOfKind(p, 'inverter');
+    const parts = [...inverters, ...fromInlet(p).filter((c) => c.part.kind !== 'inverter')].map((c) => c.part.name);
     return parts.length ? [{ at: { stage: 'checks', about: 'mains' }, values: { parts: parts.join(' and ') } }] : [];
   },
   say: (v) => `230 V side of ${v['parts']}: to be done and signed by a licensed electrician.`,

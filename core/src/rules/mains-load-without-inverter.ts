@@ -1,4 +1,4 @@
-import { supplyOf } from '../design/index.js';
+import { inverterOf } from '../plant/index.js';
 import { takeInverter } from './press.js';
 import type { Rule } from './rule.js';
 
@@ -9,7 +9,7 @@ export const mainsLoadWithoutInverter: Rule = {
   why: 'It cannot run away from a mains inlet.',
   test: ({ day, catalogue, design }) => {
     const mains = day.loads.filter((l) => l.mains);
-    if (!mains.length || catalogue.find('inverter', supplyOf(design).inverter)) return [];
+    if (!mains.length || (inverterOf(design, catalogue)?.part ?? null)) return [];
     return [{ at: { stage: 'supply', about: 'inverter' }, values: { loads: mains.map((l) => l.name).join(', '), watts: Math.round(Math.max(...mains.map((l) => l.ownW))) } }];
   },
   presses: ({ values: v }, { design, catalogue }) => takeInverter(design, catalogue, Number(v['watts'])),

@@ -14,7 +14,7 @@ export const noDistribution: Rule = {
   presses: ({ values: v }, { design, catalogue }) =>
     takeRated(
       design,
-      catalogue.ofKind('fuse-block'),
+      catalogue.usual('fuse-block'),
       (p) => p.ways,
       Number(v['loads']),
       (s, id) => (s.fuseBlock = id),

@@ -12,7 +12,7 @@ export const noMainSwitch: Rule = {
     const fuseA = Math.max(0, ...runs.map((r) => (r.spec.group === 'house' && r.ok && r.spec.from.gear === 'house' ? r.figures.fuseA * r.figures.perPole : 0)));
     return takeRated(
       design,
-      catalogue.ofKind('switch'),
+      catalogue.usual('switch'),
       (p) => p.ratedA,
       fuseA,
       (s, id) => (s.mainSwitch = id),

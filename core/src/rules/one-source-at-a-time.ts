@@ -1,13 +1,15 @@
-import type { Rule } from './rule.js';
+import type { Found, Rule } from './rule.js';
 
 export const oneSourceAtATime: Rule = {
   id: 'one-source-at-a-time',
   severity: 'look',
   basis: 'a charger with two inputs and one output',
   why: 'Sun and vehicle are not to be counted twice: while one is taken the other brings nothing.',
-  test: ({ design, supply: { array }, trip }) =>
-    array?.throughCharger && array.sunInput && array.sunInput.way !== 'sun first' && design.brief.trip.drivingH > 0 && trip
-      ? [{ at: { stage: 'supply', about: 'charger' }, values: { way: array.sunInput.way, hours: design.brief.trip.drivingH } }]
+  test: ({ design, supply: { arrays }, trip }) =>
+    design.brief.trip.drivingH > 0 && trip
+      ? arrays.flatMap((a): Found[] =>
+          a.regulator && a.sunInput && a.sunInput.way !== 'sun first' ? [{ at: { stage: 'supply', about: a.regulator.id }, values: { way: a.sunInput.way, hours: design.brief.trip.drivingH } }] : [],
+        )
       : [],
   say: (v) =>
     v['way'] === 'vehicle first'

@@ -1,13 +1,13 @@
 import { figure } from '../quantity/index.js';
-import type { Rule } from './rule.js';
+import type { Found, Rule } from './rule.js';
 
 export const panelVolts: Rule = {
   id: 'panel-volts',
   severity: 'stop',
   basis: 'open-circuit volts on the coldest morning of the region’s year, 0.28 % more for each kelvin below 25 °C',
   why: 'Too many volts on a cold morning destroy the regulator.',
-  test: ({ supply: { array } }) =>
-    array?.limitV && array.coldOpenV > array.limitV ? [{ at: { stage: 'supply', about: 'panel' }, values: { volts: figure(array.coldOpenV, 1), limit: array.limitV } }] : [],
+  test: ({ supply: { arrays } }) =>
+    arrays.flatMap((a): Found[] => (a.limitV && a.coldOpenV > a.limitV ? [{ at: { stage: 'supply', about: a.ref.id }, values: { volts: figure(a.coldOpenV, 1), limit: a.limitV } }] : [])),
   say: (v) => `The panels reach ${v['volts']} V on the coldest morning; the regulator takes ${v['limit']} V.`,
   fix: () => 'Panels with fewer volts, or a controller that takes more.',
 };

@@ -1,14 +1,18 @@
-import type { Rule } from './rule.js';
+import type { Found, Rule } from './rule.js';
 
 export const panelsDrag: Rule = {
   id: 'panels-drag',
   severity: 'look',
   basis: 'panels in parallel on one regulator are held at one voltage',
   why: 'The panel whose volts suit less drags the other down with it.',
-  test: ({ supply: { array } }) => {
-    const kept = array?.portable && !array.portable.ownRegulator && array.count > 0 && !array.portable.trouble ? array.portable.yieldShared : 1;
-    return kept < 0.97 ? [{ at: { stage: 'supply', about: 'panel' }, values: { loss: Math.round(100 * (1 - kept)) } }] : [];
-  },
-  say: (v) => `Roof and portable panel on one regulator lose ${v['loss']} % of their power together.`,
-  fix: () => 'A regulator of its own for the portable panel, or a panel with the roof’s volts.',
+  test: ({ supply: { arrays } }) =>
+    arrays.flatMap((a): Found[] => {
+      const out = a.count > 0 && a.portables.some((p) => !p.ownRegulator && !p.trouble);
+      const unlike = out || a.fixed.length > 1;
+      return unlike && a.dragYield < 0.97
+        ? [{ at: { stage: 'supply', about: a.ref.id }, values: { loss: Math.round(100 * (1 - a.dragYield)), who: out ? 'Roof and portable panel' : 'Panels of unlike volts' } }]
+        : [];
+    }),
+  say: (v) => `${v['who']} on one regulator lose ${v['loss']} % of their power together.`,
+  fix: () => 'A regulator of their own for the odd ones, or panels of the same volts.',
 };

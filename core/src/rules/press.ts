@@ -37,37 +37,37 @@ const ofRating =
 const STRONGER: Readonly<Partial<Record<WeakKind, (catalogue: Catalogue) => (wantsA: number) => Stronger | null>>> = {
   switch: (c) =>
     ofRating(
-      c.ofKind('switch'),
+      c.usual('switch'),
       (p) => p.ratedA,
       (s, id) => (s.mainSwitch = id),
     ),
   shunt: (c) =>
     ofRating(
-      c.ofKind('shunt'),
+      c.usual('shunt'),
       (p) => p.ratedA,
       (s, id) => (s.shunt = id),
     ),
   disconnect: (c) =>
     ofRating(
-      c.ofKind('disconnect'),
+      c.usual('disconnect'),
       (p) => p.ratedA,
       (s, id) => (s.disconnect.part = id),
     ),
   'fuse block': (c) =>
     ofRating(
-      c.ofKind('fuse-block'),
+      c.usual('fuse-block'),
       (p) => p.totalA,
       (s, id) => (s.fuseBlock = id),
     ),
   isolator: (c) =>
     ofRating(
-      c.ofKind('isolator'),
+      c.usual('isolator'),
       (p) => p.ratedA,
       (s, id) => (s.isolator = id),
     ),
   'hub bars': (c) =>
     ofRating(
-      c.ofKind('hub'),
+      c.usual('hub'),
       (p) => p.barsA,
       (s, id) => (s.hub = id),
     ),
@@ -86,7 +86,7 @@ export function takeRated<P extends Part>(design: Design, parts: readonly P[], r
 export const takeInverter = (design: Design, catalogue: Catalogue, watts: number): readonly Press[] =>
   takeRated(
     design,
-    catalogue.ofKind('inverter').filter((p) => p.inputV === design.supply.houseV),
+    catalogue.usual('inverter').filter((p) => p.inputV === design.supply.houseV),
     (p) => p.ratedW,
     watts,
     (s, id) => (s.inverter = id),

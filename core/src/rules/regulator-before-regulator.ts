@@ -1,20 +1,18 @@
-import { supplyOf } from '../design/index.js';
+import { FIRST_BANK } from '../plant/index.js';
 import { press } from './press.js';
-import type { Rule } from './rule.js';
+import type { Found, Rule } from './rule.js';
 
 export const regulatorBeforeRegulator: Rule = {
   id: 'regulator-before-regulator',
   severity: 'stop',
   basis: 'a regulator needs a battery behind it, not another regulator',
   why: 'The second regulator sees a voltage that gives way as it draws, hunts, and brings a fraction or nothing.',
-  test: ({ supply: { array } }) => {
-    const trouble = array?.portable?.trouble;
-    return trouble ? [{ at: { stage: 'supply', about: 'panel' }, values: { panel: array.portable!.panel.name, trouble } }] : [];
-  },
-  presses: ({ values: v }, { design }) =>
+  test: ({ supply: { arrays } }) =>
+    arrays.flatMap((a) => a.portables.flatMap((p): Found[] => (p.trouble ? [{ at: { stage: 'supply', about: p.ref.id }, values: { panel: p.panel.name, trouble: p.trouble } }] : []))),
+  presses: ({ at, values: v }, { design }) =>
     v['trouble'] === 'two regulators'
-      ? [press(design, 'Join it to the bank', (d) => (supplyOf(d).sun.portable!.into = 'bank'))]
-      : [press(design, 'Leave its regulator in', (d) => (supplyOf(d).sun.portable!.regulated = true))],
+      ? [press(design, 'Join it to the bank', (d) => (d.arrays[at.about!]!.into = { in: 'banks', id: FIRST_BANK.id }))]
+      : [press(design, 'Leave its regulator in', (d) => (d.arrays[at.about!]!.portable!.regulated = true))],
   say: (v) =>
     v['trouble'] === 'two regulators'
       ? `${v['panel']} keeps its own regulator in front of an input that regulates: counted as nothing.`

@@ -23,7 +23,7 @@ export const switchSurge: Rule = {
       ? []
       : takeRated(
           design,
-          catalogue.ofKind('switch'),
+          catalogue.usual('switch'),
           (p) => p.peakA,
           Number(v['amps']),
           (s, id) => (s.mainSwitch = id),

@@ -17,14 +17,14 @@ export const waysShort: Rule = {
     supplyOf(design).hub
       ? takeRated(
           design,
-          catalogue.ofKind('hub'),
+          catalogue.usual('hub'),
           (p) => p.ways,
           Number(v['used']),
           (s, id) => (s.hub = id),
         )
       : takeRated(
           design,
-          catalogue.ofKind('fuse-block'),
+          catalogue.usual('fuse-block'),
           (p) => p.ways,
           Number(v['used']),
           (s, id) => (s.fuseBlock = id),

@@ -1,5 +1,6 @@
-import { halfOf, type Catalogue, type DcdcPart, type PanelPart, type PartOf } from '../catalogue/index.js';
-import type { Design } from '../design/index.js';
+import type { Catalogue, DcdcPart, PanelPart, PartOf } from '../catalogue/index.js';
+import type { Design, Ref } from '../design/index.js';
+import { plant, type ArrayThing, type ConverterThing } from '../plant/index.js';
 import { climateOf, type Climate } from '../travel/index.js';
 import { seriesShadeYield, sharedRegulatorYield } from './panels.js';
 import { clearDayWatts, coldestOpenV, pwmLossFraction } from './sun.js';
@@ -12,9 +13,12 @@ const CHARGING_V = 13.2;
 /** The hours in which a portable panel can be out: from eight on. */
 const OUT_FROM_H = 8;
 
-/** A portable panel put out when parked. */
+/** Portable panels put out when parked. */
 export interface PortablePanel {
+  readonly ref: Ref;
   readonly panel: PanelPart;
+  readonly count: number;
+  readonly ratedW: number;
   /** Its own regulator feeds the bank; else it joins the panels' input. */
   readonly ownRegulator: boolean;
   /** A regulator in front of one, or none at all: nothing to count on. */
@@ -24,11 +28,18 @@ export interface PortablePanel {
   readonly clearDayW: readonly number[];
 }
 
-/** The panels with what regulates them. */
+/** The panels on one regulator: a controller, a charger's input for them, or what a portable panel brings; or on none. */
 export interface SolarArray {
+  /** Its first panels. */
+  readonly ref: Ref;
+  /** The converter that takes their power; null: none does. */
+  readonly regulator: Ref | null;
   readonly panel: PanelPart;
+  /** Panels that are fixed, of all that share the regulator. */
   readonly count: number;
   readonly inSeries: number;
+  /** What is fixed on this regulator, side by side. */
+  readonly fixed: readonly ArrayThing[];
   readonly controller: PartOf<'solar-controller'> | null;
   /** The charger's own sun input regulates. */
   readonly throughCharger: boolean;
@@ -45,11 +56,15 @@ export interface SolarArray {
   readonly pwmLossByMonth: readonly number[];
   /** Share that shade leaves, 0–1. */
   readonly shadeYield: number;
+  /** Share that panels of unlike volts leave one another on one regulator, 0–1. */
+  readonly dragYield: number;
   /** Least fuse for each string of a parallel group, A; null for a lone string. */
   readonly panelFuseFromA: number | null;
-  /** Watts to the bank in each hour of a clear day, before the controller's own loss; of the roof, and of all panels on a day parked. */
+  /** Its regulator starts only below this charge of the bank, 0–1; null: always. */
+  readonly startBelow: number | null;
+  /** Watts to the bank in each hour of a clear day, before the controller's own loss, of what is fixed. */
   readonly clearDayW: readonly number[];
-  readonly portable: PortablePanel | null;
+  readonly portables: readonly PortablePanel[];
 }
 
 /** The share of a panel's yield that a PWM regulator loses with one string at a bank's volts, in air of so many degrees. */
@@ -57,66 +72,105 @@ export function pwmLossOf(panel: PanelPart, inSeries: number, bankV: number, air
   return pwmLossFraction(panel.vmpV * inSeries, airC + CELL_ABOVE_AIR_K, (CHARGING_V * bankV) / 12);
 }
 
-function portableOf(design: Design, catalogue: Catalogue, roof: PanelPart | null, climate: Climate): PortablePanel | null {
-  const wanted = design.supply.sun.portable;
-  const panel = wanted ? catalogue.find('panel', wanted.panel) : null;
-  if (!wanted || !panel) return null;
-  const ownRegulator = wanted.into === 'bank';
-  const trouble = ownRegulator === wanted.regulated ? null : wanted.regulated ? 'two regulators' : 'no regulator';
-  const yieldShared = ownRegulator || !roof ? 1 : sharedRegulatorYield([panel, ...Array<PanelPart>(design.supply.sun.count).fill(roof)]);
-  const out = (h: number): number => (h >= OUT_FROM_H && h < OUT_FROM_H + wanted.hours ? 1 : 0);
-  return { panel, ownRegulator, trouble, yieldShared, clearDayW: clearDayWatts(panel.ratedW, climate).map((w, h) => (trouble ? 0 : w * out(h))) };
+const wattsOf = (a: ArrayThing): number => a.part.ratedW * stringsOf(a) * a.inSeries;
+const stringsOf = (a: ArrayThing): number => Math.max(1, Math.floor(a.quantity / a.inSeries));
+const panelsOf = (a: ArrayThing): PanelPart[] => Array<PanelPart>(a.quantity).fill(a.part);
+const shadeYieldOf = (a: ArrayThing): number => (a.inSeries > 1 ? seriesShadeYield(a.shade, a.inSeries) : 1 - a.shade);
+
+/** What shares one regulator. */
+interface Sharing {
+  readonly regulator: ConverterThing | null;
+  readonly fixed: readonly ArrayThing[];
+  readonly portable: readonly ArrayThing[];
 }
 
-/** The array of a design; null while no panel is chosen. */
-export function arrayOf(design: Design, catalogue: Catalogue): SolarArray | null {
-  const { sun, houseV, isolation } = design.supply;
-  const climate = climateOf(design.brief.trip);
-  const roof = catalogue.find('panel', sun.panel);
-  const portable = portableOf(design, catalogue, roof, climate);
-  const panel = roof ?? portable?.panel;
-  if (!panel) return null;
-  const count = roof ? sun.count : 0;
-  const inSeries = Math.min(sun.inSeries, Math.max(1, count));
-  const strings = Math.max(1, Math.floor(count / inSeries));
-  const controller = catalogue.find('solar-controller', sun.controller);
-  const charger = isolation === 'dcdc' ? catalogue.find('dcdc', design.supply.dcdc) : null;
-  const input = controller ? null : (charger?.sunInput ?? null);
-  const ratedW = panel.ratedW * strings * inSeries * (roof ? 1 : 0);
-  const pwm = controller?.way === 'pwm';
-  const lossIn = (month: number): number => pwmLossOf(panel, inSeries, houseV, climateOf(design.brief.trip, month).ambientC);
-  const pwmLoss = pwm ? lossIn(climate.month) : 0;
-  const shadeYield = inSeries > 1 ? seriesShadeYield(sun.shade, inSeries) : 1 - sun.shade;
-  const chargerA = charger ? charger.outputA * halfOf(charger, design.supply.dcdcHalf) : 0;
-  const regulated = controller !== null || input !== null;
-  const kept = regulated ? shadeYield * (1 - pwmLoss) * (portable && !portable.ownRegulator ? portable.yieldShared : 1) : 0;
+/** Panels by what they hang on: those of one regulator together, each that brings its own or has none apart. */
+function byRegulator(design: Design, catalogue: Catalogue): readonly Sharing[] {
+  const { arrays, converters } = plant(design, catalogue);
+  const on = (a: ArrayThing): ConverterThing | undefined => converters.find((c) => c.inputs.some((i) => i.by === 'array' && i.ref.id === a.ref.id));
+  const keys = new Map<string, ArrayThing[]>();
+  for (const a of arrays) {
+    // Panels that go nowhere yet, or to a charger without an input for them, lie there together.
+    const key = a.into?.in === 'banks' ? a.ref.id : `into ${a.into?.id ?? 'nothing'}`;
+    keys.set(key, [...(keys.get(key) ?? []), a]);
+  }
+  return [...keys.values()].map((group) => ({ regulator: on(group[0]!) ?? null, fixed: group.filter((a) => !a.portable), portable: group.filter((a) => a.portable) }));
+}
+
+function portableOf(a: ArrayThing, fixed: readonly ArrayThing[], climate: Climate): PortablePanel {
+  const ownRegulator = a.into?.in === 'banks';
+  const trouble = ownRegulator === a.regulated ? null : a.regulated ? 'two regulators' : 'no regulator';
+  const yieldShared = ownRegulator || !fixed.length ? 1 : sharedRegulatorYield([a.part, ...fixed.flatMap(panelsOf)]);
+  const out = (h: number): number => (h >= OUT_FROM_H && h < OUT_FROM_H + a.outH ? 1 : 0);
+  const ratedW = a.part.ratedW * a.quantity;
+  return { ref: a.ref, panel: a.part, count: a.quantity, ratedW, ownRegulator, trouble, yieldShared, clearDayW: clearDayWatts(ratedW, climate).map((w, h) => (trouble ? 0 : w * out(h))) };
+}
+
+/** Parallel strings on one regulator, and what a fault in one of them may be fed with by the others. */
+function stringFuse(fixed: readonly ArrayThing[]): number | null {
+  const strings = fixed.reduce((s, a) => s + stringsOf(a), 0);
+  return strings > 1 ? PANEL_FUSE * Math.max(...fixed.map((a) => a.part.iscA)) : null;
+}
+
+function arrayFigures(design: Design, climate: Climate, { regulator, fixed, portable }: Sharing): SolarArray {
+  const { houseV } = design.supply;
+  const first = fixed[0] ?? portable[0]!;
+  const portables = portable.map((a) => portableOf(a, fixed, climate));
+  const controller = regulator?.part.kind === 'solar-controller' ? regulator.part : null;
+  const charger = regulator?.part.kind === 'dcdc' ? regulator.part : null;
+  const input = charger?.sunInput ?? null;
+  const ratedW = fixed.reduce((s, a) => s + wattsOf(a), 0);
+  const inSeries = fixed.length ? first.inSeries : 1;
+  const byWatts = (of: (a: ArrayThing) => number): number => (ratedW > 0 ? fixed.reduce((s, a) => s + wattsOf(a) * of(a), 0) / ratedW : of(first));
+  const lossIn = (month: number): number => byWatts((a) => pwmLossOf(a.part, fixed.length ? a.inSeries : 1, houseV, climateOf(design.brief.trip, month).ambientC));
+  const pwmLoss = controller?.way === 'pwm' ? lossIn(climate.month) : 0;
+  const shadeYield = byWatts(shadeYieldOf);
+  // Panels of one part do not drag one another.
+  const unlike = new Set(fixed.map((a) => a.part.id)).size > 1;
+  const dragYield = Math.min(unlike ? sharedRegulatorYield(fixed.flatMap(panelsOf)) : 1, ...portables.filter((x) => !x.ownRegulator).map((x) => x.yieldShared));
+  const kept = regulator ? shadeYield * (1 - pwmLoss) * dragYield : 0;
   return {
-    panel,
-    count,
+    ref: first.ref,
+    regulator: regulator?.ref ?? null,
+    panel: first.part,
+    count: fixed.reduce((s, a) => s + a.quantity, 0),
     inSeries,
+    fixed,
     controller,
     throughCharger: input !== null,
     sunInput: input,
     ratedW,
-    iscA: panel.iscA * strings,
-    coldOpenV: coldestOpenV(panel.vocV, inSeries, climate.coldestOfYearC),
+    iscA: fixed.length ? fixed.reduce((s, a) => s + a.part.iscA * stringsOf(a), 0) : first.part.iscA,
+    coldOpenV: Math.max(...(fixed.length ? fixed : [{ ...first, inSeries: 1 }]).map((a) => coldestOpenV(a.part.vocV, a.inSeries, climate.coldestOfYearC))),
     coldestC: climate.coldestOfYearC,
     limitV: controller?.maxV ?? input?.maxV ?? null,
-    maxA: controller?.maxA ?? (input ? Math.min(input.maxA, chargerA) : null),
+    maxA: controller?.maxA ?? (input ? Math.min(input.maxA, charger!.outputA * regulator!.share) : null),
     pwmLoss,
     pwmLossByMonth: Array.from({ length: 12 }, (_, m) => lossIn(m + 1)),
     shadeYield,
-    panelFuseFromA: strings > 1 ? PANEL_FUSE * panel.iscA : null,
+    dragYield,
+    panelFuseFromA: stringFuse(fixed),
+    startBelow: first.startBelow,
     clearDayW: clearDayWatts(ratedW, climate).map((w) => w * kept),
-    portable,
+    portables,
   };
 }
 
-/** Watts offered in each hour of a clear day: the roof's, and the portable panel's where the day is parked. */
-export function offeredDayW(array: SolarArray, parked: boolean): readonly number[] {
-  const { portable } = array;
-  if (!portable || !parked) return array.clearDayW;
-  const regulated = portable.ownRegulator || array.controller !== null || array.throughCharger;
-  const share = regulated ? portable.yieldShared : 0;
-  return array.clearDayW.map((w, h) => w + portable.clearDayW[h]! * share);
+/** All panels of a design, by what regulates them; the roof's first. */
+export function arraysOf(design: Design, catalogue: Catalogue): readonly SolarArray[] {
+  const climate = climateOf(design.brief.trip);
+  return byRegulator(design, catalogue).map((shares) => arrayFigures(design, climate, shares));
 }
+
+/** Watts offered in each hour of a clear day: of what is fixed, and of what is put out where the day is parked. */
+export function offeredDayW(array: SolarArray, parked: boolean): readonly number[] {
+  if (!array.portables.length || !parked) return array.clearDayW;
+  const share = (p: PortablePanel): number => (p.ownRegulator || array.regulator ? p.yieldShared : 0);
+  return array.clearDayW.map((w, h) => w + array.portables.reduce((s, p) => s + p.clearDayW[h]! * share(p), 0));
+}
+
+/** Most that all panels pass to the bank through this regulator, A; a portable panel's own passes a little above its rated current. */
+export const passesA = (a: SolarArray): number | null =>
+  a.maxA === null && a.portables.some((p) => p.ownRegulator) ? OWN_REGULATOR_SHARE * a.portables.reduce((s, p) => s + p.panel.impA * p.count, 0) : a.maxA;
+
+const OWN_REGULATOR_SHARE = 1.2;

@@ -1,6 +1,6 @@
 import { CHEMISTRY, chargerInputW, restV, type Catalogue, type DcdcPart } from '../catalogue/index.js';
-import { type Design, supplyOf } from '../design/index.js';
-import { convertersOfKind, plant } from '../plant/index.js';
+import type { Design, Ref } from '../design/index.js';
+import { convertersOfKind, fromInlet, plant } from '../plant/index.js';
 import { MPPT_YIELD } from './sun.js';
 import type { AlternatorWants } from './alternator.js';
 import type { SolarArray } from './array.js';
@@ -13,7 +13,6 @@ const LEAD_OHM = 0.006;
 
 /** What charges the bank: its limit and its set point. */
 export interface Charger {
-  readonly id: 'vehicle' | 'vehicle-2' | 'mains' | 'sun';
   /** The converter that it is. */
   readonly unit: string;
   readonly name: string;
@@ -22,43 +21,58 @@ export interface Charger {
   readonly setV: number;
 }
 
-/** The mains charger of a design: one of its own, or the inverter-charger's. */
-export function mainsChargerOf(design: Design, catalogue: Catalogue): { readonly name: string; readonly outputA: number; readonly acW: number; readonly outputV: number } | null {
-  const p = plant(design, catalogue);
-  const [own] = convertersOfKind(p, 'mains-charger');
-  if (own) return own.part;
-  const [inverter] = convertersOfKind(p, 'inverter').filter((c) => c.charges);
-  return inverter?.part.charger ? { name: inverter.part.name, outputV: inverter.part.inputV, ...inverter.part.charger } : null;
+/** What charges from a mains inlet: a charger, or an inverter-charger. */
+export interface MainsCharger {
+  readonly unit: string;
+  readonly name: string;
+  readonly outputA: number;
+  readonly outputV: number;
+  /** What it takes of the outlet, W. */
+  readonly acW: number;
 }
 
-/** DC-DC chargers of a design with the share of their output they are set to. */
-export const dcdcsOf = (design: Design, catalogue: Catalogue): readonly { readonly id: string; readonly part: DcdcPart; readonly share: number }[] =>
-  convertersOfKind(plant(design, catalogue), 'dcdc').map(({ ref, part, share }) => ({ id: ref.id, part, share }));
+/** The mains chargers of a design: those of their own, and those that inverter-chargers have in them. */
+export function mainsChargersOf(design: Design, catalogue: Catalogue): readonly MainsCharger[] {
+  const p = plant(design, catalogue);
+  return [
+    ...convertersOfKind(p, 'mains-charger').map(({ ref, part: { name, outputA, outputV, acW } }) => ({ unit: ref.id, name, outputA, outputV, acW })),
+    ...convertersOfKind(p, 'dcdc').flatMap(({ ref, part, inputs }) =>
+      part.mainsInput && inputs.some((i) => i.by === 'inlet') ? [{ unit: ref.id, name: part.name, outputV: part.outputV, ...part.mainsInput }] : [],
+    ),
+    ...convertersOfKind(p, 'inverter').flatMap(({ ref, part }) =>
+      part.charger && fromInlet(p).some((c) => c.ref.id === ref.id) ? [{ unit: ref.id, name: part.name, outputV: part.inputV, ...part.charger }] : [],
+    ),
+  ];
+}
+
+/** DC-DC chargers of a design that hang on a vehicle, with the share of their output they are set to. */
+export const dcdcsOf = (design: Design, catalogue: Catalogue): readonly { readonly id: string; readonly ref: Ref; readonly part: DcdcPart; readonly share: number }[] =>
+  convertersOfKind(plant(design, catalogue), 'dcdc').map(({ ref, part, share }) => ({ id: ref.id, ref, part, share }));
 
 /** Amps that reach the bank from the vehicle while it is driven, and what all of it takes from the alternator, at its volts warm at idle and on the road. */
-export function vehicleChargeA(design: Design, catalogue: Catalogue, bank: Bank, closedShare: number): { readonly outA: number; readonly wanted: AlternatorWants } {
-  const dcdcs = dcdcsOf(design, catalogue);
-  const supply = supplyOf(design);
-  if (supply.isolation === 'dcdc') {
-    const v = driveVolts(design);
-    const hot = dcdcs.map((d) => ({ ...d, share: d.share * tripShare(design, d.id) }));
-    const inW = hot.reduce((s, d) => s + chargerInputW(d.part, bank.absorptionV) * d.share, 0);
-    return { outA: hot.reduce((s, d) => s + d.part.outputA * d.share, 0), wanted: { idleA: inW / v.warmIdleV, roadA: inW / v.cruiseV } };
-  }
-  const isolator = supply.isolation === 'isolator' ? catalogue.find('isolator', supply.isolator) : null;
-  const outA = isolator ? Math.min(bank.maxChargeA, 0.8 * isolator.ratedA) * closedShare : 0;
-  return { outA, wanted: { idleA: outA, roadA: outA } };
+export function vehicleChargeA(
+  design: Design,
+  catalogue: Catalogue,
+  bank: Bank,
+  closedShare: number,
+  onShare: (charger: string) => number = () => 1,
+): { readonly outA: number; readonly wanted: AlternatorWants } {
+  const dcdcs = dcdcsOf(design, catalogue).map((d) => ({ ...d, share: d.share * tripShare(design, d) }));
+  const v = driveVolts(design);
+  const inW = dcdcs.reduce((s, d) => s + chargerInputW(d.part, bank.absorptionV) * d.share, 0);
+  const linkA = plant(design, catalogue).links.reduce((s, l) => s + Math.min(bank.maxChargeA, 0.8 * l.part.ratedA) * closedShare, 0);
+  return { outA: dcdcs.reduce((s, d) => s + d.part.outputA * d.share * onShare(d.id), 0) + linkA, wanted: { idleA: inW / v.warmIdleV + linkA, roadA: inW / v.cruiseV + linkA } };
 }
 
 /** Everything that can charge the bank, each with its own set point. */
-export function chargersOf(design: Design, catalogue: Catalogue, bank: Bank, array: SolarArray | null): readonly Charger[] {
+export function chargersOf(design: Design, catalogue: Catalogue, bank: Bank, arrays: readonly SolarArray[]): readonly Charger[] {
   const dcdcs = dcdcsOf(design, catalogue);
-  const mains = mainsChargerOf(design, catalogue);
-  const sunA = array && array.controller ? Math.min(array.maxA ?? Infinity, (Math.max(...array.clearDayW) * MPPT_YIELD) / bank.absorptionV) : 0;
+  const setV = bank.absorptionV;
+  const sunA = (a: SolarArray): number => Math.min(a.maxA ?? Infinity, (Math.max(...a.clearDayW) * MPPT_YIELD) / setV);
   return [
-    ...dcdcs.map(({ id, part, share }, i): Charger => ({ id: i ? 'vehicle-2' : 'vehicle', unit: id, name: part.name, when: 'driving', outputA: part.outputA * share, setV: bank.absorptionV })),
-    ...(mains ? [{ id: 'mains' as const, unit: 'mains', name: mains.name, when: 'mains' as const, outputA: mains.outputA, setV: bank.absorptionV }] : []),
-    ...(sunA > 0 && array?.controller ? [{ id: 'sun' as const, unit: 'controller', name: array.controller.name, when: 'sun' as const, outputA: sunA, setV: bank.absorptionV }] : []),
+    ...dcdcs.map(({ id, part, share }): Charger => ({ unit: id, name: part.name, when: 'driving', outputA: part.outputA * share, setV })),
+    ...mainsChargersOf(design, catalogue).map(({ unit, name, outputA }): Charger => ({ unit, name, when: 'mains', outputA, setV })),
+    ...arrays.flatMap((a): Charger[] => (a.controller && a.regulator && sunA(a) > 0 ? [{ unit: a.regulator.id, name: a.controller.name, when: 'sun', outputA: sunA(a), setV }] : [])),
   ];
 }
 

@@ -1,3 +1,4 @@
+import { inverterOf } from '../plant/index.js';
 import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
 import { type Design, supplyOf } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
@@ -7,7 +8,7 @@ import { offeredDayW, type SolarArray } from './array.js';
 import { selectedBankOf, type Bank } from './bank.js';
 import { runtimeH } from './battery.js';
 import { hoursToFull } from './charge-time.js';
-import { chargersOf, mainsChargerOf, sharing, vehicleChargeA, type Sharing } from './chargers.js';
+import { chargersOf, mainsChargersOf, sharing, vehicleChargeA, type Sharing } from './chargers.js';
 import { daysToNoCrank, engineOffDrains, type Drain } from './drains.js';
 import { alternatorOf, decideIsolation, type IsolationDecision } from './isolation.js';
 import { bankLife, type BankLife } from './life.js';
@@ -50,7 +51,9 @@ export interface SupplyFigures {
   readonly bank: Bank | null;
   readonly second: Bank | null;
   readonly life: BankLife | null;
+  /** The first panels, and all by what regulates them. */
   readonly array: SolarArray | null;
+  readonly arrays: readonly SolarArray[];
   readonly isolation: IsolationDecision;
   readonly trace: TraceFigures;
   readonly alternator: AlternatorBudget;
@@ -75,7 +78,7 @@ export interface SupplyFigures {
 }
 
 function inverterCheck(design: Design, catalogue: Catalogue, bank: Bank): InverterCheck | null {
-  const part = catalogue.find('inverter', supplyOf(design).inverter);
+  const part = inverterOf(design, catalogue)?.part ?? null;
   if (!part) return null;
   const currentA = inverterInputW(part.ratedW, part.ratedW) / bank.openV;
   const surgeA = inverterInputW(part.surgeW, part.ratedW) / bank.openV;
@@ -95,40 +98,42 @@ function inverterCheck(design: Design, catalogue: Catalogue, bank: Bank): Invert
 export function traceOf(design: Design, catalogue: Catalogue): TraceFigures {
   const alternator = alternatorOf(design);
   const pieces = alternatorTrace(alternator, design.brief.vehicleV);
-  const part = catalogue.find('isolator', supplyOf(design).isolator) ?? catalogue.ofKind('isolator')[0];
+  const part = catalogue.find('isolator', supplyOf(design).isolator) ?? catalogue.usual('isolator')[0];
   const scale = design.brief.vehicleV / 12;
   const sensing = part ? { ...part, closeV: part.closeV * scale, openV: part.openV * scale } : null;
   return { pieces, measured: alternator.measured !== null, closed: sensing ? closedSpans(pieces, sensing) : [], closedShare: sensing ? closedShare(pieces, sensing) : 0 };
 }
 
 function chargeWays(design: Design, catalogue: Catalogue, bank: Bank, vehicleA: number): readonly ChargeWay[] {
-  const mains = mainsChargerOf(design, catalogue);
+  const mainsA = mainsChargersOf(design, catalogue).reduce((s, m) => s + m.outputA, 0);
   const floor = 1 - bank.usableShare;
   const way = (from: ChargeWay['from'], chargerA: number): ChargeWay => ({ from, chargerA, hours: hoursToFull(bank, floor, chargerA) });
-  return [...(vehicleA > 0 ? [way('driving', vehicleA)] : []), ...(mains ? [way('mains', mains.outputA)] : [])];
+  return [...(vehicleA > 0 ? [way('driving', vehicleA)] : []), ...(mainsA > 0 ? [way('mains', mainsA)] : [])];
 }
 
 /** What all that hangs on the alternator wants: this design's chargers and those of others. */
 export const allWanted = (own: AlternatorWants, { supply }: Design): AlternatorWants => ({ idleA: own.idleA + supply.otherChargersA, roadA: own.roadA + supply.otherChargersA });
 
 /** Everything about what feeds the loads; `parked` is a day without driving. */
-export function supplyFigures(design: Design, catalogue: Catalogue, day: DayFigures, parked: DayFigures, bank: Bank | null, array: SolarArray | null): SupplyFigures {
+export function supplyFigures(design: Design, catalogue: Catalogue, day: DayFigures, parked: DayFigures, bank: Bank | null, arrays: readonly SolarArray[]): SupplyFigures {
   const parkedAhDay = parked.ahDay;
   const trace = traceOf(design, catalogue);
   const vehicle = bank ? vehicleChargeA(design, catalogue, bank, trace.closedShare) : { outA: 0, wanted: { idleA: 0, roadA: 0 } };
   const { alternator } = design.brief;
   const second = selectedBankOf(design, catalogue);
   const usableAh = (bank?.usableAh ?? 0) + (second?.usableAh ?? 0);
-  const sunW = array ? offeredDayW(array, true) : [];
-  const mostW = bank && array?.maxA ? array.maxA * bank.absorptionV : Infinity;
+  const mostW = (a: SolarArray): number => (bank && a.maxA ? a.maxA * bank.absorptionV : Infinity);
+  const sunAh = (of: (w: number, most: number) => number): number =>
+    bank ? arrays.reduce((s, a) => s + offeredDayW(a, true).reduce((t, w) => t + of(w * MPPT_YIELD, mostW(a)), 0), 0) / bank.nominalV : 0;
   const drains = engineOffDrains(design, catalogue, bank, parked);
-  const chargers = bank ? chargersOf(design, catalogue, bank, array) : [];
+  const chargers = bank ? chargersOf(design, catalogue, bank, arrays) : [];
   const budget = alternatorBudget(alternator.ratedA, allWanted(vehicle.wanted, design), alternator.vehicleA ?? undefined);
   return {
     bank,
     second,
     life: bank && bankLife(bank),
-    array,
+    array: arrays[0] ?? null,
+    arrays,
     isolation: decideIsolation(design, bank),
     trace,
     alternator: budget,
@@ -138,13 +143,13 @@ export function supplyFigures(design: Design, catalogue: Catalogue, day: DayFigu
     charging: bank ? chargeWays(design, catalogue, bank, vehicle.outA) : [],
     sharing: bank && chargers.length > 1 ? sharing(bank, 0.5, chargers) : [],
     inverter: bank ? inverterCheck(design, catalogue, bank) : null,
-    sunAhClearDay: bank ? sunW.reduce((s, w) => s + Math.min(w * MPPT_YIELD, mostW), 0) / bank.nominalV : 0,
-    clippedAhClearDay: bank ? sunW.reduce((s, w) => s + Math.max(0, w * MPPT_YIELD - mostW), 0) / bank.nominalV : 0,
+    sunAhClearDay: sunAh((w, most) => Math.min(w, most)),
+    clippedAhClearDay: sunAh((w, most) => Math.max(0, w - most)),
     drains,
     daysToNoCrank: daysToNoCrank(design, drains),
     lost: lostFunctions(design, catalogue),
     parallel: parallelChecks(design, catalogue),
-    settings: settingsSheet(design, catalogue, bank, array),
-    watched: watchingPlan(design, catalogue, bank, array),
+    settings: settingsSheet(design, catalogue, bank, arrays),
+    watched: watchingPlan(design, catalogue, bank, arrays),
   };
 }

@@ -1,8 +1,9 @@
 import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
-import { type Design, supplyOf } from '../design/index.js';
+import type { Design } from '../design/index.js';
+import { convertersOfKind, plant } from '../plant/index.js';
 import type { SolarArray } from './array.js';
 import type { Bank } from './bank.js';
-import { dcdcsOf, mainsChargerOf } from './chargers.js';
+import { mainsChargersOf } from './chargers.js';
 import { distributionOf } from './distribution.js';
 
 /** One thing to set on a device, and why so. */
@@ -32,33 +33,38 @@ function profile(bank: Bank): readonly Omit<DeviceSetting, 'id' | 'device'>[] {
 }
 
 /** The settings of every device that has any; Fit ticks them, Prove reads them back, the pack prints them. */
-export function settingsSheet(design: Design, catalogue: Catalogue, bank: Bank | null, array: SolarArray | null): readonly DeviceSetting[] {
+export function settingsSheet(design: Design, catalogue: Catalogue, bank: Bank | null, arrays: readonly SolarArray[]): readonly DeviceSetting[] {
   if (!bank) return [];
-  const supply = supplyOf(design);
+  const rig = plant(design, catalogue);
   const out: DeviceSetting[] = [];
-  const add = (device: string, rows: readonly Omit<DeviceSetting, 'id' | 'device'>[]): void => rows.forEach((r) => out.push({ id: `${device}: ${r.setting}`, device, ...r }));
-  for (const { part, share } of dcdcsOf(design, catalogue)) {
+  // Of two alike each has its own rows.
+  const add = (device: string, rows: readonly Omit<DeviceSetting, 'id' | 'device'>[]): void => {
+    const alike = new Set(out.filter((o) => o.device === device || o.device.startsWith(`${device}, `)).map((o) => o.device)).size;
+    const name = alike ? `${device}, ${alike + 1}` : device;
+    rows.forEach((r) => out.push({ id: `${name}: ${r.setting}`, device: name, ...r }));
+  };
+  for (const { part, share, ref } of convertersOfKind(rig, 'dcdc')) {
+    const { trigger, inhibit } = design.converters[ref.id]!;
     add(part.name, [
       ...profile(bank),
       { setting: 'output', value: `${part.outputA * share} A`, why: share < 1 ? 'half power: spares the alternator or the battery' : `the bank takes ${Math.round(bank.maxChargeA)} A` },
-      { setting: 'trigger', value: supply.trigger, why: supply.trigger === 'ignition wire' ? 'live with the engine only, dead in accessory and off' : 'see the check' },
+      { setting: 'trigger', value: trigger, why: trigger === 'ignition wire' ? 'live with the engine only, dead in accessory and off' : 'see the check' },
       ...(bank.part.chemistry === 'lfp'
         ? [{ setting: 'cold lock', value: part.coldLock ? 'on, below 0 °C' : 'none: the battery’s own board must do it', why: 'a lithium bank is harmed by charge below 0 °C' }]
         : []),
-      ...(supply.inhibit ? [{ setting: 'inhibit switch', value: 'in the trigger, marked', why: 'off on a steep climb or a hot engine' }] : []),
+      ...(inhibit ? [{ setting: 'inhibit switch', value: 'in the trigger, marked', why: 'off on a steep climb or a hot engine' }] : []),
     ]);
   }
-  if (array?.controller)
-    add(array.controller.name, [
-      ...profile(bank),
-      ...(supply.sun.startBelow === null ? [] : [{ setting: 'starts below', value: `${Math.round(100 * supply.sun.startBelow)} %`, why: 'lets the bank fall before it is filled again' }]),
-    ]);
-  const mains = mainsChargerOf(design, catalogue);
-  if (mains) add(mains.name, [...profile(bank), { setting: 'output', value: `${mains.outputA} A`, why: `takes about ${mains.acW} W of the outlet` }]);
-  const isolator = supply.isolation === 'isolator' ? catalogue.find('isolator', supply.isolator) : null;
-  if (isolator) add(isolator.name, [{ setting: 'closes / opens', value: `${isolator.closeV} V / ${isolator.openV} V`, why: `after ${isolator.closeAfterS} s and ${isolator.openAfterS} s` }]);
-  const inverter = catalogue.find('inverter', supply.inverter);
-  if (inverter)
+  for (const { controller, startBelow } of arrays)
+    if (controller)
+      add(controller.name, [
+        ...profile(bank),
+        ...(startBelow === null ? [] : [{ setting: 'starts below', value: `${Math.round(100 * startBelow)} %`, why: 'lets the bank fall before it is filled again' }]),
+      ]);
+  for (const mains of mainsChargersOf(design, catalogue)) add(mains.name, [...profile(bank), { setting: 'output', value: `${mains.outputA} A`, why: `takes about ${mains.acW} W of the outlet` }]);
+  for (const { part: isolator } of rig.links)
+    add(isolator.name, [{ setting: 'closes / opens', value: `${isolator.closeV} V / ${isolator.openV} V`, why: `after ${isolator.closeAfterS} s and ${isolator.openAfterS} s` }]);
+  for (const { part: inverter } of convertersOfKind(rig, 'inverter'))
     add(inverter.name, [
       { setting: 'low-volt cut-out', value: `${(bank.openV - 0.5 * bank.inSeries).toFixed(1)} V`, why: 'below the disconnect’s: the disconnect is the first line' },
       { setting: 'standby search', value: 'on, where it has one', why: `left on it draws ${Math.round(0.012 * inverter.ratedW)} W all day` },

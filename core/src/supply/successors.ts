@@ -1,7 +1,8 @@
+import { inverterOf } from '../plant/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import { FUNCTIONS, type Design, type Existing, type GearFunction, supplyOf } from '../design/index.js';
 import { bankOf } from './bank.js';
-import { dcdcsOf, mainsChargerOf } from './chargers.js';
+import { dcdcsOf, mainsChargersOf } from './chargers.js';
 import { distributionOf } from './distribution.js';
 
 /** A function of removed gear with what takes it over: a new part, kept gear, or a signed omission. */
@@ -27,12 +28,12 @@ const SUCCESSOR: Readonly<Record<GearFunction, Finder>> = {
     supplyOf(d).isolation === 'dcdc' ? name(c.find('dcdc', supplyOf(d).dcdc)) : supplyOf(d).isolation === 'isolator' ? name(c.find('isolator', supplyOf(d).isolator)) : null,
   'charges from the sun': (d, c) =>
     name(c.find('solar-controller', supplyOf(d).sun.controller)) ?? (supplyOf(d).isolation === 'dcdc' && c.find('dcdc', supplyOf(d).dcdc)?.sunInput ? name(c.find('dcdc', supplyOf(d).dcdc)) : null),
-  'charges from mains': (d, c) => name(mainsChargerOf(d, c)),
+  'charges from mains': (d, c) => name(mainsChargersOf(d, c)[0] ?? null),
   'isolates the starting battery': (d, c) => SUCCESSOR['charges from the vehicle'](d, c),
   fuses: (d, c) => name(distributionOf(d, c).block),
   'low-voltage cut-off': (d, c) => name(distributionOf(d, c).disconnect),
   measures: (d, c) => distributionOf(d, c).hub?.name ?? name(c.find('shunt', supplyOf(d).shunt)),
-  'makes 230 V': (d, c) => name(c.find('inverter', supplyOf(d).inverter)),
+  'makes 230 V': (d, c) => name(inverterOf(d, c)?.part ?? null),
 };
 
 const keptWith = (design: Design, does: GearFunction): Existing | undefined => Object.values(design.brief.existing).find((e) => e.verdict !== 'remove' && e.does.includes(does));
@@ -43,7 +44,7 @@ function sizes(design: Design, catalogue: Catalogue, e: Existing, does: GearFunc
   if (does === 'stores charge') return { was: e.own.capacityAh ?? (part?.kind === 'battery' ? part.capacityAh : null), is: bankOf(design, catalogue)?.capacityAh ?? null, unit: 'Ah' };
   const was = e.own.outputA ?? (part?.kind === 'dcdc' || part?.kind === 'mains-charger' ? part.outputA : null);
   if (does === 'charges from the vehicle') return { was, is: dcdcsOf(design, catalogue).reduce((s, d) => s + d.part.outputA * d.share, 0) || null, unit: 'A' };
-  return { was, is: does === 'charges from mains' ? (mainsChargerOf(design, catalogue)?.outputA ?? null) : null, unit: 'A' };
+  return { was, is: does === 'charges from mains' ? (mainsChargersOf(design, catalogue)[0]?.outputA ?? null) : null, unit: 'A' };
 }
 
 /** More amps or Ah through what the old gear was wired with. */

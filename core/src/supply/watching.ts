@@ -2,7 +2,7 @@ import type { Catalogue } from '../catalogue/index.js';
 import { type Design, supplyOf } from '../design/index.js';
 import type { SolarArray } from './array.js';
 import type { Bank } from './bank.js';
-import { dcdcsOf, mainsChargerOf } from './chargers.js';
+import { dcdcsOf, mainsChargersOf } from './chargers.js';
 
 export type SeenAt = Design['supply']['seen'][string];
 export const SEEN_AT = ['cab', 'beside the gear', 'living space', 'phone', 'nowhere'] as const satisfies readonly SeenAt[];
@@ -20,7 +20,7 @@ export interface Watched {
 }
 
 /** What is worth watching in this supply, by which instrument; where it is seen is the person's choice. */
-export function watchingPlan(design: Design, catalogue: Catalogue, bank: Bank | null, array: SolarArray | null): readonly Watched[] {
+export function watchingPlan(design: Design, catalogue: Catalogue, bank: Bank | null, arrays: readonly SolarArray[]): readonly Watched[] {
   if (!bank) return [];
   const peakA = Math.ceil(Math.max(bank.continuousA, bank.maxChargeA) / 50) * 50;
   const rows: Omit<Watched, 'seenAt' | 'chosen'>[] = [
@@ -42,15 +42,15 @@ export function watchingPlan(design: Design, catalogue: Catalogue, bank: Bank | 
       range: `0–${Math.ceil(bank.maxChargeA / 10) * 10} A`,
       why: 'a dead trigger shows here first',
     });
-  if (array)
+  if (arrays.length)
     rows.push({
       id: 'sun',
       quantity: 'sun',
-      instrument: array.controller ? 'controller’s own display' : 'charger’s lamp',
-      range: `0–${Math.ceil((array.ratedW + (array.portable?.panel.ratedW ?? 0)) / 50) * 50} W`,
+      instrument: arrays[0]!.controller ? 'controller’s own display' : 'charger’s lamp',
+      range: `0–${Math.ceil(arrays.reduce((s, a) => s + a.ratedW + a.portables.reduce((t, p) => t + p.ratedW, 0), 0) / 50) * 50} W`,
       why: 'shade, dirt and a tripped breaker',
     });
-  if (mainsChargerOf(design, catalogue)) rows.push({ id: 'mains', quantity: 'mains charging', instrument: 'charger’s lamp', range: 'on, absorption, float', why: 'a dead outlet in the park' });
+  if (mainsChargersOf(design, catalogue).length) rows.push({ id: 'mains', quantity: 'mains charging', instrument: 'charger’s lamp', range: 'on, absorption, float', why: 'a dead outlet in the park' });
   rows.push({ id: 'starting', quantity: 'starting battery volts', instrument: 'second input of the shunt', range: '9–16 V', why: 'parked draw, before it will not crank' });
   if (Object.values(design.loads).some((l) => l.purpose === 'fridge' || (l.critical && l.purpose === 'medical')))
     rows.push({ id: 'cold', quantity: 'fridge temperature', instrument: 'probe with an alarm', range: '−30…+30 °C', why: 'the only reading that says the food or medicine is safe' });

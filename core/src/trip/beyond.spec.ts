@@ -10,6 +10,7 @@ const day = (change: Partial<TripJob['kinds'][number]> = {}): TripJob['kinds'][n
   mainsA: 0,
   mainsHours: [],
   sunWatts: null,
+  besideW: [],
   ...change,
 });
 const job = (change: Partial<TripJob> = {}): TripJob => ({
@@ -23,6 +24,7 @@ const job = (change: Partial<TripJob> = {}): TripJob => ({
   kindOfDay: [0, 0, 0, 0],
   clearness: [0.7, 0.7, 0.7, 0.7],
   sunMaxA: null,
+  beside: [],
   shared: null,
   startBelow: null,
   ambientC: 20,

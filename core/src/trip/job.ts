@@ -29,6 +29,8 @@ export interface TripJob {
   /** Clearness of each day, 0–1; drawn anew where many trips are wanted. */
   readonly clearness: readonly number[];
   readonly sunMaxA: number | null;
+  /** Further panels, each on a regulator of its own with its own limit, A, and its own charge to start below. */
+  readonly beside: readonly { readonly maxA: number | null; readonly startBelow: number | null }[];
   /** One output for sun and vehicle, A, and which goes first. */
   readonly shared: { readonly outputA: number; readonly way: SharedWay } | null;
   /** Sun starts only below this state of charge, and then fills up; null: always. */

@@ -36,6 +36,7 @@ export interface TripPlan {
   readonly profiles: readonly DayProfile[];
   readonly kindOfDay: readonly number[];
   readonly sunMaxA: number;
+  readonly beside: readonly { readonly maxA: number; readonly startBelow: number }[];
   readonly sharedA: number;
   readonly sharedWay: SharedWay;
   /** 2: the sun is always let in. */
@@ -96,6 +97,7 @@ export function planTrip(job: TripJob): TripPlan {
     profiles: job.kinds.map((k) => dayProfile(k, job.stepS, job.oneByOne)),
     kindOfDay: job.kindOfDay,
     sunMaxA: job.sunMaxA ?? Infinity,
+    beside: job.beside.map((b) => ({ maxA: b.maxA ?? Infinity, startBelow: b.startBelow ?? 2 })),
     sharedA: job.shared?.outputA ?? 0,
     sharedWay: job.shared?.way ?? 'sun first',
     startBelow: job.startBelow ?? 2,

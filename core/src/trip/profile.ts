@@ -12,6 +12,8 @@ export interface DayOffer {
   readonly mainsHours: readonly Span[];
   /** 24 hourly watts of a clear day before the regulator. */
   readonly sunWatts: readonly number[] | null;
+  /** The same of each further regulator's panels. */
+  readonly besideW: readonly (readonly number[])[];
 }
 
 /** What happens in each step of a day, laid flat so that the stepping allocates nothing. */
@@ -24,6 +26,7 @@ export interface DayProfile {
   readonly mainsA: Float64Array;
   /** Sun behind its controller at clearness 1, W. */
   readonly sunW: Float64Array;
+  readonly besideW: readonly Float64Array[];
 }
 
 /** Share of the hours [fromH, toH) that lies inside the spans. */
@@ -70,7 +73,7 @@ function alike(loads: readonly TripLoad[]): readonly { readonly hours: readonly 
 export function dayProfile(day: DayOffer, stepS: number, oneByOne = false): DayProfile {
   const steps = 86400 / stepS;
   const make = (): Float64Array => new Float64Array(steps);
-  const p = { loadW: make(), loadA: make(), criticalShare: make(), alternatorA: make(), mainsA: make(), sunW: make() };
+  const p = { loadW: make(), loadA: make(), criticalShare: make(), alternatorA: make(), mainsA: make(), sunW: make(), besideW: day.besideW.map(make) };
   const inside = make();
   const k = stepS / 3600;
   const hourOf = (s: number): number => (s * stepS) / 3600;
@@ -95,6 +98,8 @@ export function dayProfile(day: DayOffer, stepS: number, oneByOne = false): DayP
     hoursInside(hours, stepS, inside);
     for (let s = 0; s < steps; s++) if (inside[s] !== 0) into[s] = (amps * inside[s]!) / width(s);
   }
-  if (day.sunWatts) for (let s = 0; s < steps; s++) p.sunW[s] = day.sunWatts[Math.floor(hourOf(s))]! * MPPT_YIELD;
+  const shine = (watts: readonly number[], into: Float64Array): void => void into.forEach((_, s) => (into[s] = watts[Math.floor(hourOf(s))]! * MPPT_YIELD));
+  if (day.sunWatts) shine(day.sunWatts, p.sunW);
+  day.besideW.forEach((watts, j) => shine(watts, p.besideW[j]!));
   return p;
 }

@@ -87,6 +87,8 @@ export function runTrip(p: TripPlan, clearness: ArrayLike<number>, offsetK: numb
   const charge = Float64Array.from(p.banks, (x) => x.capacityAh * x.startSoc);
   const totalAh = p.banks.reduce((s, x) => s + x.capacityAh, 0);
   const hasShared = p.sharedA > 0;
+  const besides = p.beside.length;
+  const besideOn = p.beside.map(() => true);
   let bank = 0;
   let [idleAh, q] = [totalAh > 0 && p.banks.length > 1 ? charge[1]! : 0, charge[0]!];
   let [volts, batteryA, sunOn] = [p.banks[0]!.baseV[0]!, 0, true];
@@ -130,15 +132,30 @@ export function runTrip(p: TripPlan, clearness: ArrayLike<number>, offsetK: numb
         const x = q / capacityAh;
         const cell = x >= 1 ? 99 : (x * 100) | 0;
         const vocV = baseV[cell]! + slopeV[cell]! * x;
-        const offerW = sharing ? 0 : sunW;
-        const chargeA = altA + mainsA;
-        let v = terminalV(vocV, ohm, loadW, loadA, offerW, sunMaxA, chargeA);
+        let offerW = sharing ? 0 : sunW;
+        let mostA = sunMaxA;
+        let chargeA = altA + mainsA;
+        const fromOutsideA = chargeA;
+        // Several regulators: each that its limit holds at the last step's volts gives that many amps, the others their watts.
+        if (besides > 0) {
+          mostA = Infinity;
+          if (offerW / volts > sunMaxA) {
+            chargeA += sunMaxA;
+            offerW = 0;
+          }
+          for (let j = 0; j < besides; j++) {
+            const w = besideOn[j] ? profile.besideW[j]![step]! * light : 0;
+            if (w / volts > p.beside[j]!.maxA) chargeA += p.beside[j]!.maxA;
+            else offerW += w;
+          }
+        }
+        let v = terminalV(vocV, ohm, loadW, loadA, offerW, mostA, chargeA);
         if (v !== v) {
           if (!open) operations++;
           open = without = true;
           cause = COLLAPSE;
           belowS = aboveS = offS = loadW = loadA = 0;
-          v = terminalV(vocV, ohm, 0, 0, offerW, sunMaxA, chargeA);
+          v = terminalV(vocV, ohm, 0, 0, offerW, mostA, chargeA);
         }
         if (without && critical > 0) {
           criticalOffH += k * critical;
@@ -149,7 +166,7 @@ export function runTrip(p: TripPlan, clearness: ArrayLike<number>, offsetK: numb
         }
         let i = (v - vocV) / ohm;
         if (i > 0) {
-          i = (terminalV(vocV, chargeOhm, loadW, loadA, offerW, sunMaxA, chargeA) - vocV) / chargeOhm;
+          i = (terminalV(vocV, chargeOhm, loadW, loadA, offerW, mostA, chargeA) - vocV) / chargeOhm;
           i = i > 0 && mayCharge ? acceptedA(b, i, vocV, q, k) : 0;
           v = vocV + i * chargeOhm;
         }
@@ -181,8 +198,8 @@ export function runTrip(p: TripPlan, clearness: ArrayLike<number>, offsetK: numb
         let givenA = 0;
         if (sunW > 0) {
           const wouldA = sunW / v;
-          const mostA = sharing && altA < sunMaxA ? altA : sunMaxA;
-          const offeredA = wouldA < mostA ? wouldA : mostA;
+          const limitA = sharing && altA < sunMaxA ? altA : sunMaxA;
+          const offeredA = wouldA < limitA ? wouldA : limitA;
           const sunA = left < offeredA ? left : offeredA;
           if (sharing) altA -= offeredA;
           sun += sunA;
@@ -191,7 +208,17 @@ export function runTrip(p: TripPlan, clearness: ArrayLike<number>, offsetK: numb
           spare += offeredA - sunA;
           left -= sunA;
         }
-        if (chargeA > 0) {
+        for (let j = 0; j < besides; j++) {
+          const wouldA = besideOn[j] ? (profile.besideW[j]![step]! * light) / v : 0;
+          const offeredA = wouldA < p.beside[j]!.maxA ? wouldA : p.beside[j]!.maxA;
+          const sunA = left < offeredA ? left : offeredA;
+          sun += sunA;
+          givenA += sunA;
+          clipped += wouldA - offeredA;
+          spare += offeredA - sunA;
+          left -= sunA;
+        }
+        if (fromOutsideA > 0) {
           const fromAltA = left < altA ? left : altA;
           alternator += fromAltA;
           left -= fromAltA;
@@ -229,6 +256,7 @@ export function runTrip(p: TripPlan, clearness: ArrayLike<number>, offsetK: numb
         }
         if (soc < reserveSoc) belowReserveH += k;
         if (p.startBelow < 2) sunOn = sunOn ? soc < 0.999 : soc < p.startBelow;
+        for (let j = 0; j < besides; j++) if (p.beside[j]!.startBelow < 2) besideOn[j] = besideOn[j] ? soc < 0.999 : soc < p.beside[j]!.startBelow;
       }
       hourlySoc[day * 24 + hour + 1] = soc;
     }

@@ -9,4 +9,6 @@ export const partBase = z.object({
   mm: z.tuple([z.number().positive(), z.number().positive(), z.number().positive()]),
   /** Price in whole currency units, tax included, as a planning figure. */
   price: z.number().min(0),
+  /** Taken only where a person chooses it: drafts and presses keep to the usual parts. */
+  special: z.literal(true).optional(),
 });

@@ -11,4 +11,10 @@ export const BATTERY_PARTS: readonly BatteryPart[] = [
   battery({ id: 'bat-lfp-120', name: 'lithium battery 120 Ah, slim', chemistry: 'lfp', capacityAh: 120, continuousA: 120, peakA: 240, kg: 14, mm: [500, 240, 75], price: 890 }),
   battery({ id: 'bat-lfp-200', name: 'lithium battery 200 Ah', chemistry: 'lfp', capacityAh: 200, continuousA: 200, peakA: 400, kg: 22, mm: [520, 220, 238], price: 1390 }),
   battery({ id: 'bat-lfp-280', name: 'lithium battery 280 Ah', chemistry: 'lfp', capacityAh: 280, continuousA: 200, peakA: 400, kg: 30, mm: [520, 220, 270], price: 1950 }),
+  battery({ id: 'bat-agm-135', name: 'AGM battery 135 Ah', chemistry: 'agm', capacityAh: 135, continuousA: 135, peakA: 500, kg: 39, mm: [410, 225, 176], price: 430, special: true }),
+  battery({ id: 'bat-agm-200', name: 'AGM battery 200 Ah', chemistry: 'agm', capacityAh: 200, continuousA: 180, peakA: 700, kg: 60, mm: [522, 219, 240], price: 690, special: true }),
+  battery({ id: 'bat-gel-200', name: 'gel battery 200 Ah', chemistry: 'gel', capacityAh: 200, continuousA: 150, peakA: 550, kg: 62, mm: [522, 219, 240], price: 760, special: true }),
+  battery({ id: 'bat-lfp-150', name: 'lithium battery 150 Ah', chemistry: 'lfp', capacityAh: 150, continuousA: 150, peakA: 300, kg: 17, mm: [485, 240, 170], price: 1090, special: true }),
+  battery({ id: 'bat-lfp-240', name: 'lithium battery 240 Ah', chemistry: 'lfp', capacityAh: 240, continuousA: 200, peakA: 400, kg: 26, mm: [520, 220, 255], price: 1690, special: true }),
+  battery({ id: 'bat-lfp-300', name: 'lithium battery 300 Ah', chemistry: 'lfp', capacityAh: 300, continuousA: 200, peakA: 400, kg: 32, mm: [522, 225, 275], price: 2080, special: true }),
 ];

@@ -1,0 +1,38 @@
+import type { Catalogue } from '../catalogue/index.js';
+import type { Design, RigArray, RigConverter } from '../design/index.js';
+import { Refused } from './command.js';
+import { collectionOf, known } from './things.js';
+
+/** True of a converter whose part has an input for panels. */
+export function takesSun(catalogue: Catalogue, c: RigConverter): boolean {
+  return catalogue.find('solar-controller', c.part) !== null || (catalogue.find('dcdc', c.part)?.sunInput ?? null) !== null;
+}
+
+/** Where an array’s power goes: a converter with an input for panels, or straight a bank. */
+export function sunTarget(d: Design, catalogue: Catalogue, id: string): NonNullable<RigArray['into']> {
+  const where = collectionOf(d, id);
+  if (where === 'banks') return { in: 'banks', id };
+  if (where !== 'converters') throw new Refused(`into: ${id} is ${where ? `one of the ${where}` : 'not there'}; a converter with an input for panels, or a bank, is accepted`);
+  if (!takesSun(catalogue, d.converters[id]!)) throw new Refused(`into: ${id} has no input for panels; a solar controller, a charger with an input for panels, or a bank, is accepted`);
+  return { in: 'converters', id };
+}
+
+/** What feeds a converter’s DC side. */
+export function feedOf(d: Design, id: string, self: string): NonNullable<RigConverter['from']> {
+  if (id === self) throw new Refused(`from: ${id} cannot feed itself; a vehicle, a bank or another converter is accepted`);
+  if (id === 'starting') return { in: 'vehicles', id };
+  const where = collectionOf(d, id);
+  if (where === 'banks') return { in: 'banks', id };
+  if (where !== 'converters') throw new Refused(`from: ${id} is ${where ? `one of the ${where}` : 'not there'}; starting (the vehicle), a bank or another converter is accepted`);
+  for (let at: RigConverter['from'] = { in: 'converters', id }; at?.in === 'converters'; at = d.converters[at.id]?.from ?? null)
+    if (at.id === self) throw new Refused(`from: ${id} is fed by ${self} itself; two boxes cannot feed each other`);
+  return { in: 'converters', id };
+}
+
+/** The bank that there is, or the one that is named. */
+export function bankFor(d: Design, asked: string | undefined): string {
+  if (asked !== undefined) known(d, 'banks', asked, 'bank');
+  const [first] = Object.entries(d.banks).sort(([, a], [, b]) => a.order - b.order);
+  if (asked === undefined && !first) throw new Refused('bank: there is none yet; add a bank first');
+  return asked ?? first![0];
+}

@@ -1,0 +1,159 @@
+import { z } from 'zod';
+import type { PartKind } from '../catalogue/index.js';
+import { CONVERTER_KINDS } from '../plant/index.js';
+import { command, Refused } from './command.js';
+import { bankFor, feedOf, sunTarget, takesSun } from './hang.js';
+import { collectionOf, freshId, known, lastOrder, partOf, type RigCollection } from './things.js';
+import { takeOut } from './take-out.js';
+
+const id = z
+  .string()
+  .regex(/^[a-z][a-z0-9-]*$/, { message: 'small letters, digits and dashes, a letter first' })
+  .max(40);
+const share = z.number().min(0).max(1);
+const count = z.number().int().min(1);
+const thing = { id: id.optional(), name: z.string().max(80).default('') };
+
+/** Batteries as a bank of their own, in use always or behind a selector. */
+export const addBank = command({
+  input: z.strictObject({ ...thing, part: id, count: count.max(12).default(1), selector: id.nullable().default(null) }),
+  words: (i) => `another bank: ${i.count} × ${i.part}`,
+  change: (d, i, catalogue) => {
+    partOf(catalogue, ['battery'], i.part);
+    const made = freshId(d, i.id, 'bank');
+    if (i.selector !== null) known(d, 'switchgear', i.selector, 'selector');
+    d.banks[made] = { order: lastOrder(d.banks), name: i.name, batteries: { [made]: { order: 1, part: i.part, count: i.count } }, selector: i.selector };
+  },
+});
+
+/** More batteries in a bank, joined to those that are there. */
+export const addBatteries = command({
+  input: z.strictObject({ id: id.optional(), bank: id, part: id, count: count.max(12).default(1) }),
+  words: (i) => `${i.count} × ${i.part} into ${i.bank}`,
+  change: (d, i, catalogue) => {
+    partOf(catalogue, ['battery'], i.part);
+    const bank = known(d, 'banks', i.bank, 'bank');
+    bank.batteries[freshId(d, i.id, 'battery')] = { order: lastOrder(bank.batteries), part: i.part, count: i.count };
+  },
+});
+
+/** Panels of one part; where nothing is said they go to a regulator that has none yet, a portable one with its own to the bank. */
+export const addArray = command({
+  input: z.strictObject({
+    ...thing,
+    part: id,
+    count: count.max(40).default(1),
+    inSeries: count.max(10).default(1),
+    shade: share.default(0),
+    portable: z
+      .strictObject({ regulated: z.boolean(), hours: z.number().min(0).max(24).default(6) })
+      .nullable()
+      .default(null),
+    into: id.optional(),
+    startBelow: share.nullable().default(null),
+  }),
+  words: (i) => `another array: ${i.count} × ${i.part}`,
+  change: (d, i, catalogue) => {
+    partOf(catalogue, ['panel'], i.part);
+    const used = new Set(Object.values(d.arrays).flatMap((a) => (a.part !== null && a.into ? [a.into.id] : [])));
+    const free = Object.entries(d.converters)
+      .sort(([, a], [, b]) => a.order - b.order)
+      .find(([key, c]) => !used.has(key) && takesSun(catalogue, c));
+    const usual = i.portable?.regulated ? bankFor(d, undefined) : free?.[0];
+    const into = i.into ?? usual;
+    const { name, part, count: n, inSeries, shade, portable, startBelow } = i;
+    d.arrays[freshId(d, i.id, 'array')] = { order: lastOrder(d.arrays), name, part, count: n, inSeries, shade, portable, into: into === undefined ? null : sunTarget(d, catalogue, into), startBelow };
+  },
+});
+
+/** A charger, controller, mains charger or inverter, on the bank and the feed that are named, else on the usual ones. */
+export const addConverter = command({
+  input: z.strictObject({
+    ...thing,
+    part: id,
+    bank: id.optional(),
+    from: id.nullable().optional(),
+    inlet: id.nullable().optional(),
+    half: z.boolean().default(false),
+    trigger: z.enum(['ignition wire', 'volts', 'always-live wire']).default('ignition wire'),
+    inhibit: z.boolean().default(false),
+  }),
+  words: (i) => `another box: ${i.part}`,
+  change: (d, i, catalogue) => {
+    const part = partOf(catalogue, CONVERTER_KINDS, i.part);
+    const made = freshId(d, i.id, STEM[part.kind]);
+    const wantsInlet = part.kind === 'mains-charger' || part.kind === 'inverter' || (part.kind === 'dcdc' && part.mainsInput !== undefined);
+    if (i.inlet) known(d, 'inlets', i.inlet, 'inlet');
+    const from = i.from === undefined ? (part.kind === 'dcdc' ? 'starting' : null) : i.from;
+    d.converters[made] = {
+      order: lastOrder(d.converters),
+      name: i.name,
+      part: i.part,
+      bank: bankFor(d, i.bank),
+      from: from === null ? null : feedOf(d, from, made),
+      inlet: i.inlet === undefined ? (wantsInlet ? (Object.keys(d.inlets)[0] ?? null) : null) : i.inlet,
+      half: i.half,
+      trigger: i.trigger,
+      inhibit: i.inhibit,
+    };
+  },
+});
+
+const STEM = { dcdc: 'charger', 'solar-controller': 'controller', 'mains-charger': 'mains', inverter: 'inverter' } as const satisfies Record<(typeof CONVERTER_KINDS)[number], string>;
+
+/** A tie between the vehicle’s starting battery and a bank. */
+export const addLink = command({
+  input: z.strictObject({ ...thing, part: id, bank: id.optional() }),
+  words: (i) => `a link: ${i.part}`,
+  change: (d, i, catalogue) => {
+    partOf(catalogue, ['isolator'], i.part);
+    d.links[freshId(d, i.id, 'link')] = { order: lastOrder(d.links), name: i.name, part: i.part, vehicle: 'starting', bank: bankFor(d, i.bank) };
+  },
+});
+
+/** Hangs an array on another regulator or bank, a converter on another bank or feed. */
+export const hang = command({
+  input: z.strictObject({ thing: id, on: id }),
+  words: (i) => `${i.thing} on ${i.on}`,
+  change: (d, { thing: what, on }, catalogue) => {
+    if (d.arrays[what]) d.arrays[what].into = sunTarget(d, catalogue, on);
+    else if (d.converters[what] && d.banks[on]) d.converters[what].bank = on;
+    else if (d.converters[what]) d.converters[what].from = feedOf(d, on, what);
+    else throw new Refused(`thing: ${what} is none of the arrays and converters; ${[...Object.keys(d.arrays), ...Object.keys(d.converters)].join(', ')}`);
+  },
+});
+
+/** Kinds of part that things of a collection may be. */
+const PARTS_IN: Partial<Record<RigCollection, readonly PartKind[]>> = {
+  arrays: ['panel'],
+  converters: CONVERTER_KINDS,
+  links: ['isolator'],
+  distribution: ['fuse-block', 'hub'],
+  switchgear: ['switch', 'disconnect'],
+  monitors: ['shunt'],
+};
+
+/** Changes fields of one thing; what it may hold is checked with the whole document. */
+export const changeThing = command({
+  input: z.strictObject({ thing: id, set: z.record(z.string(), z.unknown()) }),
+  words: (i) => `${Object.keys(i.set).join(', ')} of ${i.thing}`,
+  change: (d, { thing: what, set }, catalogue) => {
+    const where = collectionOf(d, what);
+    if (!where) throw new Refused(`thing: ${what} is not there`);
+    const now = d[where][what] as Record<string, unknown>;
+    const odd = Object.keys(set).find((k) => !(k in now));
+    if (odd !== undefined) throw new Refused(`set.${odd}: not a field of ${what}; ${Object.keys(now).join(', ')} are accepted`);
+    if (typeof set['part'] === 'string') partOf(catalogue, PARTS_IN[where] ?? [], set['part']);
+    Object.assign(now, set);
+  },
+});
+
+/** Takes a thing out; what hung on it hangs where it can, or on nothing. */
+export const remove = command({
+  input: z.strictObject({ thing: id }),
+  words: (i) => `without ${i.thing}`,
+  change: (d, { thing: what }) => {
+    if (!collectionOf(d, what)) throw new Refused(`thing: ${what} is not there`);
+    takeOut(d, what);
+  },
+});

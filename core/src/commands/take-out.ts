@@ -1,0 +1,35 @@
+import { panelId, type Design } from '../design/index.js';
+import { collectionOf } from './things.js';
+
+/** What a person placed, typed and marked of a thing goes with it. */
+function forget(d: Design, id: string, panels: number): void {
+  for (let i = 0; i < Math.max(1, panels); i++) delete d.places[panelId(i, id)];
+  for (const run of [`start-${id}`, `${id}-bus`, `${id}-regulator`]) delete d.runs[run];
+  delete d.plugs[`plug-${id}`];
+}
+
+/**
+ * Takes a thing of the rig out of a draft: panels of a controller go to the charger that takes panels, else lie
+ * unregulated until they are hung anew; converters and links of a bank go to another bank, else with it.
+ */
+export function takeOut(d: Design, id: string): void {
+  const where = collectionOf(d, id);
+  if (!where) return;
+  forget(d, id, d.arrays[id]?.count ?? 0);
+  delete d[where][id];
+  const other = Object.keys(d.banks)[0] ?? null;
+  for (const a of Object.values(d.arrays))
+    if (a.into?.id === id) a.into = where === 'banks' && other ? { in: 'banks', id: other } : d.converters['charger'] ? { in: 'converters', id: 'charger' } : null;
+  for (const c of Object.values(d.converters)) {
+    if (c.from?.id === id) c.from = null;
+    if (c.inlet === id) c.inlet = null;
+    if (c.bank === id) c.bank = other;
+  }
+  for (const [key, l] of Object.entries(d.links))
+    if (l.bank === id) {
+      if (other) l.bank = other;
+      else delete d.links[key];
+    }
+  for (const b of Object.values(d.banks)) if (b.selector === id) b.selector = null;
+  for (const [key, m] of Object.entries(d.monitors)) if (m.measures === id) delete d.monitors[key];
+}

@@ -1,8 +1,9 @@
 /** The layers of core, lowest first; a folder may import itself, its own line, and what stands before it. */
 const LAYERS = [
   ['quantity'],
+  ['catalogue'],
   ['design'],
-  ['catalogue', 'vehicle', 'travel'],
+  ['vehicle', 'travel'],
   ['plant'],
   ['commands'],
   ['loads', 'supply', 'cable'],

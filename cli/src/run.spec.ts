@@ -1,6 +1,7 @@
+import { EXAMPLE_RIGS } from '../../core/src/testing/rigs.js';
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { DEMO_JOBS, type StateFigures, supplyOf } from '@meridex/core';
+import { blankDesign, DEMO_JOBS, type StateFigures, supplyOf } from '@meridex/core';
 import { run } from './run.js';
 
 const vectors = fileURLToPath(new URL('../../core/vectors/', import.meta.url));
@@ -119,6 +120,35 @@ describe('the command line', () => {
     ] as const)
       it(`refuses ${what} in one line with code 2`, async () => {
         const outcome = await ask(answers);
+        expect(outcome.code).toBe(2);
+        expect(outcome.err).toMatch(message);
+        expect(outcome.err.trim().split('\n').length).toBe(1);
+      });
+  });
+
+  describe('on commands', () => {
+    for (const { key, made, design } of EXAMPLE_RIGS)
+      it(`makes ${key} of its answers and commands, as it stands in the examples`, async () => {
+        const outcome = await run('draft', JSON.stringify(made));
+        expect(outcome.err).not.toContain('commands');
+        expect((JSON.parse(outcome.out) as { design: object }).design).toEqual(design as object);
+      });
+
+    const blank = JSON.parse(JSON.stringify(blankDesign('Nobody'))) as object;
+    it('changes a job file, which opens as the same rig with one thing more', async () => {
+      const outcome = await run('change', JSON.stringify({ design: blank, commands: [{ do: 'addArray', with: { part: 'pv-200' } }] }));
+      expect((JSON.parse(outcome.out) as { design: { arrays: object } }).design.arrays).toEqual({ array: jasmine.objectContaining({ part: 'pv-200', into: { in: 'converters', id: 'charger' } }) });
+    });
+    for (const [what, document, message] of [
+      ['no design', { commands: [] }, /^meridex: design: nothing came/],
+      ['commands that are no list', { design: blank, commands: 'all' }, /commands: got "all"; an array/],
+      ['a command that is none', { design: blank, commands: [{ do: 'paint' }] }, /commands\.0\.do: paint is no command; addBank,/],
+      ['a command without a name', { design: blank, commands: [7] }, /commands\.0: got 7/],
+      ['a part of the wrong kind', { design: blank, commands: [{ do: 'addConverter', with: { part: 'pv-200' } }] }, /commands\.0\.part: pv-200 is of the kind panel/],
+      ['a battery of no ampere-hours', { design: blank, commands: [{ do: 'addPart', with: { kind: 'battery', name: 'x', chemistry: 'agm', capacityAh: 0 } }] }, /capacityAh: came 0; more than 0 Ah/],
+    ] as const)
+      it(`refuses ${what} in one line with code 2`, async () => {
+        const outcome = await run('change', JSON.stringify(document));
         expect(outcome.code).toBe(2);
         expect(outcome.err).toMatch(message);
         expect(outcome.err.trim().split('\n').length).toBe(1);

@@ -3,9 +3,12 @@ import {
   applyTalk,
   assess,
   blankDesign,
+  catalogueOf,
   circuitPlan,
   circuitsCsv,
   circuitStateSchema,
+  doCommands,
+  finish,
   inWords,
   LOAD_LIBRARY,
   netlist,
@@ -21,6 +24,7 @@ import {
   talkSchema,
   threeDrafts,
   TIERS,
+  type Asked,
   type CircuitPlan,
   type CircuitState,
   type Design,
@@ -38,7 +42,7 @@ export interface Outcome {
 
 const JOB_COMMANDS = ['assess', 'order', 'circuits', 'diagram', 'netlist'] as const;
 type JobCommand = (typeof JOB_COMMANDS)[number];
-const USAGE = `meridex ${[...QUESTIONS, ...JOB_COMMANDS, 'draft'].join('|')} FILE   (- reads standard input)`;
+const USAGE = `meridex ${[...QUESTIONS, ...JOB_COMMANDS, 'draft', 'change'].join('|')} FILE   (- reads standard input)`;
 
 const bad = (message: string): Outcome => ({ code: 2, out: '', err: `meridex: ${message}\n` });
 const good = (result: unknown, remarks: readonly string[] = []): Outcome => ({ code: 0, out: `${JSON.stringify(result, null, 1)}\n`, err: remarks.map((r) => `meridex: note: ${r}\n`).join('') });
@@ -83,7 +87,7 @@ function stateIn(document: Record<string, unknown>): CircuitState | string {
 function withState(document: Record<string, unknown>, design: Design, use: (plan: CircuitPlan, state: CircuitState) => Outcome): Outcome {
   const state = stateIn(document);
   if (typeof state === 'string') return bad(state);
-  const plan = circuitPlan(design, SHIPPED_CATALOGUE, assess(design, SHIPPED_CATALOGUE));
+  const plan = circuitPlan(design, catalogueOf(design), assess(design, catalogueOf(design)));
   return plan ? use(plan, state) : bad('design.banks: no circuit, since the house battery or its own lead is missing');
 }
 
@@ -107,11 +111,12 @@ async function onJob(command: JobCommand | 'solve', document: unknown): Promise<
   const job = document as Record<string, unknown>;
   if (command === 'solve') return solveJob(job, design);
   if (command === 'netlist') return netlistOf(job, design);
-  const a = assess(design, SHIPPED_CATALOGUE);
+  const catalogue = catalogueOf(design);
+  const a = assess(design, catalogue);
   if (command === 'diagram') return { code: 0, out: await diagramSvg(design, a), err: '' };
   if (command === 'order') return { code: 0, out: orderCsv(a.order), err: '' };
   if (command === 'circuits') {
-    const plan = circuitPlan(design, SHIPPED_CATALOGUE, a);
+    const plan = circuitPlan(design, catalogue, a);
     return { code: 0, out: circuitsCsv(a.runs, plan && sweep(plan)), err: '' };
   }
   return good({
@@ -124,7 +129,7 @@ async function onJob(command: JobCommand | 'solve', document: unknown): Promise<
 /** A job of ten answers: what they leave out is as a new job has it; the same circuit as the button gives. */
 function draftJob(document: unknown): Outcome {
   if (!isObject(document)) return bad(`answers: got ${JSON.stringify(document)?.slice(0, 40) ?? 'nothing'}; an object is accepted`);
-  const { customer = 'new customer', tier = 'sound', ...given } = document;
+  const { customer = 'new customer', tier = 'sound', commands = [], ...given } = document;
   if (typeof customer !== 'string') return bad(`customer: got ${JSON.stringify(customer)}; a name is accepted`);
   if (!TIERS.includes(tier as (typeof TIERS)[number])) return bad(`tier: got ${JSON.stringify(tier)}; one of ${TIERS.join(', ')} is accepted`);
   const blank = blankDesign(customer);
@@ -134,7 +139,7 @@ function draftJob(document: unknown): Outcome {
   if (!use.success) return bad(`use: ${use.error.issues[0]!.message}`);
   const usual = { ...talkOf({ ...blank, brief: { ...blank.brief, use: use.data } }), ...(kind === 'light-truck' ? { houseV: 24 } : {}) };
   const unknown = Object.keys(given).find((k) => !(k in usual));
-  if (unknown) return bad(`${unknown}: not an answer; ${Object.keys(usual).join(', ')}, customer, tier are accepted`);
+  if (unknown) return bad(`${unknown}: not an answer; ${Object.keys(usual).join(', ')}, customer, tier, commands are accepted`);
   const parsed = talkSchema.safeParse({ ...usual, ...given });
   if (!parsed.success) {
     const issue = parsed.error.issues[0]!;
@@ -144,8 +149,26 @@ function draftJob(document: unknown): Outcome {
   if (wish) return bad(`wishes: got ${JSON.stringify(wish.id)}; an appliance of the library is accepted: ${LOAD_LIBRARY.map((i) => i.id).join(', ')}`);
   const job = applyTalk(blank, parsed.data);
   const draft = threeDrafts(job, SHIPPED_CATALOGUE).find((d) => d.tier === tier)!;
-  const design: Design = withRig(job, draft.design);
-  return good({ design }, draft.stands ? [] : [`the ${draft.tier} draft does not quite stand ${draft.says}`]);
+  const remarks = draft.stands ? [] : [`the ${draft.tier} draft does not quite stand ${draft.says}`];
+  return changed(withRig(job, draft.design), commands, remarks);
+}
+
+/** A job with commands done to it one after another, and mended where the program knows how; the first that is refused ends it. */
+function changed(design: Design, commands: unknown, remarks: readonly string[] = []): Outcome {
+  if (!Array.isArray(commands)) return bad(`commands: got ${JSON.stringify(commands)?.slice(0, 40) ?? 'nothing'}; an array of { do, with } is accepted`);
+  const odd = commands.findIndex((c) => !isObject(c) || typeof c['do'] !== 'string');
+  if (odd >= 0) return bad(`commands.${odd}: got ${JSON.stringify(commands[odd])?.slice(0, 40)}; { do, with } is accepted`);
+  const done = doCommands(design, commands as Asked[]);
+  if (!done.ok) return bad(done.message);
+  if (!commands.length) return good({ design: done.design }, remarks);
+  const finished = finish(done.design, catalogueOf(done.design));
+  return good({ design: finished.design }, [...remarks, ...finished.stops.map((f) => inWords(f).say)]);
+}
+
+function changeJob(document: unknown): Outcome {
+  if (!isObject(document) || !('design' in document)) return bad('design: nothing came; a job file with commands beside its design is accepted');
+  const read = readDesign(document['design']);
+  return read.ok ? changed(read.design, document['commands']) : bad(read.message);
 }
 
 /** True for a job file, whose circuit is drawn from its design. */
@@ -161,6 +184,7 @@ export async function run(command: string | undefined, text: string): Promise<Ou
   }
   if (command === 'solve' && isJob(document)) return onJob(command, document);
   if (command === 'draft') return draftJob(document);
+  if (command === 'change') return changeJob(document);
   if (QUESTIONS.includes(command as Question)) return ask(command as Question, document);
   if (JOB_COMMANDS.includes(command as JobCommand)) return onJob(command as JobCommand, document);
   return bad(`command: got ${command ?? 'nothing'}; usage: ${USAGE}`);

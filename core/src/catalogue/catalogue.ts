@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { kept } from '../quantity/index.js';
 import { BATTERY_PARTS } from './kinds/battery/parts.js';
 import { batterySchema } from './kinds/battery/schema.js';
 import { DISCONNECT_PARTS } from './kinds/disconnect/parts.js';
@@ -41,6 +42,7 @@ export const partSchema = z.discriminatedUnion('kind', [
 ]);
 export type Part = z.infer<typeof partSchema>;
 export type PartKind = Part['kind'];
+export const PART_KINDS: readonly PartKind[] = ['battery', 'dcdc', 'isolator', 'panel', 'solar-controller', 'mains-charger', 'inverter', 'fuse-block', 'switch', 'shunt', 'disconnect', 'hub'];
 export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>;
 
 /** The parts a workshop can choose from. */
@@ -82,3 +84,15 @@ export const SHIPPED_CATALOGUE = new Catalogue([
   ...DISCONNECT_PARTS,
   ...HUB_PARTS,
 ]);
+
+/** The shipped catalogue with parts of one’s own; one of the same id takes the shipped one’s place. */
+const withOwn = kept(8, JSON.stringify, (own: readonly Part[]) => {
+  const ids = new Set(own.map((p) => p.id));
+  return new Catalogue([...SHIPPED_CATALOGUE.parts.filter((p) => !ids.has(p.id)), ...own]);
+});
+
+/** What a job can choose from: the shipped parts, and those of the workshop’s own that stand in it with the data it was planned with. */
+export function catalogueOf({ parts }: { readonly parts: Readonly<Record<string, Part>> }): Catalogue {
+  const own = Object.values(parts);
+  return own.length ? withOwn(own) : SHIPPED_CATALOGUE;
+}

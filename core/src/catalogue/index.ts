@@ -1,4 +1,6 @@
 export * from './catalogue.js';
+export * from './own/own.js';
+export { PLATES } from './own/plate.js';
 export * from './kinds/battery/chemistry.js';
 export * from './kinds/battery/electrical.js';
 export type { BatteryPart } from './kinds/battery/schema.js';

@@ -1,23 +1,22 @@
 import fc from 'fast-check';
-import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { blankDesign, editDesign, readDesign, type Design } from '../design/index.js';
 import { doCommand, doCommands, type Asked } from './index.js';
 
 const blank = blankDesign('Nobody');
 const after = (...all: Asked[]): Design => {
-  const done = doCommands(blank, SHIPPED_CATALOGUE, all);
+  const done = doCommands(blank, all);
   if (!done.ok) throw new Error(done.message);
   return done.design;
 };
 const refusal = (design: Design, asked: Asked): string => {
-  const done = doCommand(design, SHIPPED_CATALOGUE, asked);
+  const done = doCommand(design, asked);
   return done.ok ? 'done' : done.message;
 };
 
 describe('a command', () => {
   it('gives the patch that leads to the new design, in words, and leaves the old one alone', () => {
     const before = JSON.stringify(blank);
-    const done = doCommand(blank, SHIPPED_CATALOGUE, { do: 'addArray', with: { part: 'pv-200', count: 2 } });
+    const done = doCommand(blank, { do: 'addArray', with: { part: 'pv-200', count: 2 } });
     expect(JSON.stringify(blank)).toBe(before);
     if (!done.ok) throw new Error(done.message);
     expect(done.words).toBe('another array: 2 × pv-200');
@@ -49,7 +48,7 @@ describe('a command', () => {
     expect(refusal(blank, { do: 'changeThing', with: { thing: 'charger', set: { part: 'pv-200' } } })).toContain('part: pv-200 is of the kind panel; a part of the kind dcdc or');
     expect(refusal(blank, { do: 'remove', with: { thing: 'attic' } })).toBe('thing: attic is not there');
     expect(refusal(blank, { do: 'paint' as never, with: {} })).toContain('do: paint is no command');
-    const both = doCommands(blank, SHIPPED_CATALOGUE, [
+    const both = doCommands(blank, [
       { do: 'addBank', with: { part: 'bat-lfp-100' } },
       { do: 'addBank', with: { part: 'pv-200' } },
     ]);
@@ -96,7 +95,7 @@ describe('commands in any order', () => {
         for (const n of outs) {
           const all = [d.banks, d.arrays, d.converters, d.links, d.switchgear, d.monitors].flatMap((c) => Object.keys(c));
           if (!all.length) return;
-          const done = doCommand(d, SHIPPED_CATALOGUE, { do: 'remove', with: { thing: all[n % all.length] } });
+          const done = doCommand(d, { do: 'remove', with: { thing: all[n % all.length] } });
           if (!done.ok) throw new Error(done.message);
           d = done.design;
         }
@@ -114,7 +113,7 @@ describe('commands in any order', () => {
       fc.property(addition, (asked) => {
         const d = after(asked);
         const made = [...Object.keys(d.arrays), ...Object.keys(d.converters), ...Object.keys(d.banks), ...Object.keys(d.links)].find((id) => !(id in blank.converters) && !(id in blank.banks))!;
-        const done = doCommand(d, SHIPPED_CATALOGUE, { do: 'remove', with: { thing: made } });
+        const done = doCommand(d, { do: 'remove', with: { thing: made } });
         expect(done.ok && done.design).toEqual(blank);
       }),
     );

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { PartKind } from '../catalogue/index.js';
+import { readOwnPart, type PartKind } from '../catalogue/index.js';
 import { CONVERTER_KINDS } from '../plant/index.js';
 import { command, Refused } from './command.js';
 import { bankFor, feedOf, sunTarget, takesSun } from './hang.js';
@@ -34,6 +34,23 @@ export const addBatteries = command({
     partOf(catalogue, ['battery'], i.part);
     const bank = known(d, 'banks', i.bank, 'bank');
     bank.batteries[freshId(d, i.id, 'battery')] = { order: lastOrder(bank.batteries), part: i.part, count: i.count };
+  },
+});
+
+/** What batteries of a bank are, and how many. */
+export const setBatteries = command({
+  input: z.strictObject({ batteries: id, part: id.optional(), count: count.max(12).optional() }),
+  words: (i) => `batteries ${i.batteries}: ${[i.count, i.part].filter(Boolean).join(' × ')}`,
+  change: (d, i, catalogue) => {
+    const lot = Object.values(d.banks).find((b) => b.batteries[i.batteries])?.batteries[i.batteries];
+    if (!lot)
+      throw new Refused(
+        `batteries: ${i.batteries} is none; ${Object.values(d.banks)
+          .flatMap((b) => Object.keys(b.batteries))
+          .join(', ')}`,
+      );
+    if (i.part !== undefined) partOf(catalogue, ['battery'], i.part);
+    Object.assign(lot, { part: i.part ?? lot.part, count: i.count ?? lot.count });
   },
 });
 
@@ -108,6 +125,17 @@ export const addLink = command({
   change: (d, i, catalogue) => {
     partOf(catalogue, ['isolator'], i.part);
     d.links[freshId(d, i.id, 'link')] = { order: lastOrder(d.links), name: i.name, part: i.part, vehicle: 'starting', bank: bankFor(d, i.bank) };
+  },
+});
+
+/** A part of the workshop’s own: its plate’s figures, the rest defaulted; of the same id it takes the older one’s place. */
+export const addPart = command({
+  input: z.looseObject({ kind: z.string(), name: z.string() }),
+  words: (i) => `own part: ${i.name}`,
+  change: (d, i) => {
+    const own = readOwnPart(i);
+    if (!own.ok) throw new Refused(own.message);
+    d.parts[own.part.id] = own.part;
   },
 });
 

@@ -34,6 +34,7 @@ export function blankDesign(customer: string): Design {
       disconnect: { order: 2, name: '', does: 'disconnect', part: 'lvd-65', pole: 'positive' },
     },
     monitors: { shunt: { order: 1, name: '', part: 'shunt-500', measures: 'house' } },
+    parts: {},
     vehicle: null,
     places: {},
     board: null,

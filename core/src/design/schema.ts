@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { partSchema } from '../catalogue/index.js';
 import { briefSchema, type existingSchema, type traceSchema } from './brief-schema.js';
 import { text } from './common-schema.js';
 import { loadSchema, type feedSchema, type PURPOSES } from './load-schema.js';
@@ -96,6 +97,8 @@ export const designSchema = z.object({
   groups: z.record(z.string().max(60), groupSchema),
   supply: supplySchema,
   ...RIG,
+  /** Parts of the workshop’s own that the job uses, with the data it was planned with. */
+  parts: z.record(z.string().max(60), partSchema),
   /** The vehicle with the workshop's own dimensions; null: the shipped one of its kind. */
   vehicle: vehicleSchema.nullable(),
   places: z.record(z.string(), placementSchema),

@@ -56,6 +56,7 @@ export function version5To6(old: Loose): Loose {
   return {
     ...old,
     schemaVersion: 6,
+    parts: {},
     supply: { houseV, startingAh, parkedMa, otherChargersA, seen },
     banks: banks(supply),
     arrays: arrays(supply),

@@ -1,14 +1,15 @@
 import ELK, { type ElkNode } from 'elkjs/lib/elk.bundled.js';
 import { assess } from '../assess/index.js';
-import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
+import { catalogueOf, SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import { type Design, supplyOf } from '../design/index.js';
+import { type Design, supplyOf, withoutDetail } from '../design/index.js';
+import { EXAMPLE_RIGS } from '../testing/rigs.js';
 import { buildDiagram, drawingOf, drawingSvg, elkGraph, LABEL, sheetsOf, WHOLE, type Diagram, type DiagramFilter, type Drawing, type ElkGraph } from './index.js';
 import { textWidth } from './elk.js';
 
 // The bundle is CommonJS: under plain modules its class is one step further in.
 const elk = new (ELK as unknown as new () => { layout(g: ElkNode): Promise<ElkNode> })();
-const of = (d: Design) => assess(d, SHIPPED_CATALOGUE);
+const of = (d: Design) => assess(d, catalogueOf(d));
 function diagramOf(design: Design, filter: DiagramFilter = WHOLE): Diagram {
   const a = of(design);
   return buildDiagram({ design, gear: a.gear, runs: a.runs, inline: a.inline, leads: a.layout.leads, bond: a.bond }, filter);
@@ -36,13 +37,13 @@ function wordBoxes(d: Drawing): Box[] {
 const meet = (a: Box, b: Box): boolean => a.x0 < b.x1 - 0.5 && b.x0 < a.x1 - 0.5 && a.y0 < b.y1 - 0.5 && b.y0 < a.y1 - 0.5;
 
 describe('the line diagram', () => {
-  for (const { key, design } of DEMO_JOBS) {
+  for (const { key, design } of [...DEMO_JOBS, ...EXAMPLE_RIGS]) {
     const diagram = diagramOf(design);
 
     it(`${key}: shows every piece of gear and every run once`, () => {
       const a = of(design);
       // Panels of a roof stand as one element.
-      for (const g of a.gear.filter((o) => !o.id.startsWith('panel:'))) {
+      for (const g of a.gear.filter((o) => o.role !== 'panel' || o.id === withoutDetail(o.ref).id)) {
         const many = g.id === 'house' && a.runs.some((r) => r.spec.id === 'house1-bus');
         const shown = diagram.nodes.filter((n) => n.gear === g.id);
         expect(shown.length)

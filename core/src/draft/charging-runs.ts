@@ -111,7 +111,10 @@ export function allChargeA(c: DraftContext): number {
     arrays.flatMap((a) => a.portables),
     bank,
   );
-  return Math.max(vehicle, portable) + sun + sum(mainsChargersOf(design, catalogue), (m) => m.outputA);
+  // A combined manager gives what the vehicle gives, or what the mains give.
+  const ofVehicle = new Set(dcdcsOf(design, catalogue).map((d) => d.id));
+  const mains = mainsChargersOf(design, catalogue).filter((m) => !ofVehicle.has(m.unit));
+  return Math.max(vehicle, portable) + sun + sum(mains, (m) => m.outputA);
 }
 
 /** `mark` tells the runs of further links from those of the first. */

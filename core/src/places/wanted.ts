@@ -44,10 +44,13 @@ function make(ref: Ref, role: GearRole, name: string, body: Body, heatW = 0): Wa
 const gearOfPart = (ref: Ref, role: GearRole, name: string, part: Part, heatW = 0): Wanted => ({ ...make(ref, role, name, row(part, 1), heatW), part: part.id });
 
 /** Each panel on its own, so that rows go round hatches and vents; the first is where their cable starts. */
-function panels({ ref, part, quantity: count }: ArrayThing): Wanted[] {
+function panels({ ref, part, quantity: count }: ArrayThing, nth: number): Wanted[] {
   return Array.from({ length: count }, (_, i) => {
-    const name = count === 1 ? `panel ${part.ratedW} W` : `panel ${i + 1} of ${count}, ${part.ratedW} W`;
-    return { ...gearOfPart(refTo('arrays', panelId(i, ref.id)), 'panel', name, part), plain: `panel ${part.ratedW} W`, ofAlike: count };
+    // Of several arrays the later ones say so.
+    const mark = NTH[nth] ?? `${nth + 1}th `;
+    const of = mark ? ` of the ${mark}array` : '';
+    const name = count === 1 ? `panel ${part.ratedW} W${of}` : `panel ${i + 1} of ${count}${of}, ${part.ratedW} W`;
+    return { ...gearOfPart(refTo('arrays', panelId(i, ref.id)), 'panel', name, part), plain: `panel ${part.ratedW} W${of}`, ofAlike: count };
   });
 }
 
@@ -121,7 +124,7 @@ function plantGear(design: Design, catalogue: Catalogue): Wanted[] {
     ...p.links.map((l, i) => gearOfPart(l.ref, 'charger', `${NTH[i] ?? `${i + 1}th `}isolator`, l.part)),
     ...converters('inverter'),
     ...blocks.map(boardOf),
-    ...p.arrays.filter((a) => !a.portable).flatMap(panels),
+    ...p.arrays.filter((a) => !a.portable).flatMap((a, i) => panels(a, i)),
     ...p.arrays.filter((a) => a.portable).map((a, i) => make(a.ref, 'control', `${NTH[i] ?? `${i + 1}th `}portable panel’s socket`, LOAD_BODY.sockets)),
     ...converters('solar-controller'),
     ...converters('mains-charger'),

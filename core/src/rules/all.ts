@@ -19,6 +19,8 @@ import { mainsLoadWithoutInverter } from './mains-load-without-inverter.js';
 import { mixedUnits } from './mixed-units.js';
 import { tripRunsLow } from './trip-runs-low.js';
 import { noBattery } from './no-battery.js';
+import { partAssumed } from './part-assumed.js';
+import { partUnknown } from './part-unknown.js';
 import { noDistribution } from './no-distribution.js';
 import { noLoads } from './no-loads.js';
 import { controllerIdle } from './controller-idle.js';
@@ -116,6 +118,8 @@ export const RULES: readonly Rule[] = [
   mixedUnits,
   tripRunsLow,
   noBattery,
+  partUnknown,
+  partAssumed,
   noDistribution,
   noLoads,
   disconnectOver,

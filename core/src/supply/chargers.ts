@@ -71,7 +71,10 @@ export function chargersOf(design: Design, catalogue: Catalogue, bank: Bank, arr
   const sunA = (a: SolarArray): number => Math.min(a.maxA ?? Infinity, (Math.max(...a.clearDayW) * MPPT_YIELD) / setV);
   return [
     ...dcdcs.map(({ id, part, share }): Charger => ({ unit: id, name: part.name, when: 'driving', outputA: part.outputA * share, setV })),
-    ...mainsChargersOf(design, catalogue).map(({ unit, name, outputA }): Charger => ({ unit, name, when: 'mains', outputA, setV })),
+    // A combined manager is one charger, whatever feeds it.
+    ...mainsChargersOf(design, catalogue)
+      .filter((m) => !dcdcs.some((d) => d.id === m.unit))
+      .map(({ unit, name, outputA }): Charger => ({ unit, name, when: 'mains', outputA, setV })),
     ...arrays.flatMap((a): Charger[] => (a.controller && a.regulator && sunA(a) > 0 ? [{ unit: a.regulator.id, name: a.controller.name, when: 'sun', outputA: sunA(a), setV }] : [])),
   ];
 }

@@ -1,4 +1,4 @@
-import { assess, DEMO_JOBS, SHIPPED_CATALOGUE, type DemoJob } from '@meridex/core';
+import { assess, DEMO_JOBS, catalogueOf, type DemoJob } from '@meridex/core';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import { eq, sql } from 'drizzle-orm';
 import pg from 'pg';
@@ -22,7 +22,7 @@ function madeUp(expected: number, index: number, faulty: boolean): number {
 async function loadJob(tx: Tx, workshopId: string, demo: DemoJob): Promise<void> {
   const promisedOn = new Date(Date.now() + demo.promisedInDays * DAY_MS).toISOString().slice(0, 10);
   const jobId = await createJob(tx, workshopId, DEMO.name, { customer: demo.design.brief.customer, promisedOn, design: demo.design, state: demo.state, note: demo.note });
-  const a = assess(demo.design, SHIPPED_CATALOGUE);
+  const a = assess(demo.design, catalogueOf(demo.design));
   for (const step of a.fit.slice(0, Math.floor(demo.tickedShare * a.fit.length))) await keepTick(tx, workshopId, jobId, { id: crypto.randomUUID(), stepId: step.id, done: true, author: DEMO.name });
   if (demo.readings === 'none') return;
   const faultyAt = demo.readings === 'one off' ? a.prove.findIndex((r) => /pump/.test(r.where)) : -1;

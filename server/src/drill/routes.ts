@@ -1,4 +1,4 @@
-import { assess, drillTemplate, glandSaws, SHIPPED_CATALOGUE, vehicleOf, type DrillTemplate } from '@meridex/core';
+import { assess, drillTemplate, glandSaws, catalogueOf, vehicleOf, type DrillTemplate } from '@meridex/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
@@ -24,7 +24,7 @@ export const drillRoutes =
       const revision = await db.inWorkshop(workshopId, (tx) => newestRevision(tx, jobId));
       if (!revision) return null;
       const { design, number } = revision;
-      const a = assess(design, SHIPPED_CATALOGUE);
+      const a = assess(design, catalogueOf(design));
       const template = drillTemplate(design, a.gear, glandSaws(a.gear, a.runs));
       const file = `${design.brief.customer.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-drill-template`;
       return { template, file, words: `${design.brief.customer}, ${vehicleOf(design).name}, board ${template ? `${template.wMm} × ${template.hMm} mm` : ''}, revision ${number}` };

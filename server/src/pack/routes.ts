@@ -1,4 +1,4 @@
-import { assess, handOverPack, SHIPPED_CATALOGUE, vehicleOf } from '@meridex/core';
+import { assess, handOverPack, catalogueOf, vehicleOf } from '@meridex/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
@@ -22,7 +22,7 @@ export const packRoutes =
       const { design, number } = found.revision;
       const values = Object.fromEntries(Object.entries(found.readings).map(([row, r]) => [row, r.value]));
       const taken = Object.fromEntries(Object.entries(found.readings).map(([row, r]) => [row, { value: r.value, at: r.at, by: r.author }]));
-      const pack = handOverPack(design, assess(design, SHIPPED_CATALOGUE, { readings: values }), vehicleOf(design).name, taken);
+      const pack = handOverPack(design, assess(design, catalogueOf(design), { readings: values }), vehicleOf(design).name, taken);
       const pdf = await packPdf(pack, person.workshop, number, new Date().toISOString().slice(0, 10));
       const name = `${pack.title.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-pack.pdf`;
       return reply.header('content-disposition', `inline; filename="${name}"`).type('application/pdf').send(pdf);

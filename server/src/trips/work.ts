@@ -1,4 +1,4 @@
-import { addTallies, climateOf, emptyTally, jobOfDesign, readTally, runMany, SHIPPED_CATALOGUE, type Tally, type TripJob } from '@meridex/core';
+import { addTallies, climateOf, emptyTally, jobOfDesign, readTally, runMany, catalogueOf, type Tally, type TripJob } from '@meridex/core';
 import { setImmediate } from 'node:timers/promises';
 import type { Database } from '../db/client.js';
 import { revisionOf } from '../designs/store.js';
@@ -45,7 +45,7 @@ async function workOff(db: Database, { workshopId, runId }: Work['trips']): Prom
   const run = await db.inWorkshop(workshopId, (tx) => tripRun(tx, runId));
   if (!run || ['stopped', 'done', 'failed'].includes(run.state)) return;
   const revision = await design(db, workshopId, run);
-  const job = revision && jobOfDesign(revision.design, SHIPPED_CATALOGUE, { stepS: STEP_S, oneByOne: run.oneByOne });
+  const job = revision && jobOfDesign(revision.design, catalogueOf(revision.design), { stepS: STEP_S, oneByOne: run.oneByOne });
   if (!job) {
     await db.inWorkshop(workshopId, (tx) => tripsDone(tx, runId, 0, { state: 'failed', result: null }));
     return;

@@ -11,4 +11,6 @@ export const partBase = z.object({
   price: z.number().min(0),
   /** Taken only where a person chooses it: drafts and presses keep to the usual parts. */
   special: z.literal(true).optional(),
+  /** Figures that its plate did not say: defaults for its size. */
+  assumed: z.array(z.string().max(40)).max(40).optional(),
 });

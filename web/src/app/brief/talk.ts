@@ -10,7 +10,7 @@ import {
   LOAD_LIBRARY,
   REGIONS,
   SHELVES,
-  SHIPPED_CATALOGUE,
+  catalogueOf,
   type SupplyDraft,
   type Talk,
   talkOf,
@@ -72,7 +72,7 @@ export class TalkSheet {
   protected readonly ahDay = computed(() => ahDayOf(this.talk()));
 
   protected batteryName(d: SupplyDraft): string {
-    const part = SHIPPED_CATALOGUE.find('battery', supplyOf(d.design).battery.part);
+    const part = catalogueOf(d.design).find('battery', supplyOf(d.design).battery.part);
     return part ? `${part.capacityAh} Ah` : '–';
   }
 

@@ -1,6 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { type PartKind, SHIPPED_CATALOGUE } from '@meridex/core';
+import { catalogueOf, type PartKind, SHIPPED_CATALOGUE } from '@meridex/core';
+import { DesignService } from '../services/design.service';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { NamedSelect } from './named-select';
 
@@ -37,5 +38,10 @@ export class PartSelect {
   readonly needed = input(false);
   readonly value = input.required<string | null>();
   readonly valueChange = output<string | null>();
-  protected readonly parts = computed(() => SHIPPED_CATALOGUE.ofKind(this.kind()));
+  private readonly designs = inject(DesignService);
+  /** The shipped parts, and those of the open job's own. */
+  protected readonly parts = computed(() => {
+    const design = this.designs.design();
+    return (design ? catalogueOf(design) : SHIPPED_CATALOGUE).ofKind(this.kind());
+  });
 }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { boilCost, type Cooker, figure, INTO_THE_POT, SHIPPED_CATALOGUE, supplyOf } from '@meridex/core';
+import { boilCost, type Cooker, figure, INTO_THE_POT, catalogueOf, supplyOf } from '@meridex/core';
 import { Choice } from '../fields/choice';
 import { NumberField } from '../fields/number-field';
 import { DesignService } from '../services/design.service';
@@ -53,7 +53,7 @@ export class Boil {
   protected readonly powerW = signal(1200);
   protected readonly simmerMin = signal(0);
   protected readonly share = computed(() => INTO_THE_POT[this.cooker()]);
-  private readonly inverter = computed(() => SHIPPED_CATALOGUE.find('inverter', supplyOf(this.designs.design()!).inverter));
+  private readonly inverter = computed(() => catalogueOf(this.designs.design()!).find('inverter', supplyOf(this.designs.design()!).inverter));
   protected readonly inverterWords = computed(() => this.inverter()?.name ?? 'an inverter of 88 %, none is chosen yet');
   protected readonly cost = computed(() =>
     boilCost({

@@ -20,7 +20,7 @@ import {
   refTo,
   type RunGroup,
   runKey,
-  SHIPPED_CATALOGUE,
+  catalogueOf,
   type StateFigures,
   WHOLE,
   whyGear,
@@ -104,7 +104,7 @@ export class DiagramSheet {
     };
     return STATE_PARTS.filter((p) => has[p.key]);
   });
-  protected readonly hasMains = computed(() => fromInlet(plant(this.designs.design()!, SHIPPED_CATALOGUE)).length > 0);
+  protected readonly hasMains = computed(() => fromInlet(plant(this.designs.design()!, catalogueOf(this.designs.design()!))).length > 0);
   protected readonly stateName = computed(() => {
     const s = this.state();
     return s ? nameOf(s, NAMED_STATES) : null;

@@ -1,5 +1,5 @@
 import { Injectable, signal } from '@angular/core';
-import { addTallies, climateOf, type Design, jobOfDesign, type ManyTrips, readTally, SHIPPED_CATALOGUE, type Tally } from '@meridex/core';
+import { addTallies, climateOf, type Design, jobOfDesign, type ManyTrips, readTally, catalogueOf, type Tally } from '@meridex/core';
 import type { TripsReply, TripsRequest } from '../workers/trips.worker';
 
 /** As many workers as a small machine has cores. */
@@ -21,7 +21,7 @@ export class TripsService {
   readonly trouble = signal<string | null>(null);
 
   run(design: Design, oneByOne: boolean, trips = TRIPS): void {
-    const job = jobOfDesign(design, SHIPPED_CATALOGUE, { stepS: 60, oneByOne });
+    const job = jobOfDesign(design, catalogueOf(design), { stepS: 60, oneByOne });
     this.id++;
     this.done.clear();
     this.tallies.length = 0;

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { figure, readsAt, SHIPPED_CATALOGUE, type UsualSupply } from '@meridex/core';
+import { figure, readsAt, catalogueOf, type UsualSupply } from '@meridex/core';
 import { Choice } from '../fields/choice';
 import { NumberField } from '../fields/number-field';
 import { PartSelect } from '../fields/part-select';
@@ -23,7 +23,7 @@ export class BankPanel extends SupplyPanel {
   protected readonly joins = ['parallel', 'selector'] as const;
   protected readonly joinWords = (j: Second['joined']): string => (j === 'parallel' ? 'always joined' : 'by a selector');
 
-  protected readonly hub = computed(() => SHIPPED_CATALOGUE.find('hub', this.s().hub));
+  protected readonly hub = computed(() => catalogueOf(this.designs.design()!).find('hub', this.s().hub));
 
   /** Lithium is too flat for a voltmeter; lead-acid is read by the workshop's chart. */
   protected reserveReads(): string {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { AS_IT_IS, applyChange, climateOf, dayOfTrip, type Failure, figure, type Helps, SHIPPED_CATALOGUE, sunAlone, type TripResult, type WhatIf } from '@meridex/core';
+import { AS_IT_IS, applyChange, climateOf, dayOfTrip, type Failure, figure, type Helps, catalogueOf, sunAlone, type TripResult, type WhatIf } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { AhLedger } from '../pictures/ah-ledger';
 import { Mark } from '../pictures/mark';
@@ -41,7 +41,7 @@ export class TripSheet extends SupplyPanel {
   );
   /** Parked with nothing but the sun; null: no panel or no battery. */
   protected readonly sunAlone = computed(() => {
-    const s = sunAlone(this.designs.design()!, SHIPPED_CATALOGUE);
+    const s = sunAlone(this.designs.design()!, catalogueOf(this.designs.design()!));
     return s && sunAloneWords(s);
   });
   protected readonly climate = computed(() => climateOf(this.brief().trip));
@@ -90,7 +90,7 @@ export class TripSheet extends SupplyPanel {
   }
 
   protected take(id: string, what: string): void {
-    this.designs.edit(what, (d) => applyChange(d, SHIPPED_CATALOGUE, id));
+    this.designs.edit(what, (d) => applyChange(d, catalogueOf(d), id));
   }
 
   protected lowWords(): string {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { SHIPPED_CATALOGUE, type UsualSupply } from '@meridex/core';
+import { catalogueOf, type UsualSupply } from '@meridex/core';
 import { FormsModule } from '@angular/forms';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { Choice } from '../fields/choice';
@@ -27,7 +27,7 @@ export class VehiclePanel extends SupplyPanel {
   protected readonly many = computed(() => new Set(this.inputs().map((i) => i.unit)).size > 1);
 
   protected halfable(): boolean {
-    return SHIPPED_CATALOGUE.find('dcdc', this.s().dcdc)?.halfPower ?? false;
+    return catalogueOf(this.designs.design()!).find('dcdc', this.s().dcdc)?.halfPower ?? false;
   }
 
   protected setIsolation(isolation: UsualSupply['isolation']): void {

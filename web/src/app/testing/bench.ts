@@ -3,7 +3,7 @@ import { provideHttpClientTesting } from '@angular/common/http/testing';
 import { provideZonelessChangeDetection, signal, type Type } from '@angular/core';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { assess, type Assessment, climateOf, DEMO_JOBS, type Design, editDesign, jobOfDesign, type ManyTrips, type Patch, patchBetween, readTally, runMany, SHIPPED_CATALOGUE } from '@meridex/core';
+import { assess, type Assessment, climateOf, DEMO_JOBS, type Design, editDesign, jobOfDesign, type ManyTrips, type Patch, patchBetween, readTally, runMany, catalogueOf } from '@meridex/core';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { type LongRun, LongTripsService } from '../services/long-trips.service';
@@ -38,7 +38,7 @@ export class Bench {
   private show(design: Design): void {
     const values = Object.fromEntries([...this.readings()].map(([row, r]) => [row, r.value]));
     this.before.set(this.assessment());
-    this.assessment.set(assess(design, SHIPPED_CATALOGUE, { readings: values }));
+    this.assessment.set(assess(design, catalogueOf(design), { readings: values }));
     this.design.set(design);
   }
 
@@ -98,7 +98,7 @@ class TripsAtOnce {
   stopped = 0;
 
   run(design: Design, oneByOne: boolean): void {
-    const job = jobOfDesign(design, SHIPPED_CATALOGUE, { stepS: 900, oneByOne });
+    const job = jobOfDesign(design, catalogueOf(design), { stepS: 900, oneByOne });
     this.result.set(job && readTally(runMany(job, { seed: 1, from: 0, to: 60, meanClearness: climateOf(design.brief.trip).clearness })));
   }
 

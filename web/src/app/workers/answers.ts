@@ -14,7 +14,7 @@ import {
   type PlaceOffer,
   selectivePairs,
   type SelectivePair,
-  SHIPPED_CATALOGUE,
+  catalogueOf,
   simulateWhatIf,
   singleFailures,
   suggestPlaces,
@@ -66,13 +66,13 @@ export interface OutlookAnswers {
 }
 
 function protectionOf(design: Design): ProtectionAnswer | null {
-  const a = assess(design, SHIPPED_CATALOGUE);
-  const plan = circuitPlan(design, SHIPPED_CATALOGUE, a);
+  const a = assess(design, catalogueOf(design));
+  const plan = circuitPlan(design, catalogueOf(design), a);
   return plan && { pairs: selectivePairs(a.runs), dead: deadMap(plan), sweep: sweep(plan) };
 }
 
 function stateOf(design: Design, state: CircuitState): StateFigures | NoState | null {
-  const plan = circuitPlan(design, SHIPPED_CATALOGUE, assess(design, SHIPPED_CATALOGUE));
+  const plan = circuitPlan(design, catalogueOf(design), assess(design, catalogueOf(design)));
   return plan && stateFigures(plan, state);
 }
 
@@ -80,24 +80,24 @@ function stateOf(design: Design, state: CircuitState): StateFigures | NoState | 
 export function answerOutlook(ask: OutlookAsk): OutlookAnswers[OutlookAsk['what']] {
   switch (ask.what) {
     case 'drafts':
-      return threeDrafts(ask.design, SHIPPED_CATALOGUE);
+      return threeDrafts(ask.design, catalogueOf(ask.design));
     case 'talk':
-      return threeDrafts(applyTalk(ask.design, ask.talk), SHIPPED_CATALOGUE);
+      return threeDrafts(applyTalk(ask.design, ask.talk), catalogueOf(ask.design));
     case 'helps':
-      return whatHelps(ask.design, SHIPPED_CATALOGUE);
+      return whatHelps(ask.design, catalogueOf(ask.design));
     case 'failures':
-      return singleFailures(ask.design, SHIPPED_CATALOGUE);
+      return singleFailures(ask.design, catalogueOf(ask.design));
     case 'sun ways':
-      return sunWays(ask.design, SHIPPED_CATALOGUE);
+      return sunWays(ask.design, catalogueOf(ask.design));
     case 'places':
-      return suggestPlaces(ask.design, SHIPPED_CATALOGUE, ask.gear);
+      return suggestPlaces(ask.design, catalogueOf(ask.design), ask.gear);
     case 'state':
       return stateOf(ask.design, ask.state);
     case 'protection':
       return protectionOf(ask.design);
     case 'kept':
-      return keptEdits(ask.design, SHIPPED_CATALOGUE);
+      return keptEdits(ask.design, catalogueOf(ask.design));
     case 'what if':
-      return simulateWhatIf(ask.design, SHIPPED_CATALOGUE, ask.change);
+      return simulateWhatIf(ask.design, catalogueOf(ask.design), ask.change);
   }
 }

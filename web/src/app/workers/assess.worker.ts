@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { assess, type Assessment, type Design, SHIPPED_CATALOGUE } from '@meridex/core';
+import { assess, type Assessment, type Design, catalogueOf } from '@meridex/core';
 
 export interface AssessRequest {
   readonly id: number;
@@ -13,6 +13,6 @@ export interface AssessReply {
 }
 
 addEventListener('message', ({ data }: MessageEvent<AssessRequest>) => {
-  const assessment = assess(data.design, SHIPPED_CATALOGUE, { readings: data.readings });
+  const assessment = assess(data.design, catalogueOf(data.design), { readings: data.readings });
   postMessage({ id: data.id, assessment } satisfies AssessReply);
 });

@@ -14,6 +14,7 @@ import { sayErrors } from './http/errors.js';
 import { serveWeb } from './http/web.js';
 import { jobRoutes } from './jobs/routes.js';
 import { packRoutes } from './pack/routes.js';
+import { partRoutes } from './parts/routes.js';
 import { readingRoutes } from './readings/routes.js';
 import type { Queue } from './queue/queue.js';
 import { tickRoutes } from './ticks/routes.js';
@@ -59,7 +60,7 @@ export async function buildApp({ db, queue, webRoot, log = false }: AppOptions):
   await app.register(cookie);
   await app.register(rateLimit, { global: false });
   app.get('/api/health', { schema: { response: { 200: z.object({ ok: z.boolean() }) } } }, () => ({ ok: true }));
-  for (const routes of [accountRoutes, jobRoutes, designRoutes, tickRoutes, readingRoutes, packRoutes, drillRoutes, diagramRoutes, vehicleRoutes]) await app.register(routes(db));
+  for (const routes of [accountRoutes, jobRoutes, designRoutes, tickRoutes, readingRoutes, packRoutes, drillRoutes, diagramRoutes, vehicleRoutes, partRoutes]) await app.register(routes(db));
   await app.register(tripRoutes(db, queue));
   if (webRoot) await serveWeb(app, webRoot);
   return app;

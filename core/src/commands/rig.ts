@@ -54,7 +54,7 @@ export const setBatteries = command({
   },
 });
 
-/** Panels of one part; where nothing is said they go to a regulator that has none yet, a portable one with its own to the bank. */
+/** Panels of one part; where nothing is said they go to a regulator that has none yet, else beside those of the first, a portable one with its own to the bank. */
 export const addArray = command({
   input: z.strictObject({
     ...thing,
@@ -73,9 +73,10 @@ export const addArray = command({
   change: (d, i, catalogue) => {
     partOf(catalogue, ['panel'], i.part);
     const used = new Set(Object.values(d.arrays).flatMap((a) => (a.part !== null && a.into ? [a.into.id] : [])));
-    const free = Object.entries(d.converters)
+    const takers = Object.entries(d.converters)
       .sort(([, a], [, b]) => a.order - b.order)
-      .find(([key, c]) => !used.has(key) && takesSun(catalogue, c));
+      .filter(([, c]) => takesSun(catalogue, c));
+    const free = takers.find(([key]) => !used.has(key)) ?? takers[0];
     const usual = i.portable?.regulated ? bankFor(d, undefined) : free?.[0];
     const into = i.into ?? usual;
     const { name, part, count: n, inSeries, shade, portable, startBelow } = i;
@@ -116,7 +117,7 @@ export const addConverter = command({
   },
 });
 
-const STEM = { dcdc: 'charger', 'solar-controller': 'controller', 'mains-charger': 'mains', inverter: 'inverter' } as const satisfies Record<(typeof CONVERTER_KINDS)[number], string>;
+const STEM = { dcdc: 'charger', 'solar-controller': 'regulator', 'mains-charger': 'mains', inverter: 'inverter' } as const satisfies Record<(typeof CONVERTER_KINDS)[number], string>;
 
 /** A tie between the vehicle’s starting battery and a bank. */
 export const addLink = command({

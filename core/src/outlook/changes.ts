@@ -19,13 +19,17 @@ function morePanel(design: Design, catalogue: Catalogue): Change | null {
   const panel = catalogue.find('panel', supplyOf(design).sun.panel) ?? catalogue.find('panel', 'pv-200');
   if (!panel) return null;
   const first = supplyOf(design).sun.panel === null;
+  // So many more as make a string that stands above the bank.
+  const pairs = design.supply.houseV / 12;
+  const more = first ? pairs : supplyOf(design).sun.inSeries;
   return {
     id: 'panel',
-    what: first ? `a ${panel.name} through the charger or a controller` : `one more ${panel.name}`,
-    price: panel.price,
-    kg: panel.kg,
+    what: `${first ? (more > 1 ? `${more} × ` : 'a ') : more > 1 ? `${more} more × ` : 'one more '}${panel.name}${first ? ' through the charger or a controller' : ''}`,
+    price: more * panel.price,
+    kg: more * panel.kg,
     apply: (d) => {
-      supplyOf(d).sun.count = first ? 1 : supplyOf(d).sun.count + supplyOf(d).sun.inSeries;
+      if (first) supplyOf(d).sun.inSeries = pairs;
+      supplyOf(d).sun.count = first ? pairs : supplyOf(d).sun.count + supplyOf(d).sun.inSeries;
       supplyOf(d).sun.panel = panel.id;
       const sunInput = supplyOf(d).isolation === 'dcdc' && catalogue.find('dcdc', supplyOf(d).dcdc)?.sunInput;
       if (first && !sunInput) supplyOf(d).sun.controller = 'mppt-20';

@@ -30,15 +30,23 @@ export function panelFor(design: Design, catalogue: Catalogue): PartOf<'panel'> 
   return catalogue.find('panel', design.brief.vehicleKind === 'caravan' ? 'pv-160' : 'pv-200')!;
 }
 
+/** Open volts of a string on the coldest morning over those of its plate. */
+const COLD_SHARE = 1.15;
+
+/** Panels in series, so that a string stands above the bank. */
+const inSeriesFor = (design: Design): number => design.supply.houseV / 12;
+
 /** A controller of its own for so many watts, by school; null: through the charger. */
 function controllerFor(design: Design, catalogue: Catalogue, watts: number, charger: PartOf<'dcdc'> | null): PartOf<'solar-controller'> | null {
   const through = design.settings.sunSchool === 'through the charger' && charger?.sunInput;
   if (through) return null;
   const way = design.settings.regulatorSchool === 'PWM' ? 'pwm' : 'mppt';
   const wantA = watts / (13.5 * (design.supply.houseV / 12));
+  // A cold string stands well above its volts on the plate.
+  const coldV = COLD_SHARE * panelFor(design, catalogue).vocV * inSeriesFor(design);
   const fit = catalogue
     .usual('solar-controller')
-    .filter((c) => c.way === way)
+    .filter((c) => c.way === way && c.maxV >= coldV)
     .sort((a, b) => a.maxA - b.maxA);
   return fit.find((c) => c.maxA >= wantA) ?? fit.at(-1) ?? null;
 }
@@ -55,6 +63,7 @@ export function withOption(design: Design, catalogue: Catalogue, o: Option): Des
   const panel = panelFor(design, catalogue);
   supply.sun.panel = o.panels ? panel.id : null;
   supply.sun.count = Math.max(1, o.panels);
+  supply.sun.inSeries = o.panels ? inSeriesFor(next) : 1;
   supply.sun.controller = o.panels ? (controllerFor(next, catalogue, o.panels * panel.ratedW, supply.isolation === 'dcdc' ? o.charger : null)?.id ?? null) : null;
   const plugged = next.brief.trip.mainsNights !== 'never' && next.brief.trip.mainsH > 0;
   const wantA = o.battery.capacityAh * (o.count / (supply.houseV / 12)) * 0.12;
@@ -78,7 +87,7 @@ export function supplyOptions(design: Design, catalogue: Catalogue): readonly Op
   const roof = ROOF_PANELS[brief.vehicleKind];
   return batteries.flatMap((battery) =>
     Array.from({ length: MOST_STRINGS }, (_, s) => (s + 1) * pairs).flatMap((count) =>
-      Array.from({ length: roof + 1 }, (_, panels) => panels).flatMap((panels) => {
+      Array.from({ length: Math.floor(roof / pairs) + 1 }, (_, strings) => strings * pairs).flatMap((panels) => {
         // A second input is wanted where panels go through the charger, and wasted where there are none.
         const suiting = chargers.filter((c) => (panels > 0 && dual ? c.sunInput !== null || !all.some((x) => x.sunInput) : c.sunInput === null));
         const list: readonly (PartOf<'dcdc'> | null)[] = suiting.length ? suiting : [null];

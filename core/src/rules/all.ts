@@ -28,6 +28,7 @@ import { disconnectInNegative } from './disconnect-in-negative.js';
 import { disconnectOver } from './disconnect-over.js';
 import { noMainSwitch } from './no-main-switch.js';
 import { panelFuse } from './panel-fuse.js';
+import { panelsTooLow } from './panels-too-low.js';
 import { perPole } from './per-pole.js';
 import { panelVolts } from './panel-volts.js';
 import { panelsUnregulated } from './panels-unregulated.js';
@@ -127,6 +128,7 @@ export const RULES: readonly Rule[] = [
   disconnectInNegative,
   noMainSwitch,
   panelFuse,
+  panelsTooLow,
   perPole,
   unequalLeads,
   switchSurge,

@@ -8,7 +8,9 @@ export const regulatorBeforeRegulator: Rule = {
   basis: 'a regulator needs a battery behind it, not another regulator',
   why: 'The second regulator sees a voltage that gives way as it draws, hunts, and brings a fraction or nothing.',
   test: ({ supply: { arrays } }) =>
-    arrays.flatMap((a) => a.portables.flatMap((p): Found[] => (p.trouble ? [{ at: { stage: 'supply', about: p.ref.id }, values: { panel: p.panel.name, trouble: p.trouble } }] : []))),
+    arrays.flatMap((a) =>
+      a.portables.flatMap((p): Found[] => (p.trouble && p.trouble !== 'too few volts' ? [{ at: { stage: 'supply', about: p.ref.id }, values: { panel: p.panel.name, trouble: p.trouble } }] : [])),
+    ),
   presses: ({ at, values: v }, { design }) =>
     v['trouble'] === 'two regulators'
       ? [press(design, 'Join it to the bank', (d) => (d.arrays[at.about!]!.into = { in: 'banks', id: FIRST_BANK.id }))]

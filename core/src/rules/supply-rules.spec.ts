@@ -148,6 +148,13 @@ const CASES: readonly Case[] = [
     says: /idling, warm: the charger is cut out/i,
     breakIt: (d) => (d.brief.alternator.measured = { coldIdleV: 12, cruiseV: 12.2, overrunV: 12.5, warmIdleV: 10.6 }),
   },
+  {
+    rule: 'panels-too-low',
+    job: 'cinema',
+    severity: 'stop',
+    says: /Roof panel 160 W: 1\d\.\d V at its best on a hot roof; the bank wants 27\.6 V/,
+    breakIt: (d) => Object.assign(supplyOf(d).sun, { panel: 'pv-160', count: 2, controller: 'mppt-20' }),
+  },
   { rule: 'over-limits', job: 'vet', severity: 'look', says: /parts come to \d+; the brief allows 900/, breakIt: (d) => (d.brief.budget = 900) },
   {
     rule: 'wire-undecided',

@@ -3,13 +3,22 @@ import type { Design, Ref } from '../design/index.js';
 import { plant, type ArrayThing, type ConverterThing } from '../plant/index.js';
 import { climateOf, type Climate } from '../travel/index.js';
 import { seriesShadeYield, sharedRegulatorYield } from './panels.js';
-import { clearDayWatts, coldestOpenV, pwmLossFraction } from './sun.js';
+import { clearDayWatts, coldestOpenV, pwmLossFraction, vmpAtC } from './sun.js';
 
 const PANEL_FUSE = 1.56;
 /** Kelvin by which cells in the sun are above the air, for a PWM regulator's loss. */
 const CELL_ABOVE_AIR_K = 22;
 /** Volts of a 12 V bank while it takes a good current. */
 const CHARGING_V = 13.2;
+/** A regulator passes current only from volts above those of a 12 V bank that takes some. */
+const NEEDS_V = 13.8;
+/** Cells on a hot roof, °C. */
+const HOT_CELL_C = 65;
+
+/** Best volts of a string on a hot roof. */
+const hotV = (part: PanelPart, inSeries: number): number => vmpAtC(part.vmpV, HOT_CELL_C) * inSeries;
+const needsVAt = (bankV: number): number => (NEEDS_V * bankV) / 12;
+
 /** The hours in which a portable panel can be out: from eight on. */
 const OUT_FROM_H = 8;
 
@@ -22,7 +31,7 @@ export interface PortablePanel {
   /** Its own regulator feeds the bank; else it joins the panels' input. */
   readonly ownRegulator: boolean;
   /** A regulator in front of one, or none at all: nothing to count on. */
-  readonly trouble: 'two regulators' | 'no regulator' | null;
+  readonly trouble: 'two regulators' | 'no regulator' | 'too few volts' | null;
   /** Share of its own and the roof's power that is left when they share a regulator, 0–1. */
   readonly yieldShared: number;
   readonly clearDayW: readonly number[];
@@ -60,6 +69,9 @@ export interface SolarArray {
   readonly dragYield: number;
   /** Least fuse for each string of a parallel group, A; null for a lone string. */
   readonly panelFuseFromA: number | null;
+  /** Best volts of the lowest string on a hot roof, and what the bank needs to be charged from them; below it nothing comes. */
+  readonly bestHotV: number;
+  readonly needsV: number;
   /** Its regulator starts only below this charge of the bank, 0–1; null: always. */
   readonly startBelow: number | null;
   /** Watts to the bank in each hour of a clear day, before the controller's own loss, of what is fixed. */
@@ -97,9 +109,10 @@ function byRegulator(design: Design, catalogue: Catalogue): readonly Sharing[] {
   return [...keys.values()].map((group) => ({ regulator: on(group[0]!) ?? null, fixed: group.filter((a) => !a.portable), portable: group.filter((a) => a.portable) }));
 }
 
-function portableOf(a: ArrayThing, fixed: readonly ArrayThing[], climate: Climate): PortablePanel {
+function portableOf(a: ArrayThing, fixed: readonly ArrayThing[], climate: Climate, bankV: number): PortablePanel {
   const ownRegulator = a.into?.in === 'banks';
-  const trouble = ownRegulator === a.regulated ? null : a.regulated ? 'two regulators' : 'no regulator';
+  const low = hotV(a.part, 1) < needsVAt(bankV) ? 'too few volts' : null;
+  const trouble = ownRegulator === a.regulated ? low : a.regulated ? 'two regulators' : 'no regulator';
   const yieldShared = ownRegulator || !fixed.length ? 1 : sharedRegulatorYield([a.part, ...fixed.flatMap(panelsOf)]);
   const out = (h: number): number => (h >= OUT_FROM_H && h < OUT_FROM_H + a.outH ? 1 : 0);
   const ratedW = a.part.ratedW * a.quantity;
@@ -115,7 +128,7 @@ function stringFuse(fixed: readonly ArrayThing[]): number | null {
 function arrayFigures(design: Design, climate: Climate, { regulator, fixed, portable }: Sharing): SolarArray {
   const { houseV } = design.supply;
   const first = fixed[0] ?? portable[0]!;
-  const portables = portable.map((a) => portableOf(a, fixed, climate));
+  const portables = portable.map((a) => portableOf(a, fixed, climate, houseV));
   const controller = regulator?.part.kind === 'solar-controller' ? regulator.part : null;
   const charger = regulator?.part.kind === 'dcdc' ? regulator.part : null;
   const input = charger?.sunInput ?? null;
@@ -128,7 +141,9 @@ function arrayFigures(design: Design, climate: Climate, { regulator, fixed, port
   // Panels of one part do not drag one another.
   const unlike = new Set(fixed.map((a) => a.part.id)).size > 1;
   const dragYield = Math.min(unlike ? sharedRegulatorYield(fixed.flatMap(panelsOf)) : 1, ...portables.filter((x) => !x.ownRegulator).map((x) => x.yieldShared));
-  const kept = regulator ? shadeYield * (1 - pwmLoss) * dragYield : 0;
+  const bestHotV = Math.min(...(fixed.length ? fixed : [{ ...first, inSeries: 1 }]).map((a) => hotV(a.part, a.inSeries)));
+  const needsV = needsVAt(houseV);
+  const kept = regulator && bestHotV >= needsV ? shadeYield * (1 - pwmLoss) * dragYield : 0;
   return {
     ref: first.ref,
     regulator: regulator?.ref ?? null,
@@ -150,6 +165,8 @@ function arrayFigures(design: Design, climate: Climate, { regulator, fixed, port
     shadeYield,
     dragYield,
     panelFuseFromA: stringFuse(fixed),
+    bestHotV,
+    needsV,
     startBelow: first.startBelow,
     clearDayW: clearDayWatts(ratedW, climate).map((w) => w * kept),
     portables,

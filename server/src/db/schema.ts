@@ -1,4 +1,4 @@
-import type { Design, ManyTrips, Patch, Vehicle } from '@meridex/core';
+import type { Design, ManyTrips, Part, Patch, Vehicle } from '@meridex/core';
 import { boolean, date, doublePrecision, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
 
 const id = () => uuid('id').primaryKey().defaultRandom();
@@ -131,6 +131,17 @@ export const ownVehicles = pgTable('own_vehicles', {
   workshopId: workshopId(),
   name: text('name').notNull(),
   document: jsonb('document').$type<Vehicle>().notNull(),
+  author: text('author').notNull(),
+  createdAt: at('created_at'),
+});
+
+/** The workshop's own parts, never changed: the newest row of a part is what it is now; a retired one is offered no more. */
+export const ownParts = pgTable('own_parts', {
+  id: id(),
+  workshopId: workshopId(),
+  partId: text('part_id').notNull(),
+  document: jsonb('document').$type<Part>().notNull(),
+  retired: boolean('retired').notNull().default(false),
   author: text('author').notNull(),
   createdAt: at('created_at'),
 });

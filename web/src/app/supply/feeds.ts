@@ -1,13 +1,14 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { BankPanel } from './bank-panel';
 import { MainsPanel } from './mains-panel';
+import { RigPanel } from './rig-panel';
 import { SunPanel } from './sun-panel';
 import { VehiclePanel } from './vehicle-panel';
 
-/** Bank, vehicle, sun and mains side by side. */
+/** Bank, vehicle, sun and mains side by side; below them whatever there is more of. */
 @Component({
   selector: 'mx-feeds',
-  imports: [BankPanel, VehiclePanel, SunPanel, MainsPanel],
+  imports: [BankPanel, VehiclePanel, SunPanel, MainsPanel, RigPanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="grid cols">
@@ -20,6 +21,7 @@ import { VehiclePanel } from './vehicle-panel';
         <mx-mains-panel class="panel" />
       </div>
     </div>
+    <mx-rig-panel class="panel more" />
   `,
   styles: `
     .cols {
@@ -28,6 +30,9 @@ import { VehiclePanel } from './vehicle-panel';
     }
     .panel {
       display: block;
+    }
+    .more {
+      margin-top: 14px;
     }
     @media (max-width: 820px) {
       .cols {

@@ -73,7 +73,7 @@ describe('many trips on the server', () => {
     const few = await post(`/api/jobs/${jobId}/trips`, { trips: 7, oneByOne: false });
     expect([few.statusCode, few.json<{ message: string }>().message]).toEqual([400, jasmine.stringContaining('from 100 to 100000 trips') as unknown as string]);
     const bare = (await post('/api/jobs', { customer: 'Spec without battery', promisedOn: null })).json<{ id: string }>().id;
-    await post(`/api/jobs/${bare}/revisions`, { base: 1, patch: [{ op: 'replace', path: '/supply/battery/part', value: null }], clientId: crypto.randomUUID() });
+    await post(`/api/jobs/${bare}/revisions`, { base: 1, patch: [{ op: 'replace', path: '/banks/house/batteries/house/part', value: null }], clientId: crypto.randomUUID() });
     const none = await post(`/api/jobs/${bare}/trips`, { trips: 100, oneByOne: false });
     expect([none.statusCode, none.json<{ message: string }>().message]).toEqual([422, jasmine.stringContaining('no house battery') as unknown as string]);
   });

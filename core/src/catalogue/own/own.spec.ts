@@ -2,7 +2,7 @@ import { assess } from '../../assess/index.js';
 import { doCommands } from '../../commands/index.js';
 import { blankDesign } from '../../design/index.js';
 import { catalogueOf, PART_KINDS, SHIPPED_CATALOGUE } from '../catalogue.js';
-import { idFor, readOwnPart } from './own.js';
+import { changedSince, idFor, readOwnPart } from './own.js';
 import { PLATES } from './plate.js';
 
 const refusal = (raw: unknown): string => {
@@ -67,6 +67,12 @@ describe('a part of one’s own', () => {
     expect(refusal({ kind: 'boat', name: 'x' })).toMatch(/^kind: came "boat"; one of battery,/);
     expect(refusal({ kind: 'switch', name: ' ', ratedA: 100 })).toMatch(/^name: came " "; 1 to 80/);
     expect(refusal(7)).toMatch(/^part: came 7; an object/);
+  });
+
+  it('says what of it changed since, figure by figure, and nothing where it did not', () => {
+    const part = SHIPPED_CATALOGUE.find('battery', 'bat-agm-100')!;
+    expect(changedSince(part, structuredClone(part))).toEqual([]);
+    expect(changedSince(part, { ...part, capacityAh: 110, mm: [330, 220, 180] })).toEqual(['capacityAh 100 → 110', 'mm [330,220,172] → [330,220,180]']);
   });
 
   it('has an id of its name where it has none', () => expect(idFor('Attic 135 Ah, “old”')).toBe('own-attic-135-ah-old'));

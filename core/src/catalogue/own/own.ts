@@ -62,3 +62,17 @@ export function readOwnPart(raw: unknown): OwnPart {
   const against = contradiction(parsed.data);
   return against ? refused(against) : { ok: true, part: parsed.data };
 }
+
+const words = (v: unknown): string => (typeof v === 'object' && v !== null ? JSON.stringify(v) : String(v));
+
+/** What of a part is not as a job was planned with it: figure by figure, as in “capacityAh 135 → 140”. */
+export function changedSince(planned: Part, now: Part): readonly string[] {
+  const [a, b] = [planned as unknown as Record<string, unknown>, now as unknown as Record<string, unknown>];
+  return (
+    [...new Set([...Object.keys(a), ...Object.keys(b)])]
+      .filter((k) => k !== 'assumed' && k !== 'special' && JSON.stringify(a[k]) !== JSON.stringify(b[k]))
+      // What the plate says comes before what follows from it.
+      .sort((x, y) => Number(now.assumed?.includes(x) ?? false) - Number(now.assumed?.includes(y) ?? false))
+      .map((k) => `${k} ${words(a[k] ?? 'none')} → ${words(b[k] ?? 'none')}`)
+  );
+}

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { BankPanel } from './bank-panel';
 import { MainsPanel } from './mains-panel';
+import { OwnPartsPanel } from './own-parts-panel';
 import { RigPanel } from './rig-panel';
 import { SunPanel } from './sun-panel';
 import { VehiclePanel } from './vehicle-panel';
@@ -8,7 +9,7 @@ import { VehiclePanel } from './vehicle-panel';
 /** Bank, vehicle, sun and mains side by side; below them whatever there is more of. */
 @Component({
   selector: 'mx-feeds',
-  imports: [BankPanel, VehiclePanel, SunPanel, MainsPanel, RigPanel],
+  imports: [BankPanel, VehiclePanel, SunPanel, MainsPanel, RigPanel, OwnPartsPanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="grid cols">
@@ -22,6 +23,7 @@ import { VehiclePanel } from './vehicle-panel';
       </div>
     </div>
     <mx-rig-panel class="panel more" />
+    <mx-own-parts class="panel more" />
   `,
   styles: `
     .cols {

@@ -188,10 +188,21 @@ const change = <T>(thing: T | undefined, by: (t: T) => void): void => {
 };
 
 /** The usual supply of a design: reading finds the first of each kind, writing changes the design itself. @example supplyOf(design).battery.count = 2 */
-export const supplyOf = (d: Design): UsualSupply =>
-  live<UsualSupply>({
+export function supplyOf(d: Design): UsualSupply {
+  let view = VIEWS.get(d);
+  if (!view) VIEWS.set(d, (view = viewOf(d)));
+  return view;
+}
+
+/** A view looks into its design at every read, so that one for each design does. */
+const VIEWS = new WeakMap<Design, UsualSupply>();
+
+function viewOf(d: Design): UsualSupply {
+  const [battery, sun, disconnect] = [batteryOf(d), sunOf(d), disconnectOf(d)];
+  const mains = live<UsualSupply['mains']>({ charger: [() => d.converters['mains']?.part ?? null, (part) => setMains(d, part)] });
+  return live<UsualSupply>({
     houseV: [() => d.supply.houseV, (v) => void (d.supply.houseV = v)],
-    battery: [() => batteryOf(d), (to) => void Object.assign(batteryOf(d), { ...to })],
+    battery: [() => battery, (to) => void Object.assign(battery, { ...to })],
     second: [() => secondOf(d), (to) => setSecond(d, to)],
     isolation: [() => isolationOf(d), (to) => setIsolation(d, to)],
     dcdc: [() => d.converters['charger']?.part ?? null, (part) => change(d.converters['charger'], (c) => (c.part = part))],
@@ -203,19 +214,20 @@ export const supplyOf = (d: Design): UsualSupply =>
     trigger: [() => chargers(d)[0]?.trigger ?? 'ignition wire', (trigger) => chargers(d).forEach((c) => (c.trigger = trigger))],
     inhibit: [() => chargers(d)[0]?.inhibit ?? false, (inhibit) => chargers(d).forEach((c) => (c.inhibit = inhibit))],
     isolator: [() => d.links['charger']?.part ?? null, (part) => change(d.links['charger'], (l) => (l.part = part))],
-    sun: [() => sunOf(d), (to) => void Object.assign(sunOf(d), { ...to })],
-    mains: [() => live<UsualSupply['mains']>({ charger: [() => d.converters['mains']?.part ?? null, (part) => setMains(d, part)] }), ({ charger }) => setMains(d, charger)],
+    sun: [() => sun, (to) => void Object.assign(sun, { ...to })],
+    mains: [() => mains, ({ charger }) => setMains(d, charger)],
     inverter: [() => d.converters['inverter']?.part ?? null, (part) => setPart(d.converters, 'inverter', part, () => ({ ...usualConverter, order: 5, inlet: 'inlet' }))],
     fuseBlock: [() => d.distribution['block']?.part ?? null, (part) => void (d.distribution['block'] = { order: 2, name: '', kind: 'fuse block', part })],
     hub: [() => d.distribution['bus']?.part ?? null, (part) => void (d.distribution['bus'] = { order: 1, name: '', kind: 'bars', part })],
     mainSwitch: [() => d.switchgear['switch']?.part ?? null, (part) => setPart(d.switchgear, 'switch', part, (): RigSwitch => ({ order: 1, name: '', does: 'main switch', part, pole: 'positive' }))],
     shunt: [() => d.monitors['shunt']?.part ?? null, (part) => setPart(d.monitors, 'shunt', part, () => ({ order: 1, name: '', part, measures: 'house' }))],
-    disconnect: [() => disconnectOf(d), (to) => void Object.assign(disconnectOf(d), { ...to })],
+    disconnect: [() => disconnect, (to) => void Object.assign(disconnect, { ...to })],
     startingAh: [() => d.supply.startingAh, (ah) => void (d.supply.startingAh = ah)],
     parkedMa: [() => d.supply.parkedMa, (ma) => void (d.supply.parkedMa = ma)],
     otherChargersA: [() => d.supply.otherChargersA, (amps) => void (d.supply.otherChargersA = amps)],
     seen: [() => d.supply.seen, (seen) => void (d.supply.seen = seen)],
   });
+}
 
 /** What a design's rig is made of, and nothing else. */
 export const rigOf = (d: Design): Pick<Design, keyof typeof RIG> => ({

@@ -104,28 +104,64 @@ function monitorsOf({ monitors }: Rig, catalogue: Catalogue, hub: PartOf<'hub'> 
   return [...shunts, ...(banks.length && (hub ?? shunts[0]) ? [show('display')] : []), ...(converters.some((c) => c.part.kind === 'inverter') ? [show('remote')] : [])];
 }
 
-/** The plant of a design: what its document says, as things that refer to one another. */
-export function plant(rig: Rig, catalogue: Catalogue): Plant {
-  const banks = banksOf(rig, catalogue);
-  const arrays = arraysOf(rig, catalogue);
-  const converters = convertersOf(rig, catalogue, arrays);
-  const distribution = distributionOf(rig, catalogue);
-  const hub = distribution.map((d) => d.part).find((p) => p?.kind === 'hub') ?? null;
-  const links = inOrder(rig.links).flatMap(([id, l]) => part(catalogue.find('isolator', l.part), (p): LinkThing => ({ ref: refTo('links', id), part: p, quantity: 1 })));
-  const inlets = new Set(converters.flatMap((c) => c.inputs.filter((i) => i.by === 'inlet').map((i) => i.ref.id)));
-  const joined = Object.keys(rig.links).length > 0 || Object.values(rig.converters).some((c) => c.from?.in === 'vehicles');
-  return {
-    vehicles: [{ ref: OWN_VEHICLE, nominalV: rig.brief.vehicleV, joined }],
-    banks,
-    converters,
-    links,
-    arrays,
-    inlets: [...inlets].map((id) => refTo('outlets', id)),
-    distribution,
-    switchgear: switchgearOf(rig, catalogue, hub),
-    monitors: monitorsOf(rig, catalogue, hub, banks, converters),
-  };
+/** A plant whose lists are each made when they are first asked for: most who ask want one of them. */
+class Asked implements Plant {
+  constructor(
+    private readonly rig: Rig,
+    private readonly catalogue: Catalogue,
+  ) {}
+
+  private readonly made = new Map<string, unknown>();
+
+  private once<T>(what: string, make: () => T): T {
+    if (!this.made.has(what)) this.made.set(what, make());
+    return this.made.get(what) as T;
+  }
+
+  private get hub(): PartOf<'hub'> | null {
+    return this.distribution.map((d) => d.part).find((p) => p?.kind === 'hub') ?? null;
+  }
+
+  get vehicles(): readonly VehicleThing[] {
+    const joined = Object.keys(this.rig.links).length > 0 || Object.values(this.rig.converters).some((c) => c.from?.in === 'vehicles');
+    return [{ ref: OWN_VEHICLE, nominalV: this.rig.brief.vehicleV, joined }];
+  }
+
+  get banks(): readonly BankThing[] {
+    return this.once('banks', () => banksOf(this.rig, this.catalogue));
+  }
+
+  get arrays(): readonly ArrayThing[] {
+    return this.once('arrays', () => arraysOf(this.rig, this.catalogue));
+  }
+
+  get converters(): readonly ConverterThing[] {
+    return this.once('converters', () => convertersOf(this.rig, this.catalogue, this.arrays));
+  }
+
+  get links(): readonly LinkThing[] {
+    return this.once('links', () => inOrder(this.rig.links).flatMap(([id, l]) => part(this.catalogue.find('isolator', l.part), (p): LinkThing => ({ ref: refTo('links', id), part: p, quantity: 1 }))));
+  }
+
+  get inlets(): readonly Ref[] {
+    return [...new Set(this.converters.flatMap((c) => c.inputs.filter((i) => i.by === 'inlet').map((i) => i.ref.id)))].map((id) => refTo('outlets', id));
+  }
+
+  get distribution(): readonly DistributionThing[] {
+    return this.once('distribution', () => distributionOf(this.rig, this.catalogue));
+  }
+
+  get switchgear(): readonly SwitchThing[] {
+    return this.once('switchgear', () => switchgearOf(this.rig, this.catalogue, this.hub));
+  }
+
+  get monitors(): readonly MonitorThing[] {
+    return this.once('monitors', () => monitorsOf(this.rig, this.catalogue, this.hub, this.banks, this.converters));
+  }
 }
+
+/** The plant of a design: what its document says, as things that refer to one another. */
+export const plant = (rig: Rig, catalogue: Catalogue): Plant => new Asked(rig, catalogue);
 
 /** Everything of a plant that is a part of the catalogue, in the order in which it is listed and bought. */
 export function partsOf(p: Plant): readonly Thing[] {

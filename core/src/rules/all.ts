@@ -21,6 +21,7 @@ import { tripRunsLow } from './trip-runs-low.js';
 import { noBattery } from './no-battery.js';
 import { partAssumed } from './part-assumed.js';
 import { partUnknown } from './part-unknown.js';
+import { referenceToNothing } from './reference-to-nothing.js';
 import { noDistribution } from './no-distribution.js';
 import { noLoads } from './no-loads.js';
 import { controllerIdle } from './controller-idle.js';
@@ -120,6 +121,7 @@ export const RULES: readonly Rule[] = [
   tripRunsLow,
   noBattery,
   partUnknown,
+  referenceToNothing,
   partAssumed,
   noDistribution,
   noLoads,

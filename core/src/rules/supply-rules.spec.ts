@@ -155,6 +155,19 @@ const CASES: readonly Case[] = [
     says: /Roof panel 160 W: 1\d\.\d V at its best on a hot roof; the bank wants 27\.6 V/,
     breakIt: (d) => Object.assign(supplyOf(d).sun, { panel: 'pv-160', count: 2, controller: 'mppt-20' }),
   },
+  { rule: 'reference-to-nothing', job: 'vet', severity: 'stop', says: /Panel: its into is attic, which is not there/, breakIt: (d) => (d.arrays['panel']!.into = { in: 'converters', id: 'attic' }) },
+  { rule: 'reference-to-nothing', job: 'vet', severity: 'stop', says: /Charger: its bank is attic, which is not there/, breakIt: (d) => (d.converters['charger']!.bank = 'attic') },
+  { rule: 'reference-to-nothing', job: 'vet', severity: 'stop', says: /Charger has no bank/, breakIt: (d) => (d.converters['charger']!.bank = null) },
+  {
+    rule: 'reference-to-nothing',
+    job: 'vet',
+    severity: 'stop',
+    says: /over others, which is not there/,
+    breakIt: (d) => {
+      d.converters['b'] = { ...d.converters['charger']!, from: { in: 'converters', id: 'charger' } };
+      d.converters['charger']!.from = { in: 'converters', id: 'b' };
+    },
+  },
   { rule: 'over-limits', job: 'vet', severity: 'look', says: /parts come to \d+; the brief allows 900/, breakIt: (d) => (d.brief.budget = 900) },
   {
     rule: 'wire-undecided',

@@ -1,0 +1,61 @@
+import { rigOf, type Design } from '../design/index.js';
+import { OWN_VEHICLE } from '../plant/index.js';
+import { press } from './press.js';
+import type { Found, Rule } from './rule.js';
+
+/** What a thing hangs on, field by field. */
+type Hung = readonly [id: string, field: string, collection: string, target: string | null];
+
+function hungOf(d: Design): readonly Hung[] {
+  return [
+    ...Object.entries(d.arrays).map(([id, a]): Hung => [id, 'into', a.into?.in ?? '', a.into?.id ?? null]),
+    ...Object.entries(d.converters).flatMap(([id, c]): Hung[] => [
+      [id, 'bank', 'banks', c.bank],
+      [id, 'from', c.from?.in ?? '', c.from?.id ?? null],
+      [id, 'inlet', 'inlets', c.inlet],
+    ]),
+    ...Object.entries(d.links).flatMap(([id, l]): Hung[] => [
+      [id, 'bank', 'banks', l.bank],
+      [id, 'vehicle', 'vehicles', l.vehicle],
+    ]),
+    ...Object.entries(d.banks).map(([id, b]): Hung => [id, 'selector', 'switchgear', b.selector]),
+    ...Object.entries(d.monitors).map(([id, m]): Hung => [id, 'measures', 'banks', m.measures]),
+  ];
+}
+
+const isThere = (d: Design, collection: string, id: string): boolean => (collection === 'vehicles' ? id === OWN_VEHICLE.id : id in (rigOf(d) as Record<string, object>)[collection]!);
+
+/** Converters that are fed, over others, by themselves. */
+const inCircle = (d: Design): readonly string[] =>
+  Object.keys(d.converters).filter((id) => {
+    const seen = new Set<string>();
+    for (let at = d.converters[id]!.from; at?.in === 'converters' && !seen.has(at.id); at = d.converters[at.id]?.from ?? null) {
+      if (at.id === id) return true;
+      seen.add(at.id);
+    }
+    return false;
+  });
+
+export const referenceToNothing: Rule = {
+  id: 'reference-to-nothing',
+  severity: 'stop',
+  basis: 'completeness of the supply',
+  why: 'What hangs on nothing is neither wired nor reckoned with; two boxes that feed each other feed nobody.',
+  test: ({ design }) => [
+    // The selector itself is looked for by a rule of its own.
+    ...hungOf(design).flatMap(([id, field, collection, target]): Found[] =>
+      target === null || field === 'selector' || isThere(design, collection, target) ? [] : [{ at: { stage: 'supply', about: `${id}:${field}` }, values: { id, field, target } }],
+    ),
+    ...inCircle(design).map((id): Found => ({ at: { stage: 'supply', about: id }, values: { id, field: 'from', target: 'itself, over others' } })),
+    ...Object.entries(design.converters).flatMap(([id, c]): Found[] =>
+      c.part !== null && c.bank === null ? [{ at: { stage: 'supply', about: `${id}:bank` }, values: { id, field: 'bank', target: 'none' } }] : [],
+    ),
+  ],
+  presses: ({ values: v }, { design }) => {
+    const [first] = Object.keys(design.banks);
+    const id = String(v['id']);
+    return v['field'] === 'bank' && first !== undefined && design.converters[id] ? [press(design, 'Hang it on the bank that is there', (d) => (d.converters[id]!.bank = first))] : [];
+  },
+  say: (v) => (v['target'] === 'none' ? `${v['id']} has no ${v['field']}.` : `${v['id']}: its ${v['field']} is ${v['target']}, which is not there.`),
+  fix: () => 'Hang it on a thing that is there, or take it out.',
+};

@@ -47,7 +47,7 @@ export function readOwnPart(raw: unknown): OwnPart {
     const { path, message } = plate.error.issues[0]!;
     return refused(`${path.join('.')}: ${came(given[String(path[0])])}; ${message}`);
   }
-  const defaults: Record<string, unknown> = { ...rest(plate.data), price: 0 };
+  const defaults: Record<string, unknown> = rest(plate.data);
   const said = Object.fromEntries(Object.entries(given).filter(([, v]) => v !== undefined && v !== ''));
   const known = new Set(['kind', 'id', 'name', 'special', 'assumed', 'mainsInput', ...Object.keys(required), ...Object.keys(defaults)]);
   const odd = Object.keys(said).find((k) => !known.has(k));

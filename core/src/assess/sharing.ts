@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import { serves, type SizedRun } from '../routes/index.js';
-import { chargersOf, sharing, type Charger, type SupplyFigures } from '../supply/index.js';
+import { chargersOf, sharing, togetherOf, type Charger, type SupplyFigures } from '../supply/index.js';
 
 /** Charge at which chargers are seen together: neither holds back yet. */
 const HALF = 0.5;
@@ -16,5 +16,6 @@ export function withLeads(supply: SupplyFigures, design: Design, catalogue: Cata
     const run = runs.find((r) => serves(r, 'charger output', c.unit));
     return run?.ok ? run.figures.ohm : PLAIN_OHM;
   };
-  return { ...supply, sharing: sharing(bank, HALF, chargersOf(design, catalogue, bank, arrays), ohmOf) };
+  const shares = sharing(bank, HALF, chargersOf(design, catalogue, bank, arrays), ohmOf);
+  return { ...supply, sharing: shares, together: togetherOf(bank, shares) };
 }

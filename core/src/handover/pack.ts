@@ -105,6 +105,10 @@ export function handOverPack(design: Design, a: Assessment, vehicleName: string,
       ],
       ['Draws', `${figure(day.ahDay, 1)} Ah a day, ${figure(day.whDay, 0)} Wh; peak ${amps(day.peakA)} A`],
       ['Lasts without sun or driving', Number.isFinite(supply.daysAlone) ? `${figure(supply.daysAlone, 1)} days` : 'no loads'],
+      ...(supply.together ? [['To full with all chargers at once', `${figure(supply.together.hours, 1)} h at ${figure(supply.together.amps, 0)} A`] as [string, string]] : []),
+      ...(supply.sunDaysToFull !== null && Number.isFinite(supply.sunDaysToFull)
+        ? [['To full on the sun alone, clear parked days', `${figure(supply.sunDaysToFull, 1)} days`] as [string, string]]
+        : []),
       ...supply.charging.map((c): [string, string] => [`To full while ${c.from === 'mains' ? 'on mains' : 'driving'}`, `${figure(c.hours, 1)} h at ${c.chargerA} A`]),
     ],
     tables: [loads(a), circuits(a), fuses(a), settings(a), watching(a), readings(a, taken)],

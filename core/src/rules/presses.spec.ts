@@ -26,6 +26,9 @@ const CASES: readonly Case[] = [
   { rule: 'disconnect-in-negative', job: 'survey', label: /to the positive/, breakIt: (d) => (supplyOf(d).disconnect = { part: 'lvd-120', pole: 'negative' }) },
   { rule: 'mains-load-without-inverter', job: 'bees', label: /^Take the inverter/, breakIt: (d) => void (d.loads['k'] = mainsLoad(250)) },
   { rule: 'inverter-too-small', job: 'bookmobile', label: /^Take the inverter/, breakIt: (d) => void (d.loads['k'] = mainsLoad(1500)) },
+  { rule: 'panels-too-low', job: 'cinema', label: /^Two in series/, breakIt: (d) => void Object.assign(supplyOf(d).sun, { panel: 'pv-160', count: 2, controller: 'mppt-20' }) },
+  { rule: 'reference-to-nothing', job: 'vet', label: /^Hang it on the bank/, breakIt: (d) => (d.converters['charger']!.bank = 'attic') },
+  { rule: 'part-unknown', job: 'vet', label: /^Take it out/, breakIt: (d) => (d.converters['inverter']!.part = 'long-gone') },
   { rule: 'feed-missing', job: 'vet', label: /way of its own/, breakIt: (d) => (Object.values(d.loads)[0]!.feed = { by: 'group', group: 'gone' }) },
   { rule: 'usable-above-school', job: 'vet', label: /default/, breakIt: (d) => (d.settings.usableShare = 1) },
   {

@@ -47,6 +47,12 @@ export interface TraceFigures {
   readonly closedShare: number;
 }
 
+/** Everything that charges at once, as the bank lets it, A, and hours from the bottom of the usable share to full. */
+export interface AllTogether {
+  readonly amps: number;
+  readonly hours: number;
+}
+
 export interface SupplyFigures {
   readonly bank: Bank | null;
   readonly second: Bank | null;
@@ -65,6 +71,10 @@ export interface SupplyFigures {
   readonly meanRuntimeH: number;
   readonly charging: readonly ChargeWay[];
   readonly sharing: readonly Sharing[];
+  /** Null where one thing charges, or none. */
+  readonly together: AllTogether | null;
+  /** Clear parked days on sun alone from the bottom of the usable share to full; Infinity: they draw more than the sun brings; null: no sun. */
+  readonly sunDaysToFull: number | null;
   readonly inverter: InverterCheck | null;
   readonly sunAhClearDay: number;
   /** Of a clear day, Ah that a limit in amps keeps out. */
@@ -111,6 +121,18 @@ function chargeWays(design: Design, catalogue: Catalogue, bank: Bank, vehicleA: 
   return [...(vehicleA > 0 ? [way('driving', vehicleA)] : []), ...(mainsA > 0 ? [way('mains', mainsA)] : [])];
 }
 
+/** What several chargers come to together. */
+export function togetherOf(bank: Bank, shares: readonly Sharing[]): AllTogether | null {
+  const amps = shares.reduce((s, c) => s + c.togetherA, 0);
+  return shares.length > 1 && amps > 0 ? { amps, hours: hoursToFull(bank, 1 - bank.usableShare, amps) } : null;
+}
+
+function sunDays(bank: Bank | null, sunAhDay: number, drawnAhDay: number): number | null {
+  if (!bank || sunAhDay <= 0) return null;
+  const left = sunAhDay - drawnAhDay;
+  return left > 0 ? bank.usableAh / (left * CHEMISTRY[bank.part.chemistry].coulombic) : Infinity;
+}
+
 /** What all that hangs on the alternator wants: this design's chargers and those of others. */
 export const allWanted = (own: AlternatorWants, { supply }: Design): AlternatorWants => ({ idleA: own.idleA + supply.otherChargersA, roadA: own.roadA + supply.otherChargersA });
 
@@ -127,6 +149,8 @@ export function supplyFigures(design: Design, catalogue: Catalogue, day: DayFigu
     bank ? arrays.reduce((s, a) => s + offeredDayW(a, true).reduce((t, w) => t + of(w * MPPT_YIELD, mostW(a)), 0), 0) / bank.nominalV : 0;
   const drains = engineOffDrains(design, catalogue, bank, parked);
   const chargers = bank ? chargersOf(design, catalogue, bank, arrays) : [];
+  const shares = bank && chargers.length > 1 ? sharing(bank, 0.5, chargers) : [];
+  const sunAhClearDay = sunAh((w, most) => Math.min(w, most));
   const budget = alternatorBudget(alternator.ratedA, allWanted(vehicle.wanted, design), alternator.vehicleA ?? undefined);
   return {
     bank,
@@ -141,9 +165,11 @@ export function supplyFigures(design: Design, catalogue: Catalogue, day: DayFigu
     daysAlone: bank && parkedAhDay > 0 ? usableAh / parkedAhDay : Infinity,
     meanRuntimeH: bank && day.ahDay > 0 ? runtimeH(bank.capacityAh, CHEMISTRY[bank.part.chemistry].peukert, day.ahDay / 24) : Infinity,
     charging: bank ? chargeWays(design, catalogue, bank, vehicle.outA) : [],
-    sharing: bank && chargers.length > 1 ? sharing(bank, 0.5, chargers) : [],
+    sharing: shares,
+    together: bank && togetherOf(bank, shares),
+    sunDaysToFull: sunDays(bank, sunAhClearDay, parkedAhDay),
     inverter: bank ? inverterCheck(design, catalogue, bank) : null,
-    sunAhClearDay: sunAh((w, most) => Math.min(w, most)),
+    sunAhClearDay,
     clippedAhClearDay: sunAh((w, most) => Math.max(0, w - most)),
     drains,
     daysToNoCrank: daysToNoCrank(design, drains),

@@ -4,9 +4,11 @@ import { type Design, supplyOf } from '../design/index.js';
 import { alternatorBudget, alternatorTrace, closedShare, closedSpans, TRACE_VOLTS } from './alternator.js';
 import { bankOf } from './bank.js';
 import { chargerInput } from './charger-input.js';
+import { hoursToFull } from './charge-time.js';
 import { chargersOf, mainsChargersOf, sharing, vehicleChargeA } from './chargers.js';
 import { daysToNoCrank, drainDays, engineOffDrains } from './drains.js';
 import { arraysOf } from './array.js';
+import { togetherOf } from './figures.js';
 
 const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
 const SENSING = { closeV: 13.2, closeAfterS: 10, openV: 12.7, openAfterS: 30 };
@@ -81,6 +83,24 @@ describe('several chargers', () => {
     const even = sharing(bank, 0.9, chargers);
     const mains = (list: typeof near) => list[chargers.findIndex((c) => c.unit === 'mains')]!.togetherA;
     expect(mains(near)).toBeGreaterThan(mains(even));
+  });
+  it('come to hours that lie between the best alone and the sum of them all', () => {
+    const s = sharing(bank, 0.5, chargers);
+    const all = togetherOf(bank, s)!;
+    const floor = 1 - bank.usableShare;
+    expect(all.amps).toBeCloseTo(
+      s.reduce((a, c) => a + c.togetherA, 0),
+      9,
+    );
+    expect(all.hours).toBeLessThanOrEqual(Math.min(...s.map((c) => hoursToFull(bank, floor, c.aloneA))) + 1e-9);
+    expect(all.hours).toBeGreaterThanOrEqual(
+      hoursToFull(
+        bank,
+        floor,
+        s.reduce((a, c) => a + c.aloneA, 0),
+      ) - 1e-9,
+    );
+    expect(togetherOf(bank, s.slice(0, 1))).toBeNull();
   });
   it('count an inverter-charger as the mains charger', () => {
     const e = demo('vet');

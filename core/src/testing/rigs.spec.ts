@@ -1,9 +1,10 @@
 import { assess } from '../assess/index.js';
 import { catalogueOf } from '../catalogue/index.js';
 import { circuitPlan, NAMED_STATES, settle, sweep } from '../circuit/index.js';
-import { readDesign } from '../design/index.js';
 import { circuitsCsv, orderCsv } from '../formats/index.js';
 import { partsOf, plant } from '../plant/index.js';
+import { doCommands, type Asked } from '../commands/index.js';
+import { blankDesign, readDesign } from '../design/index.js';
 import { EXAMPLE_RIGS } from './rigs.js';
 
 describe('the example rigs', () => {
@@ -55,4 +56,18 @@ describe('the example rigs', () => {
       expect(orderCsv(a.order).trim().split('\r\n').length).toBe(a.order.lines.length + 1);
     });
   }
+});
+
+describe('a rig far beyond any roof', () => {
+  it('of sixty arrays is reckoned with and found not to fit, in words', () => {
+    const done = doCommands(
+      blankDesign('Nobody'),
+      Array.from({ length: 60 }, (): Asked => ({ do: 'addArray', with: { part: 'pv-110' } })),
+    );
+    if (!done.ok) throw new Error(done.message);
+    const a = assess(done.design, catalogueOf(done.design));
+    expect(a.supply.arrays.map((x) => [x.count, x.ratedW])).toEqual([[60, 6600]]);
+    expect(a.runs.filter((r) => r.spec.role === 'panel lead').length).toBe(60);
+    expect(a.open.map((f) => f.rule)).toEqual(jasmine.arrayContaining(['place-clash', 'face-overloaded']));
+  });
 });

@@ -1,11 +1,12 @@
 import { inverterOf } from '../plant/index.js';
 import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
-import { type Design } from '../design/index.js';
+import { asOfNow, type Design } from '../design/index.js';
+import { figure } from '../quantity/index.js';
 import { inverterInputW, largestTogether } from '../loads/index.js';
-import { bankOf, stringLost, type Bank } from '../supply/index.js';
+import { arraysOf, bankOf, stringLost, type Bank } from '../supply/index.js';
 import { simulateJob, type TripJob, type TripResult } from '../trip/index.js';
 import { loadsOn } from './days.js';
-import { jobOfDesign } from './trip-job.js';
+import { inTripOrder, jobOfDesign } from './trip-job.js';
 
 /** What one thing's failing at the start of the trip does to the loads that must not go off. */
 export interface Failure {
@@ -59,6 +60,24 @@ function carriesWithout(design: Design, catalogue: Catalogue, bank: Bank): boole
   return stringLost(bank, allW / bank.openV).leftShare !== null;
 }
 
+/** Each regulator with its panels lost: of several each by itself, since the others go on. */
+function sunsLost(design: Design, catalogue: Catalogue, job: TripJob, bank: Bank): readonly Failure[] {
+  const suns = inTripOrder(arraysOf(asOfNow(design), catalogue));
+  return suns.flatMap((a, n): Failure[] => {
+    const bright = job.kinds.some((k) => sum((n ? k.besideW[n - 1] : k.sunWatts) ?? []) > 0);
+    if (!bright) return [];
+    const dark: TripJob = {
+      ...job,
+      kinds: job.kinds.map((k) => (n ? { ...k, besideW: k.besideW.map((w, j) => (j === n - 1 ? w.map(() => 0) : w)) } : { ...k, sunWatts: null })),
+      shared: n ? job.shared : null,
+    };
+    const watts = a.ratedW + a.portables.reduce((s, p) => s + p.ratedW, 0);
+    return [
+      failed(n ? `sun:${a.ref.id}` : 'sun', suns.length > 1 ? `no sun from ${figure(watts, 0)} W: panels, their regulator or a breaker` : 'no sun: panels, their regulator or a breaker', dark, bank),
+    ];
+  });
+}
+
 /** Each single failure, simulated from the first hour in the month's mean weather; empty without a battery. */
 export function singleFailures(design: Design, catalogue: Catalogue): readonly Failure[] {
   const bank = bankOf(design, catalogue);
@@ -66,7 +85,7 @@ export function singleFailures(design: Design, catalogue: Catalogue): readonly F
   if (!bank || !job) return [];
   const offers = (f: (k: TripJob['kinds'][number]) => number): boolean => job.kinds.some((k) => f(k) > 0);
   const out: Failure[] = [failed('none', 'nothing fails', job, bank)];
-  if (offers((k) => sum(k.sunWatts ?? []))) out.push(failed('sun', 'no sun: panels, their regulator or a breaker', { ...without(job, { sunWatts: null }), shared: null }, bank));
+  out.push(...sunsLost(design, catalogue, job, bank));
   if (offers((k) => (sum(k.driveHours.map(([a, b]) => b - a)) > 0 ? k.alternatorA : 0))) {
     // A charger with two inputs takes the sun down with it.
     const both = job.shared !== null;

@@ -1,4 +1,5 @@
-import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
+import { catalogueOf, SHIPPED_CATALOGUE } from '../catalogue/index.js';
+import { EXAMPLE_RIGS } from '../testing/rigs.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { type Design, supplyOf } from '../design/index.js';
 import { dayKinds } from './days.js';
@@ -120,6 +121,19 @@ describe('sun through the charger or its own controller', () => {
     expect(two!.sunAh + two!.vehicleAh).toBeGreaterThanOrEqual(one!.sunAh + one!.vehicleAh - 0.5);
   });
   it('are not asked where there are no panels', () => expect(sunWays(demo('bees'), SHIPPED_CATALOGUE)).toEqual([]));
+});
+
+describe('failures of a rig with two regulators', () => {
+  it('lose one at a time: the other goes on', () => {
+    const design = EXAMPLE_RIGS.find((r) => r.key === 'ute-two-controllers')!.design;
+    const fails = singleFailures(design, catalogueOf(design));
+    const sun = (id: string): number => fails.find((f) => f.id === id)!.carriedBy.find((c) => c.what === 'sun')?.ah ?? 0;
+    const others = fails.filter((f) => f.id.startsWith('sun'));
+    expect(others.map((f) => f.what)).toEqual(['no sun from 320 W: panels, their regulator or a breaker', 'no sun from 200 W: panels, their regulator or a breaker']);
+    expect(sun('sun')).toBeGreaterThan(0);
+    expect(sun('sun:folding')).toBeGreaterThan(sun('sun'));
+    expect(sun('none')).toBeGreaterThan(sun('sun:folding'));
+  });
 });
 
 describe('sun alone', () => {

@@ -41,7 +41,7 @@ function triggeredShare(design: Design, charger: string): number {
 }
 
 /** Panels in the order in which a trip takes them: those that share a charger's output with the vehicle first. */
-const inTripOrder = (arrays: readonly SolarArray[]): readonly SolarArray[] => [...arrays].sort((a, b) => Number(b.throughCharger) - Number(a.throughCharger));
+export const inTripOrder = (arrays: readonly SolarArray[]): readonly SolarArray[] => [...arrays].sort((a, b) => Number(b.throughCharger) - Number(a.throughCharger));
 
 function offersOn(design: Design, catalogue: Catalogue, bank: Bank, arrays: readonly SolarArray[], vehicleA: number, drivingH: number, mainsH: number): DayOffer {
   const perBlock = 1 / bank.inSeries;

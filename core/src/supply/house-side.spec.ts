@@ -134,6 +134,15 @@ describe('batteries in parallel', () => {
   });
 });
 
+describe('the settings of two chargers alike', () => {
+  it('stand apart under names of their own', () => {
+    const d = demo('vet', (x) => (supplyOf(x).dcdcSecond = supplyOf(x).dcdc));
+    const devices = new Set(settingsSheet(d, SHIPPED_CATALOGUE, bank(d), arraysOf(d, SHIPPED_CATALOGUE)).map((s) => s.device));
+    const { name } = SHIPPED_CATALOGUE.find('dcdc', supplyOf(d).dcdc)!;
+    expect([...devices]).toEqual(jasmine.arrayContaining([name, `${name}, 2`]));
+  });
+});
+
 describe('sheets', () => {
   it('has a profile for every charger, the bank’s own volts in each', () => {
     const d = demo('playgroup');

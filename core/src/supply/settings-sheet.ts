@@ -37,10 +37,12 @@ export function settingsSheet(design: Design, catalogue: Catalogue, bank: Bank |
   if (!bank) return [];
   const rig = plant(design, catalogue);
   const out: DeviceSetting[] = [];
+  const seen = new Map<string, number>();
   // Of two alike each has its own rows.
   const add = (device: string, rows: readonly Omit<DeviceSetting, 'id' | 'device'>[]): void => {
-    const alike = new Set(out.filter((o) => o.device === device || o.device.startsWith(`${device}, `)).map((o) => o.device)).size;
-    const name = alike ? `${device}, ${alike + 1}` : device;
+    const nth = 1 + (seen.get(device) ?? 0);
+    seen.set(device, nth);
+    const name = nth > 1 ? `${device}, ${nth}` : device;
     rows.forEach((r) => out.push({ id: `${name}: ${r.setting}`, device: name, ...r }));
   };
   for (const { part, share, ref } of convertersOfKind(rig, 'dcdc')) {

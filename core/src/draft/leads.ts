@@ -1,4 +1,3 @@
-import { supplyOf } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 import { convertersOfKind } from '../plant/index.js';
 import { cutLengthM, routeBetween, type Lead, type Route, type Stand } from '../routes/index.js';
@@ -25,12 +24,11 @@ const leadKey = (key: string, unit: string, nth: number): string => (nth ? `${ke
 
 /** What switches each charger from the vehicle on. */
 function triggers(c: DraftContext): Given[] {
-  const { trigger } = supplyOf(c.design);
-  if (trigger === 'volts') return [];
-  const live = trigger === 'always-live wire';
   return convertersOfKind(c.plant, 'dcdc').flatMap(({ ref }, nth): Given[] => {
     const charger = c.gear.get(ref.id);
-    if (!charger) return [];
+    const trigger = c.design.converters[ref.id]?.trigger;
+    if (!charger || trigger === undefined || trigger === 'volts') return [];
+    const live = trigger === 'always-live wire';
     return [
       {
         id: leadKey('lead-trigger', ref.id, nth),

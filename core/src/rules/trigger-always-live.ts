@@ -1,6 +1,5 @@
-import { supplyOf } from '../design/index.js';
 import { figure } from '../quantity/index.js';
-import type { Rule } from './rule.js';
+import type { Found, Rule } from './rule.js';
 
 export const triggerAlwaysLive: Rule = {
   id: 'trigger-always-live',
@@ -8,9 +7,9 @@ export const triggerAlwaysLive: Rule = {
   basis: 'trigger: live with the engine only, dead in accessory and off',
   why: 'The charger goes on filling the house bank from the starting battery until the engine will not crank.',
   test: ({ design, supply }) =>
-    supplyOf(design).isolation === 'dcdc' && supplyOf(design).trigger === 'always-live wire'
-      ? [{ at: { stage: 'supply', about: 'charger' }, values: { hours: figure(24 * (supply.drains[0]?.days ?? Infinity), 1) } }]
-      : [],
+    Object.entries(design.converters).flatMap(([id, c]): Found[] =>
+      c.from?.in === 'vehicles' && c.trigger === 'always-live wire' ? [{ at: { stage: 'supply', about: id }, values: { hours: figure(24 * (supply.drains[0]?.days ?? Infinity), 1) } }] : [],
+    ),
   say: (v) => `The charger’s trigger is always live: parked, the starting battery is down to where it will not crank within ${v['hours']} h.`,
   fix: () => 'Find a wire that is live with the engine (ignition) only, and prove it: live in ignition, dead in accessory and off.',
 };

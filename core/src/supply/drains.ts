@@ -1,5 +1,6 @@
 import { chargerInputW, type Catalogue, type PartOf } from '../catalogue/index.js';
-import { type Design, supplyOf } from '../design/index.js';
+import type { Design } from '../design/index.js';
+import { plant } from '../plant/index.js';
 import type { DayFigures } from '../loads/index.js';
 import type { Bank } from './bank.js';
 import { dcdcsOf } from './chargers.js';
@@ -25,10 +26,11 @@ export function drainDays(startingAh: number, amps: number): number {
 
 function chargerDrain(design: Design, catalogue: Catalogue, bank: Bank | null): readonly Drain[] {
   const { brief } = design;
-  const supply = supplyOf(design);
-  return dcdcsOf(design, catalogue).map(({ part, share }): Drain => {
+  const { supply } = design;
+  return dcdcsOf(design, catalogue).map(({ id, part, share }): Drain => {
+    const { trigger } = design.converters[id]!;
     const standby = part.standbyMa / 1000;
-    if (supply.trigger === 'always-live wire' && bank) {
+    if (trigger === 'always-live wire' && bank) {
       const amps = (chargerInputW(part, bank.absorptionV) * share) / (12.6 * (brief.vehicleV / 12));
       return {
         path: `${part.name}, its trigger always live: it goes on charging the house bank`,
@@ -37,14 +39,14 @@ function chargerDrain(design: Design, catalogue: Catalogue, bank: Bank | null): 
         stopsBy: `its own cut-out at ${part.cutOutV} V, long after the engine would not crank`,
       };
     }
-    return { path: `${part.name} waiting`, amps: standby, days: drainDays(supply.startingAh, standby), stopsBy: supply.trigger === 'volts' ? 'volts below its threshold' : 'the trigger going dead' };
+    return { path: `${part.name} waiting`, amps: standby, days: drainDays(supply.startingAh, standby), stopsBy: trigger === 'volts' ? 'volts below its threshold' : 'the trigger going dead' };
   });
 }
 
 /** A closed isolator leaves both batteries on the house loads until their volts open it. */
-function isolatorDrain(design: Design, isolator: PartOf<'isolator'> | null, bank: Bank | null, houseA: number): readonly Drain[] {
-  const supply = supplyOf(design);
-  if (supply.isolation !== 'isolator' || !isolator || !bank) return [];
+function isolatorDrain(design: Design, isolator: PartOf<'isolator'>, bank: Bank | null, houseA: number): readonly Drain[] {
+  const { supply } = design;
+  if (!bank) return [];
   const amps = (houseA * supply.startingAh) / (supply.startingAh + bank.capacityAh);
   return [{ path: `isolator closed until ${isolator.openV} V: its share of the house loads`, amps, days: Infinity, stopsBy: `opening at ${isolator.openV} V` }];
 }
@@ -63,11 +65,10 @@ function tappedDrains(design: Design, parked: Pick<DayFigures, 'onVehicle'>): re
 /** Every path by which the starting battery empties, the fastest first; `parked` is a day without driving. */
 export function engineOffDrains(design: Design, catalogue: Catalogue, bank: Bank | null, parked: Pick<DayFigures, 'ahDay' | 'onVehicle'>): readonly Drain[] {
   const own = design.supply.parkedMa / 1000;
-  const isolator = catalogue.find('isolator', supplyOf(design).isolator);
   const list: Drain[] = [
     { path: 'the vehicle’s own clocks, alarms and sockets', amps: own, days: drainDays(design.supply.startingAh, own), stopsBy: 'nothing' },
     ...chargerDrain(design, catalogue, bank),
-    ...isolatorDrain(design, isolator, bank, parked.ahDay / 24),
+    ...plant(design, catalogue).links.flatMap((l) => isolatorDrain(design, l.part, bank, parked.ahDay / 24)),
     ...tappedDrains(design, parked),
   ];
   return list.sort((a, b) => a.days - b.days);

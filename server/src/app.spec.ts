@@ -5,6 +5,7 @@ import { hashPassword } from './accounts/password.js';
 import { buildApp } from './app.js';
 import { DEMO, loadDemo } from './demo/load.js';
 import { addWorkshop, freshDatabase, type TestDatabase } from './testing/database.js';
+import { signIn } from './testing/sign-in.js';
 
 interface Line {
   readonly id: string;
@@ -18,11 +19,6 @@ describe('the server on a real PostgreSQL', () => {
   let otherCookie: string;
   let jobs: Line[];
 
-  const signIn = async (email: string, password: string): Promise<string> => {
-    const r = await app.inject({ method: 'POST', url: '/api/session', payload: { email, password } });
-    expect(r.statusCode).toBe(200);
-    return r.headers['set-cookie']!.toString().split(';')[0]!;
-  };
   const get = (url: string, as = cookie) => app.inject({ url, headers: { cookie: as } });
   const post = (url: string, payload: object, as = cookie) => app.inject({ method: 'POST', url, payload, headers: { cookie: as } });
   const patchOf = (path: string, value: unknown) => [{ op: 'replace', path, value }];
@@ -33,8 +29,8 @@ describe('the server on a real PostgreSQL', () => {
     database = await freshDatabase(true);
     app = await buildApp({ db: database.db, queue: database.queue, webRoot: null });
     await addWorkshop(database.ownerUrl, 'other@shed.example', await hashPassword('other-secret'));
-    cookie = await signIn(DEMO.email, DEMO.password);
-    otherCookie = await signIn('other@shed.example', 'other-secret');
+    cookie = await signIn(app, DEMO.email, DEMO.password);
+    otherCookie = await signIn(app, 'other@shed.example', 'other-secret');
     jobs = (await get('/api/jobs')).json<{ lines: Line[] }>().lines;
   }, 60_000);
 
@@ -58,7 +54,7 @@ describe('the server on a real PostgreSQL', () => {
       for (const url of ['/api/jobs', `/api/jobs/${jobs[0]!.id}/design`, `/api/jobs/${jobs[0]!.id}/pack.pdf`]) expect((await app.inject({ url })).statusCode).toBe(401);
     });
     it('ends with signing out', async () => {
-      const mine = await signIn(DEMO.email, DEMO.password);
+      const mine = await signIn(app, DEMO.email, DEMO.password);
       expect((await app.inject({ method: 'DELETE', url: '/api/session', headers: { cookie: mine } })).statusCode).toBe(204);
       expect((await get('/api/jobs', mine)).statusCode).toBe(401);
     });

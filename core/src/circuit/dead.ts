@@ -60,7 +60,7 @@ function feeders(plan: CircuitPlan, opened: ReadonlySet<Opened>): Feeder[] {
   // Plugged in, an inverter-charger feeds the very terminals that it draws by.
   if (!opened.has('mains lead'))
     for (const { ref, part } of fromInlet(plan.plant))
-      stands(part.kind === 'inverter' ? 'inverter-charger' : part.kind === 'dcdc' ? 'combined manager' : 'mains charger', terminals(ref.id, part.kind === 'inverter' ? null : 'out'));
+      stands(part.kind === 'inverter' ? 'inverter-charger' : part.kind === 'dcdc' ? 'charger on mains' : 'mains charger', terminals(ref.id, part.kind === 'inverter' ? null : 'out'));
   return out;
 }
 

@@ -111,7 +111,7 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, lit: reado
     const sun = Math.min(sunOn(lit, gear) * MPPT_YIELD, sunMaxA * bank.absorptionV);
     const vehicle = triggered(design, state, gear) && inputs.some((x) => x.by === 'vehicle');
     const way = part.sunInput?.way;
-    // Plugged in, a combined manager takes from the mains.
+    // Plugged in, a charger with three inputs takes from the mains.
     const mains = state.mains && inputs.some((x) => x.by === 'inlet') ? part.mainsInput : undefined;
     if (mains) return [{ id: gear, name: nameOf(plan, gear, part.name), ...terminals(gear, 'out'), setV: bank.absorptionV, limitA: mains.outputA * hot, sunW: 0, input: null, sunOnly: false }];
     const both = vehicle && sun > 0 && way === 'sun first';
@@ -169,7 +169,7 @@ export function giversIn(plan: CircuitPlan, state: CircuitState, lit: readonly L
 function onMains({ plant, design }: CircuitPlan, bank: Bank): Giver[] {
   return fromInlet(plant).flatMap((c): Giver[] => {
     const { ref, part } = c;
-    // A combined manager is one giver, whatever feeds it.
+    // A charger with three inputs is one giver, whatever feeds it.
     if (part.kind === 'dcdc') return [];
     const outputA = part.kind === 'mains-charger' ? part.outputA : part.kind === 'inverter' ? (part.charger?.outputA ?? 0) : 0;
     if (!outputA) return [];

@@ -35,9 +35,9 @@ function feedAmps(c: DraftContext, part: DcdcPart, share: number): RunAmps & { r
 }
 
 /** Feed from the starting side into a DC-DC charger and on to the bus bars, for the output that it is set to. */
-function dcdcRuns(c: DraftContext, next: () => number, { ref, part, share }: ReturnType<typeof convertersOfKind<'dcdc'>>[number]): RunSpec[] {
+function dcdcRuns(c: DraftContext, next: () => number, { ref, part, share, inputs }: ReturnType<typeof convertersOfKind<'dcdc'>>[number]): RunSpec[] {
   const [starting, charger, bus] = [c.gear.get(OWN_VEHICLE.id), c.gear.get(ref.id), c.gear.get(BARS.id)];
-  if (!starting || !charger || !c.bank || !bus) return [];
+  if (!starting || !charger || !c.bank || !bus || !inputs.some((i) => i.by === 'vehicle')) return [];
   return [
     makeRun(c, next(), {
       id: `start-${ref.id}`,
@@ -111,7 +111,7 @@ export function allChargeA(c: DraftContext): number {
     arrays.flatMap((a) => a.portables),
     bank,
   );
-  // A combined manager gives what the vehicle gives, or what the mains give.
+  // A charger with three inputs gives what the vehicle gives, or what the mains give.
   const ofVehicle = new Set(dcdcsOf(design, catalogue).map((d) => d.id));
   const mains = mainsChargersOf(design, catalogue).filter((m) => !ofVehicle.has(m.unit));
   return Math.max(vehicle, portable) + sun + sum(mains, (m) => m.outputA);

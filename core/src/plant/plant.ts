@@ -105,7 +105,7 @@ function monitorsOf({ monitors }: Rig, catalogue: Catalogue, hub: PartOf<'hub'> 
 }
 
 /** A plant whose lists are each made when they are first asked for: most who ask want one of them. */
-class Asked implements Plant {
+class LazyPlant implements Plant {
   constructor(
     private readonly rig: Rig,
     private readonly catalogue: Catalogue,
@@ -161,7 +161,7 @@ class Asked implements Plant {
 }
 
 /** The plant of a design: what its document says, as things that refer to one another. */
-export const plant = (rig: Rig, catalogue: Catalogue): Plant => new Asked(rig, catalogue);
+export const plant = (rig: Rig, catalogue: Catalogue): Plant => new LazyPlant(rig, catalogue);
 
 /** Everything of a plant that is a part of the catalogue, in the order in which it is listed and bought. */
 export function partsOf(p: Plant): readonly Thing[] {

@@ -19,6 +19,7 @@ import { mainsLoadWithoutInverter } from './mains-load-without-inverter.js';
 import { mixedUnits } from './mixed-units.js';
 import { tripRunsLow } from './trip-runs-low.js';
 import { noBattery } from './no-battery.js';
+import { notCarried } from './not-carried.js';
 import { partAssumed } from './part-assumed.js';
 import { partUnknown } from './part-unknown.js';
 import { referenceToNothing } from './reference-to-nothing.js';
@@ -122,6 +123,7 @@ export const RULES: readonly Rule[] = [
   noBattery,
   partUnknown,
   referenceToNothing,
+  notCarried,
   partAssumed,
   noDistribution,
   noLoads,

@@ -47,7 +47,9 @@ export function mainsChargersOf(design: Design, catalogue: Catalogue): readonly 
 
 /** DC-DC chargers of a design that hang on a vehicle, with the share of their output they are set to. */
 export const dcdcsOf = (design: Design, catalogue: Catalogue): readonly { readonly id: string; readonly ref: Ref; readonly part: DcdcPart; readonly share: number }[] =>
-  convertersOfKind(plant(design, catalogue), 'dcdc').map(({ ref, part, share }) => ({ id: ref.id, ref, part, share }));
+  convertersOfKind(plant(design, catalogue), 'dcdc')
+    .filter((c) => c.inputs.some((i) => i.by === 'vehicle'))
+    .map(({ ref, part, share }) => ({ id: ref.id, ref, part, share }));
 
 /** Amps that reach the bank from the vehicle while it is driven, and what all of it takes from the alternator, at its volts warm at idle and on the road. */
 export function vehicleChargeA(
@@ -71,7 +73,7 @@ export function chargersOf(design: Design, catalogue: Catalogue, bank: Bank, arr
   const sunA = (a: SolarArray): number => Math.min(a.maxA ?? Infinity, (Math.max(...a.clearDayW) * MPPT_YIELD) / setV);
   return [
     ...dcdcs.map(({ id, part, share }): Charger => ({ unit: id, name: part.name, when: 'driving', outputA: part.outputA * share, setV })),
-    // A combined manager is one charger, whatever feeds it.
+    // A charger with three inputs is one charger, whatever feeds it.
     ...mainsChargersOf(design, catalogue)
       .filter((m) => !dcdcs.some((d) => d.id === m.unit))
       .map(({ unit, name, outputA }): Charger => ({ unit, name, when: 'mains', outputA, setV })),

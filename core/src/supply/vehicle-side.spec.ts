@@ -108,6 +108,12 @@ describe('several chargers', () => {
     supplyOf(e).inverter = 'inv-chg-1600';
     expect(mainsChargersOf(e, SHIPPED_CATALOGUE).map((m) => m.outputA)).toEqual([60]);
   });
+  it('take nothing from a vehicle that does not feed them', () => {
+    const e = demo('vet');
+    const b = bankOf(e, SHIPPED_CATALOGUE)!;
+    e.converters['charger']!.from = null;
+    expect(vehicleChargeA(e, SHIPPED_CATALOGUE, b, 1)).toEqual({ outA: 0, wanted: { idleA: 0, roadA: 0 } });
+  });
   it('are summed on one alternator, at half power too', () => {
     const e = demo('vet');
     const b = bankOf(e, SHIPPED_CATALOGUE)!;

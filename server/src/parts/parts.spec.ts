@@ -3,6 +3,7 @@ import { hashPassword } from '../accounts/password.js';
 import { buildApp } from '../app.js';
 import { DEMO } from '../demo/load.js';
 import { addWorkshop, freshDatabase, type TestDatabase } from '../testing/database.js';
+import { signIn } from '../testing/sign-in.js';
 
 interface Kept {
   readonly part: { readonly id: string; readonly capacityAh?: number; readonly assumed?: readonly string[] };
@@ -16,8 +17,6 @@ describe('a workshop’s own parts on the server', () => {
   let database: TestDatabase;
   let app: FastifyInstance;
   let [cookie, other] = ['', ''];
-  const signIn = async (email: string, password: string): Promise<string> =>
-    (await app.inject({ method: 'POST', url: '/api/session', payload: { email, password } })).headers['set-cookie']!.toString().split(';')[0]!;
   const listed = async (as = cookie): Promise<Kept[]> => (await app.inject({ url: '/api/parts', headers: { cookie: as } })).json<Kept[]>();
   const send = (method: 'POST' | 'DELETE', url: string, payload?: object, as = cookie) => app.inject({ method, url, headers: { cookie: as }, ...(payload ? { payload } : {}) });
 
@@ -25,7 +24,7 @@ describe('a workshop’s own parts on the server', () => {
     database = await freshDatabase(true);
     app = await buildApp({ db: database.db, queue: database.queue, webRoot: null });
     await addWorkshop(database.ownerUrl, 'other@shed.example', await hashPassword('other-secret'));
-    [cookie, other] = [await signIn(DEMO.email, DEMO.password), await signIn('other@shed.example', 'other-secret')];
+    [cookie, other] = [await signIn(app, DEMO.email, DEMO.password), await signIn(app, 'other@shed.example', 'other-secret')];
   }, 60_000);
   afterAll(async () => {
     await app?.close();

@@ -3,6 +3,7 @@ import { hashPassword } from '../accounts/password.js';
 import { buildApp } from '../app.js';
 import { DEMO } from '../demo/load.js';
 import { addWorkshop, freshDatabase, type TestDatabase } from '../testing/database.js';
+import { signIn } from '../testing/sign-in.js';
 import { runTripsWork } from './work.js';
 
 interface Run {
@@ -20,8 +21,6 @@ describe('many trips on the server', () => {
   let other: string;
   let jobId: string;
 
-  const signIn = async (email: string, password: string): Promise<string> =>
-    (await app.inject({ method: 'POST', url: '/api/session', payload: { email, password } })).headers['set-cookie']!.toString().split(';')[0]!;
   const post = (url: string, payload: object = {}, as = cookie) => app.inject({ method: 'POST', url, payload, headers: { cookie: as } });
   const look = async (id: string): Promise<Run> => (await app.inject({ url: `/api/trips/${id}`, headers: { cookie } })).json<Run>();
   const until = async (id: string, ended: (r: Run) => boolean): Promise<Run> => {
@@ -38,8 +37,8 @@ describe('many trips on the server', () => {
     app = await buildApp({ db: database.db, queue: database.queue, webRoot: null });
     await database.queue.listen('trips', (work) => runTripsWork(database.db, work));
     await addWorkshop(database.ownerUrl, 'trips@shed.example', await hashPassword('other-secret'));
-    cookie = await signIn(DEMO.email, DEMO.password);
-    other = await signIn('trips@shed.example', 'other-secret');
+    cookie = await signIn(app, DEMO.email, DEMO.password);
+    other = await signIn(app, 'trips@shed.example', 'other-secret');
     const jobs = (await app.inject({ url: '/api/jobs', headers: { cookie } })).json<{ lines: { id: string; customer: string }[] }>().lines;
     jobId = jobs.find((j) => j.customer.startsWith('Stonefly'))!.id;
   }, 60_000);

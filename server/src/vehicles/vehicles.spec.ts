@@ -4,6 +4,7 @@ import { hashPassword } from '../accounts/password.js';
 import { buildApp } from '../app.js';
 import { DEMO } from '../demo/load.js';
 import { addWorkshop, freshDatabase, type TestDatabase } from '../testing/database.js';
+import { signIn } from '../testing/sign-in.js';
 
 interface Line {
   readonly id: string;
@@ -16,8 +17,6 @@ describe('vehicles and drill templates on the server', () => {
   let app: FastifyInstance;
   let [cookie, other] = ['', ''];
   const own: Vehicle = { ...structuredClone(vehicleOf(DEMO_JOBS[0]!.design)), name: 'spec vehicle' };
-  const signIn = async (email: string, password: string): Promise<string> =>
-    (await app.inject({ method: 'POST', url: '/api/session', payload: { email, password } })).headers['set-cookie']!.toString().split(';')[0]!;
   const get = (url: string, as = cookie) => app.inject({ url, headers: { cookie: as } });
   const keep = (vehicle: unknown, as = cookie) => app.inject({ method: 'POST', url: '/api/vehicles', payload: vehicle as object, headers: { cookie: as } });
   const listed = async (as = cookie): Promise<Line[]> => (await get('/api/vehicles', as)).json<Line[]>();
@@ -26,7 +25,7 @@ describe('vehicles and drill templates on the server', () => {
     database = await freshDatabase(true);
     app = await buildApp({ db: database.db, queue: database.queue, webRoot: null });
     await addWorkshop(database.ownerUrl, 'other@shed.example', await hashPassword('other-secret'));
-    [cookie, other] = [await signIn(DEMO.email, DEMO.password), await signIn('other@shed.example', 'other-secret')];
+    [cookie, other] = [await signIn(app, DEMO.email, DEMO.password), await signIn(app, 'other@shed.example', 'other-secret')];
   }, 60_000);
   afterAll(async () => {
     await app?.close();

@@ -36,13 +36,12 @@ async function withKept(
 
 describe('a part of one’s own', () => {
   it('is kept for the workshop and offered in the job from its plate’s figures', async () => {
-    const { element, bench, type, click, http, answer } = await withKept();
+    const { element, bench, type, click, http } = await withKept();
     await type(labelled(element, 'Name of the part'), 'attic 135');
     await type(labelled(element, 'Capacity of the part'), '135');
     await click(button(element, KEEP));
     expect(bench.design()!.parts['own-attic-135']).toEqual(attic(135));
     expect(http.match({ method: 'POST', url: '/api/parts' }).map((r) => (r.request.body as Part).id)).toEqual(['own-attic-135']);
-    void answer;
   });
 
   it('is refused with the field, what came and what is accepted; nothing typed is lost', async () => {

@@ -1,7 +1,7 @@
-import { HttpClient, type HttpErrorResponse } from '@angular/common/http';
+import { HttpClient } from '@angular/common/http';
 import { inject, Injectable, signal } from '@angular/core';
 import type { Part } from '@meridex/core';
-import { firstValueFrom, type Observable } from 'rxjs';
+import { AsksServer } from '../services/asks-server';
 
 export interface OwnPart {
   readonly part: Part;
@@ -12,22 +12,9 @@ export interface OwnPart {
 
 /** The workshop's own parts, kept for every job. */
 @Injectable({ providedIn: 'root' })
-export class OwnPartsService {
+export class OwnPartsService extends AsksServer {
   private readonly http = inject(HttpClient);
   readonly list = signal<readonly OwnPart[]>([]);
-  readonly trouble = signal<string | null>(null);
-
-  private async tried<T>(what: string, ask: Observable<T>): Promise<T | null> {
-    try {
-      const done = await firstValueFrom(ask);
-      this.trouble.set(null);
-      return done;
-    } catch (error) {
-      const said = (error as HttpErrorResponse).error as { message?: string } | null;
-      this.trouble.set(`${what}: ${said?.message ?? 'the server does not answer.'}`);
-      return null;
-    }
-  }
 
   async load(): Promise<void> {
     const list = await this.tried('The workshop’s parts could not be read', this.http.get<readonly OwnPart[]>('/api/parts'));

@@ -20,7 +20,7 @@ const SHELF: readonly { readonly words: string; readonly asked: readonly Asked[]
   { words: 'a portable panel', asked: [{ do: 'addArray', with: { part: 'pv-120-fold', portable: { regulated: true } } }] },
   { words: 'a charger from the vehicle', asked: [{ do: 'addConverter', with: { part: 'dcdc-20' } }] },
   { words: 'a mains charger', asked: [{ do: 'addConverter', with: { part: 'mc-15' } }] },
-  { words: 'a combined manager', asked: [{ do: 'addConverter', with: { part: 'mgr-30' } }] },
+  { words: 'a charger for vehicle, sun and mains', asked: [{ do: 'addConverter', with: { part: 'dcdc-30-three' } }] },
 ];
 
 /** Any number of further panels, controllers and chargers: each hangs where it is said to, is changed in its row and taken out at a press. */

@@ -42,8 +42,8 @@ export const DCDC_PARTS: readonly DcdcPart[] = [
   dcdc({ id: 'dcdc-50-dual', name: 'DC-DC charger 50 A, dual input', outputA: 50, sunInput: { maxV: 50, maxA: 50, way: 'sun first' }, kg: 2.6, mm: [220, 155, 65], price: 790, special: true }),
   dcdc({ id: 'dcdc-24-12-40', name: 'DC-DC charger 24 to 12 V, 40 A', outputA: 40, inputV: 24, cutOutV: 21, kg: 2.1, mm: [210, 150, 62], price: 640, special: true }),
   dcdc({
-    id: 'mgr-30',
-    name: 'combined manager 30 A: vehicle, sun, mains',
+    id: 'dcdc-30-three',
+    name: 'charger 30 A, three inputs',
     outputA: 30,
     sunInput: { maxV: 32, maxA: 30, way: 'sun first' },
     mainsInput: { outputA: 30, acW: 520 },

@@ -12,7 +12,7 @@ export const dcdcSchema = partBase.extend({
   cutOutV: z.number().positive(),
   /** A second input for panels: the sun first, topped up from the vehicle; or one source at a time, the vehicle or the sun first. */
   sunInput: z.object({ maxV: z.number(), maxA: z.number(), way: z.enum(['sun first', 'vehicle first', 'sun alone']) }).nullable(),
-  /** A third input for mains: a combined manager, which charges with this many amps while it is plugged in. */
+  /** A third input, for mains: it charges with this many amps while it is plugged in. */
   mainsInput: z.object({ outputA: z.number().positive(), acW: z.number().positive() }).optional(),
   /** It can be set to half its output. */
   halfPower: z.boolean(),

@@ -1,0 +1,38 @@
+import type { Design } from '../design/index.js';
+import { FIRST_BANK, OWN_VEHICLE, plant } from '../plant/index.js';
+import type { Found, Rule } from './rule.js';
+
+type Odd = readonly [id: string, what: string];
+
+/** Banks beyond the one in use and one behind a selector, which are neither wired nor reckoned with. */
+function banks(d: Design): readonly Odd[] {
+  const behind = Object.entries(d.banks).filter(([, b]) => b.selector !== null);
+  const others = Object.entries(d.banks).filter(([id, b]) => b.selector === null && id !== FIRST_BANK.id);
+  return [...others, ...behind.slice(1)].map(([id]): Odd => [id, 'a bank beside the one in use and one behind a selector']);
+}
+
+export const notCarried: Rule = {
+  id: 'not-carried',
+  severity: 'stop',
+  basis: 'what this plan carries through runs, states and the trip',
+  why: 'The job file holds it, but no run, state or figure here does: whoever builds by this plan would miss it.',
+  test: ({ design, catalogue }) => {
+    const p = plant(design, catalogue);
+    const converters = Object.entries(design.converters).flatMap(([id, c]): Odd[] => [
+      ...(c.bank !== null && c.bank in design.banks && c.bank !== FIRST_BANK.id ? [[id, 'a box on another bank than the one in use'] as const] : []),
+      ...(c.from && c.from.id !== OWN_VEHICLE.id ? [[id, 'a box fed by a bank or by another box'] as const] : []),
+    ]);
+    const inverters = p.converters.filter((c) => c.part.kind === 'inverter').slice(1);
+    const arrays = Object.entries(design.arrays).filter(([, a]) => a.into?.in === 'banks' && a.into.id in design.banks && a.into.id !== FIRST_BANK.id);
+    const odd: readonly Odd[] = [
+      ...banks(design),
+      ...converters,
+      ...inverters.map((c): Odd => [c.ref.id, 'a second inverter']),
+      ...p.links.slice(1).map((l): Odd => [l.ref.id, 'a second link: no state closes it']),
+      ...arrays.map(([id]): Odd => [id, 'panels on another bank than the one in use']),
+    ];
+    return odd.map(([id, what]): Found => ({ at: { stage: 'supply', about: id }, values: { id, what } }));
+  },
+  say: (v) => `${v['id']} is ${v['what']}: it stands in the job, and this plan does not carry it yet.`,
+  fix: () => 'Plan it apart, or take it out of this job.',
+};

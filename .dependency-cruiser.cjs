@@ -15,6 +15,7 @@ const LAYERS = [
   ['outlook'],
   ['draft', 'order', 'fit', 'prove', 'explain'],
   ['assess'],
+  ['couplings'],
   ['diagram', 'handover', 'formats', 'answers', 'demo', 'search', 'redraft', 'propose'],
 ];
 

@@ -1,35 +1,38 @@
 import {
+  afterCommands,
   answer,
-  applyTalk,
-  assess,
-  blankDesign,
+  type Assessment,
+  assessIn,
+  assessJob,
   catalogueOf,
   circuitPlan,
   circuitsCsv,
   circuitStateSchema,
-  doCommands,
-  finish,
+  figuresOf,
+  type FromAnswers,
+  inJob,
   inWords,
-  LOAD_LIBRARY,
+  isJoined,
+  jobFromAnswers,
+  joinedPlans,
+  joinedTripOf,
   netlist,
   orderCsv,
+  orderOfJob,
+  OWN,
   PARKED,
   QUESTIONS,
   readDesign,
-  settle,
+  settleJoined,
   SHIPPED_CATALOGUE,
   stateFigures,
+  type StateResult,
   sweep,
-  talkOf,
-  talkSchema,
-  threeDrafts,
-  TIERS,
-  type Asked,
+  vehicleIds,
   type CircuitPlan,
   type CircuitState,
   type Design,
   type Question,
-  withRig,
 } from '@meridex/core';
 import { diagramSvg } from './diagram.js';
 
@@ -84,91 +87,82 @@ function stateIn(document: Record<string, unknown>): CircuitState | string {
   return `state${issue.path.length ? `.${issue.path.join('.')}` : ''}: ${issue.message}`;
 }
 
-function withState(document: Record<string, unknown>, design: Design, use: (plan: CircuitPlan, state: CircuitState) => Outcome): Outcome {
+/** The vehicle that a job file asks about; the one that the job began with where it names none. */
+function vehicleNamed(document: Record<string, unknown>, job: Design): string | null {
+  const id = document['vehicle'] ?? OWN;
+  return typeof id === 'string' && vehicleIds(job).includes(id) ? id : null;
+}
+
+/** One vehicle's circuit in a state, with what others on the same engine take. */
+function settled(job: Design, id: string, state: CircuitState): { readonly plan: CircuitPlan; readonly r: StateResult } | null {
+  const joined = joinedPlans(job, catalogueOf(job)).find((p) => p.plans.has(id));
+  const plan = joined?.plans.get(id);
+  return joined && plan ? { plan, r: settleJoined(joined, () => state).get(id)! } : null;
+}
+
+const NO_CIRCUIT = 'design.banks: no circuit, since the house battery or its own lead is missing';
+
+function solveJob(document: Record<string, unknown>, job: Design, id: string): Outcome {
   const state = stateIn(document);
   if (typeof state === 'string') return bad(state);
-  const plan = circuitPlan(design, catalogueOf(design), assess(design, catalogueOf(design)));
-  return plan ? use(plan, state) : bad('design.banks: no circuit, since the house battery or its own lead is missing');
+  const found = settled(job, id, state);
+  if (!found) return bad(NO_CIRCUIT);
+  return good(found.r.ok ? figuresOf(found.plan, found.r) : stateFigures(found.plan, state));
 }
 
-function solveJob(document: Record<string, unknown>, design: Design): Outcome {
-  return withState(document, design, (plan, state) => good(stateFigures(plan, state)));
+function netlistOf(document: Record<string, unknown>, job: Design, id: string): Outcome {
+  const state = stateIn(document);
+  if (typeof state === 'string') return bad(state);
+  const found = settled(job, id, state);
+  if (!found) return bad(NO_CIRCUIT);
+  const { plan, r } = found;
+  if (r.ok) return { code: 0, out: netlist(r.circuit, `${job.brief.customer}, ${JSON.stringify(state)}`, r.solved.nodeVolt), err: '' };
+  const why = stateFigures(plan, state);
+  return bad(`state: ${why.ok ? r.error : why.say}`);
 }
 
-function netlistOf(document: Record<string, unknown>, design: Design): Outcome {
-  return withState(document, design, (plan, state) => {
-    const r = settle(plan, state);
-    if (r.ok) return { code: 0, out: netlist(r.circuit, `${design.brief.customer}, ${JSON.stringify(state)}`, r.solved.nodeVolt), err: '' };
-    const why = stateFigures(plan, state);
-    return bad(`state: ${why.ok ? r.error : why.say}`);
-  });
+const assessed = (a: Assessment): object => ({
+  tellTales: a.tellTales,
+  runs: a.runs.map((r) => (r.ok ? { run: r.spec.name, ...r.figures, below: undefined, window: undefined } : { run: r.spec.name, error: r.error })),
+  findings: a.open.map((f) => ({ ...f, ...inWords(f) })),
+});
+
+/** A job's figures: of the vehicle that is named, else of all of them, with what their banks go through together. */
+function assessFile(document: Record<string, unknown>, job: Design, id: string): Outcome {
+  const catalogue = catalogueOf(job);
+  const one = assessIn(job, id, catalogue);
+  if (!isJoined(job) || 'vehicle' in document) return good(assessed(one));
+  const vehicles = Object.fromEntries(assessJob(job, catalogue).map((v) => [v.id, v.assessment && assessed(v.assessment)]));
+  return good({ vehicles, trip: joinedTripOf(job, catalogue)?.result ?? null });
 }
 
 async function onJob(command: JobCommand | 'solve', document: unknown): Promise<Outcome> {
   const read = readDesign(isObject(document) && 'design' in document ? document['design'] : document);
   if (!read.ok) return bad(read.message);
-  const { design } = read;
-  const job = document as Record<string, unknown>;
-  if (command === 'solve') return solveJob(job, design);
-  if (command === 'netlist') return netlistOf(job, design);
-  const catalogue = catalogueOf(design);
-  const a = assess(design, catalogue);
+  const job = read.design;
+  const file = document as Record<string, unknown>;
+  const inFile = 'design' in file ? file : {};
+  const id = vehicleNamed(inFile, job);
+  if (id === null) return bad(`vehicle: got ${JSON.stringify(inFile['vehicle'])}; one of ${vehicleIds(job).join(', ')} is accepted`);
+  if (command === 'solve') return solveJob(file, job, id);
+  if (command === 'netlist') return netlistOf(file, job, id);
+  if (command === 'assess') return assessFile(inFile, job, id);
+  const catalogue = catalogueOf(job);
+  if (command === 'order') return { code: 0, out: orderCsv(orderOfJob(assessJob(job, catalogue).filter((v) => !('vehicle' in inFile) || v.id === id))), err: '' };
+  const design = inJob(job, id, catalogue);
+  const a = assessIn(job, id, catalogue);
   if (command === 'diagram') return { code: 0, out: await diagramSvg(design, a), err: '' };
-  if (command === 'order') return { code: 0, out: orderCsv(a.order), err: '' };
-  if (command === 'circuits') {
-    const plan = circuitPlan(design, catalogue, a);
-    return { code: 0, out: circuitsCsv(a.runs, plan && sweep(plan)), err: '' };
-  }
-  return good({
-    tellTales: a.tellTales,
-    runs: a.runs.map((r) => (r.ok ? { run: r.spec.name, ...r.figures, below: undefined, window: undefined } : { run: r.spec.name, error: r.error })),
-    findings: a.open.map((f) => ({ ...f, ...inWords(f) })),
-  });
+  const plan = circuitPlan(design, catalogue, a);
+  return { code: 0, out: circuitsCsv(a.runs, plan && sweep(plan)), err: '' };
 }
 
-/** A job of ten answers: what they leave out is as a new job has it; the same circuit as the button gives. */
-function draftJob(document: unknown): Outcome {
-  if (!isObject(document)) return bad(`answers: got ${JSON.stringify(document)?.slice(0, 40) ?? 'nothing'}; an object is accepted`);
-  const { customer = 'new customer', tier = 'sound', commands = [], ...given } = document;
-  if (typeof customer !== 'string') return bad(`customer: got ${JSON.stringify(customer)}; a name is accepted`);
-  if (!TIERS.includes(tier as (typeof TIERS)[number])) return bad(`tier: got ${JSON.stringify(tier)}; one of ${TIERS.join(', ')} is accepted`);
-  const blank = blankDesign(customer);
-  const kind = given['vehicleKind'];
-  // What the job is for settles the usual answer to the others.
-  const use = talkSchema.shape.use.safeParse(given['use'] ?? blank.brief.use);
-  if (!use.success) return bad(`use: ${use.error.issues[0]!.message}`);
-  const usual = { ...talkOf({ ...blank, brief: { ...blank.brief, use: use.data } }), ...(kind === 'light-truck' ? { houseV: 24 } : {}) };
-  const unknown = Object.keys(given).find((k) => !(k in usual));
-  if (unknown) return bad(`${unknown}: not an answer; ${Object.keys(usual).join(', ')}, customer, tier, commands are accepted`);
-  const parsed = talkSchema.safeParse({ ...usual, ...given });
-  if (!parsed.success) {
-    const issue = parsed.error.issues[0]!;
-    return bad(`${issue.path.join('.') || 'answers'}: ${issue.message}`);
-  }
-  const wish = parsed.data.wishes.find((w) => !LOAD_LIBRARY.some((i) => i.id === w.id));
-  if (wish) return bad(`wishes: got ${JSON.stringify(wish.id)}; an appliance of the library is accepted: ${LOAD_LIBRARY.map((i) => i.id).join(', ')}`);
-  const job = applyTalk(blank, parsed.data);
-  const draft = threeDrafts(job, SHIPPED_CATALOGUE).find((d) => d.tier === tier)!;
-  const remarks = draft.stands ? [] : [`the ${draft.tier} draft does not quite stand ${draft.says}`];
-  return changed(withRig(job, draft.design), commands, remarks);
-}
-
-/** A job with commands done to it one after another, and mended where the program knows how; the first that is refused ends it. */
-function changed(design: Design, commands: unknown, remarks: readonly string[] = []): Outcome {
-  if (!Array.isArray(commands)) return bad(`commands: got ${JSON.stringify(commands)?.slice(0, 40) ?? 'nothing'}; an array of { do, with } is accepted`);
-  const odd = commands.findIndex((c) => !isObject(c) || typeof c['do'] !== 'string');
-  if (odd >= 0) return bad(`commands.${odd}: got ${JSON.stringify(commands[odd])?.slice(0, 40)}; { do, with } is accepted`);
-  const done = doCommands(design, commands as Asked[]);
-  if (!done.ok) return bad(done.message);
-  if (!commands.length) return good({ design: done.design }, remarks);
-  const finished = finish(done.design, catalogueOf(done.design));
-  return good({ design: finished.design }, [...remarks, ...finished.stops.map((f) => inWords(f).say)]);
-}
+/** A job of answers, or as changed: what it could not mend goes to the error stream, line by line. */
+const asJob = (made: FromAnswers): Outcome => (made.ok ? good({ design: made.design }, made.remarks) : bad(made.message));
 
 function changeJob(document: unknown): Outcome {
   if (!isObject(document) || !('design' in document)) return bad('design: nothing came; a job file with commands beside its design is accepted');
   const read = readDesign(document['design']);
-  return read.ok ? changed(read.design, document['commands']) : bad(read.message);
+  return read.ok ? asJob(afterCommands(read.design, document['commands'])) : bad(read.message);
 }
 
 /** True for a job file, whose circuit is drawn from its design. */
@@ -183,7 +177,7 @@ export async function run(command: string | undefined, text: string): Promise<Ou
     return bad(`input: not JSON (${(error as Error).message.split('\n')[0]})`);
   }
   if (command === 'solve' && isJob(document)) return onJob(command, document);
-  if (command === 'draft') return draftJob(document);
+  if (command === 'draft') return asJob(jobFromAnswers(document, SHIPPED_CATALOGUE));
   if (command === 'change') return changeJob(document);
   if (QUESTIONS.includes(command as Question)) return ask(command as Question, document);
   if (JOB_COMMANDS.includes(command as JobCommand)) return onJob(command as JobCommand, document);

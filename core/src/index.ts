@@ -3,6 +3,7 @@ export * from './assess/index.js';
 export * from './cable/index.js';
 export * from './catalogue/index.js';
 export * from './circuit/index.js';
+export * from './couplings/index.js';
 export * from './demo/index.js';
 export * from './design/index.js';
 export * from './explain/index.js';

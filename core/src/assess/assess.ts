@@ -82,25 +82,31 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
   const supply = withLeads(feeds, design, catalogue, runs);
   const inputs = chargerInputs(design, catalogue, bank, runs);
   const findings = judge({ design, catalogue, vehicle, gear, layout, day, supply, trip, chargerInputs: inputs, runs, totals: { price: order.total, kg: order.kg } });
-  const open = findings.filter((f) => design.accepted[f.key] === undefined);
-  const loadsKg = gear.filter((g) => g.role === 'load' && g.when === 'now').reduce((sum, g) => sum + g.kg, 0);
   const licensed = findings.some((f) => f.rule === 'mains-licensed');
-  return {
-    day,
-    parkedDay,
-    supply,
-    trip,
-    chargerInputs: inputs,
-    gear,
-    runs,
-    inline: context.inline,
-    bond,
-    layout,
+  return withFindings(
+    design,
+    {
+      day,
+      parkedDay,
+      supply,
+      trip,
+      chargerInputs: inputs,
+      gear,
+      runs,
+      inline: context.inline,
+      bond,
+      layout,
+      order,
+      fit: fitSteps(gear, runs, layout, supply.settings, licensed, bond),
+      prove: provePlan(design, catalogue, runs, context.inline, settings.readings ?? {}),
+    },
     findings,
-    open,
-    order,
-    fit: fitSteps(gear, runs, layout, supply.settings, licensed, bond),
-    prove: provePlan(design, catalogue, runs, context.inline, settings.readings ?? {}),
-    tellTales: tellTales(design, day, supply, runs, order.kg, loadsKg, open),
-  };
+  );
+}
+
+/** An assessment with what was found in it: what is open follows, and the tell-tales. */
+export function withFindings(design: Design, a: Omit<Assessment, 'findings' | 'open' | 'tellTales'>, findings: readonly Finding[]): Assessment {
+  const open = findings.filter((f) => design.accepted[f.key] === undefined);
+  const loadsKg = a.gear.filter((g) => g.role === 'load' && g.when === 'now').reduce((sum, g) => sum + g.kg, 0);
+  return { ...a, findings, open, tellTales: tellTales(design, a.day, a.supply, a.runs, a.order.kg, loadsKg, open) };
 }

@@ -82,9 +82,12 @@ export function drawnIn(plan: CircuitPlan, state: CircuitState): Drawn[] {
     })
     .filter((l) => l.value > 0);
   const inverter = state.loads === 'off' || (typeof state.loads === 'object' && !on.some((l) => l.mains)) ? null : inverterDraw(plan, state, on, hardest);
+  const onStarting = plan.runs.some((r) => r.spec.from.ref.in === 'vehicles');
   const vehicle: Drawn[] =
-    state.engine !== 'off' && plan.runs.some((r) => r.spec.from.ref.in === 'vehicles')
+    state.engine !== 'off' && onStarting
       ? [{ id: 'vehicle', name: 'the vehicle’s own', gear: 'starting', load: null, ...terminals('starting'), kind: 'current', value: vehicleTakesA(plan.design) }]
       : [];
-  return [...dc, ...thereBefore(plan, state), ...(inverter ? [inverter] : []), ...vehicle];
+  const { besideW = 0 } = plan;
+  const beside: Drawn[] = besideW === 0 || !onStarting ? [] : [{ id: 'beside', name: 'other vehicles on it', gear: 'starting', load: null, ...terminals('starting'), kind: 'power', value: besideW }];
+  return [...dc, ...thereBefore(plan, state), ...(inverter ? [inverter] : []), ...vehicle, ...beside];
 }

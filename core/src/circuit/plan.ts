@@ -25,6 +25,8 @@ export interface CircuitPlan {
   /** Runs without a size, in whose place stands what their load wants. */
   readonly standIns: readonly string[];
   readonly inline: readonly InlinePart[];
+  /** What other vehicles take from the same starting battery, W; below 0 they give to it. */
+  readonly besideW?: number;
 }
 
 /** The plan of an assessed design; null while its battery has no fitted lead. */

@@ -1,26 +1,40 @@
 import { catalogueOf } from '../catalogue/index.js';
-import type { Design } from '../design/index.js';
+import { editDesign, isJoined, OWN, patchInJob, vehicleIn, type Design } from '../design/index.js';
 import { run, type Command, type Commanded } from './command.js';
+import { addVehicle, couple, removeVehicle, uncouple } from './vehicles.js';
 import { addArray, addBank, addBatteries, addConverter, addLink, addPart, changeThing, hang, remove, setBatteries } from './rig.js';
 
 export { type Commanded } from './command.js';
 export { takeOut } from './take-out.js';
 
 /** Every command by its name. */
-export const COMMANDS = { addBank, addBatteries, addArray, addConverter, addLink, addPart, hang, changeThing, remove, setBatteries } as const;
+export const COMMANDS = { addBank, addBatteries, addArray, addConverter, addLink, addPart, hang, changeThing, remove, setBatteries, addVehicle, removeVehicle, couple, uncouple } as const;
 export type CommandName = keyof typeof COMMANDS;
 
 /** What is asked for, as it stands in a file or comes from a screen. */
 export interface Asked {
   readonly do: CommandName;
   readonly with: unknown;
+  /** The vehicle of the job that it is done in; absent: the one that the job began with. */
+  readonly in?: string;
 }
 
 /** Runs one command. @example doCommand(design, { do: 'addArray', with: { part: 'pv-200', count: 2 } }) */
 export const doCommand = (design: Design, asked: Asked): Commanded => {
   if (!Object.hasOwn(COMMANDS, asked.do)) return { ok: false, message: `do: ${String(asked.do)} is no command; ${Object.keys(COMMANDS).join(', ')} are accepted` };
-  return run(COMMANDS[asked.do] as Command<unknown>, design, catalogueOf(design), asked.with);
+  const command = COMMANDS[asked.do] as Command<unknown>;
+  const { in: id = OWN } = asked;
+  if (id !== OWN && !(id in design.vehicles)) return { ok: false, message: `in: ${id} is none of the vehicles; ${[OWN, ...Object.keys(design.vehicles)].join(', ')} are accepted` };
+  if (!isJoined(design) || OF_JOB.has(asked.do)) return run(command, design, catalogueOf(design), asked.with);
+  const done = run(command, vehicleIn(design, id), catalogueOf(design), asked.with);
+  if (!done.ok) return done;
+  const patch = patchInJob(design, id, done.patch);
+  const edited = patch.length ? editDesign(design, patch) : ({ ok: true, design } as const);
+  return edited.ok ? { ...done, design: edited.design, patch } : edited;
 };
+
+/** Commands that reach over the vehicles of a job. */
+const OF_JOB: ReadonlySet<CommandName> = new Set(['addPart', 'addVehicle', 'removeVehicle', 'couple', 'uncouple']);
 
 /** Runs commands one after another; the first that is refused ends it, with its number. */
 export function doCommands(design: Design, all: readonly Asked[]): { readonly ok: true; readonly design: Design } | { readonly ok: false; readonly message: string } {

@@ -27,7 +27,7 @@ export function blankDesign(customer: string): Design {
       charger: { order: 1, name: '', part: 'dcdc-25-dual', bank: 'house', from: { in: 'vehicles', id: 'starting' }, inlet: null, half: false, trigger: 'ignition wire', inhibit: false },
     },
     links: {},
-    inlets: { inlet: { order: 1, name: '' } },
+    inlets: { inlet: { order: 1, name: '', hours: [] } },
     distribution: { bus: { order: 1, name: '', kind: 'bars', part: null }, block: { order: 2, name: '', kind: 'fuse block', part: 'fb-6' } },
     switchgear: {
       switch: { order: 1, name: '', does: 'main switch', part: 'sw-300', pole: 'positive' },
@@ -35,6 +35,8 @@ export function blankDesign(customer: string): Design {
     },
     monitors: { shunt: { order: 1, name: '', part: 'shunt-500', measures: 'house' } },
     parts: {},
+    vehicles: {},
+    couplings: {},
     vehicle: null,
     places: {},
     board: null,

@@ -11,3 +11,6 @@ export const share = z.number().min(0).max(1);
 
 /** Hours of a day, [from, to); one that passes midnight is two. */
 export const spanSchema = z.tuple([hour, hour]);
+
+/** Id of a thing of the rig, of a vehicle of the job, or of what joins two. */
+export const thingId = z.string().max(60);

@@ -5,6 +5,8 @@ export * from './edit.js';
 export * from './load-schema.js';
 export * from './read.js';
 export * from './schema.js';
+export * from './in-job.js';
+export * from './of-vehicle-schema.js';
 export * from './places-schema.js';
 export * from './vehicle-schema.js';
 export * from './tidy.js';

@@ -1,10 +1,9 @@
 import { z } from 'zod';
-import { hour, partId, share, text } from './common-schema.js';
+import { hour, partId, share, spanSchema, text, thingId } from './common-schema.js';
 
 /** What every thing of a rig says: its place among its kind, and a name where the drafted one will not do. */
 const thing = { order: z.number(), name: text(80) };
 
-const thingId = z.string().max(60);
 const refIn = <const C extends [string, ...string[]]>(collections: C) => z.object({ in: z.enum(collections), id: thingId });
 
 /** Batteries of one part; those of a bank are joined, so that a bank may hold two parts. */
@@ -53,7 +52,11 @@ export const converterSchema = z.object({
 /** A tie between a starting battery and a bank. */
 export const linkSchema = z.object({ ...thing, part: partId, vehicle: thingId, bank: thingId });
 
-export const inletSchema = z.object({ ...thing });
+export const inletSchema = z.object({
+  ...thing,
+  /** Hours of every day in which something feeds it beside the nights on site: a generator, another vehicle. */
+  hours: z.array(spanSchema).max(6).default([]),
+});
 
 export const distributionSchema = z.object({ ...thing, kind: z.enum(['bars', 'fuse block']), part: partId });
 

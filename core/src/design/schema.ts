@@ -1,46 +1,14 @@
 import { z } from 'zod';
 import { partSchema } from '../catalogue/index.js';
 import { briefSchema, type existingSchema, type traceSchema } from './brief-schema.js';
-import { text } from './common-schema.js';
-import { loadSchema, type feedSchema, type PURPOSES } from './load-schema.js';
-import { boardSchema, placementSchema, plugEditSchema } from './places-schema.js';
-import {
-  type arraySchema,
-  type bankSchema,
-  type batteriesSchema,
-  type converterSchema,
-  type distributionSchema,
-  type linkSchema,
-  type monitorSchema,
-  RIG,
-  type switchgearSchema,
-} from './rig-schema.js';
-import { supplySchema } from './supply-schema.js';
-import { vehicleSchema } from './vehicle-schema.js';
+import { text, thingId } from './common-schema.js';
+import { type feedSchema, type loadSchema, type PURPOSES } from './load-schema.js';
+import { couplingSchema, furtherVehicleSchema, type groupSchema, OF_VEHICLE, type runEditSchema } from './of-vehicle-schema.js';
+import { type boardSchema, type placementSchema, type plugEditSchema } from './places-schema.js';
+import { type arraySchema, type bankSchema, type batteriesSchema, type converterSchema, type distributionSchema, type linkSchema, type monitorSchema, type switchgearSchema } from './rig-schema.js';
+import { type supplySchema } from './supply-schema.js';
 
 export const SCHEMA_VERSION = 6;
-
-/** What a person has said of a run; everything else about it is drafted. */
-export const runEditSchema = z.object({
-  outM: z.number().min(0).max(200).optional(),
-  backM: z.number().min(0).max(200).optional(),
-  areaMm2: z.number().positive().max(300).optional(),
-  fuseA: z.number().positive().max(1000).optional(),
-  laid: z.enum(['air', 'conduit', 'insulation']).optional(),
-  grouped: z.number().int().min(1).max(40).optional(),
-  ambientC: z.number().min(-40).max(120).optional(),
-  /** Waypoints that it must pass, in order; waypoints and ways that it must not. */
-  via: z.array(z.string().max(40)).max(20).optional(),
-  avoid: z.array(z.string().max(40)).max(40).optional(),
-  /** The return goes by its own cable, or through the body. */
-  back: z.enum(['cable', 'chassis']).optional(),
-  /** Spare cores pulled with it. */
-  spares: z.number().int().min(0).max(12).optional(),
-  /** What protects it, where not what is usual there. */
-  protect: z.enum(['fuse', 'breaker, manual reset', 'breaker, self-resetting']).optional(),
-  /** Its breaker is made for one direction of current only. */
-  poled: z.boolean().optional(),
-});
 
 /** Smallest sizes by use, mm², and the smallest fuse of a general circuit, A: what a workshop fits though less would do. */
 const customSchema = z.object({
@@ -78,38 +46,22 @@ export const settingsSchema = z.object({
   backup: z.enum(['look', 'stop']).default('look'),
 });
 
-/** Loads that share one feed: behind a row of switches, or on a joint strip. */
-export const groupSchema = z.object({
-  order: z.number(),
-  name: text(80),
-  kind: z.enum(['switch bank', 'joint strip']),
-  /** One fuse for all of them, in the feed; or one in each tail as well. */
-  fuses: z.enum(['one for all', 'one each']),
-});
-
-export const acceptedSchema = z.object({ by: text(80), reason: text(500), at: text(40) });
-
 /** One job's design: the only document that is edited, always by patches. */
 export const designSchema = z.object({
   schemaVersion: z.literal(SCHEMA_VERSION),
   brief: briefSchema,
-  loads: z.record(z.string(), loadSchema),
-  groups: z.record(z.string().max(60), groupSchema),
-  supply: supplySchema,
-  ...RIG,
+  ...OF_VEHICLE,
   /** Parts of the workshop’s own that the job uses, with the data it was planned with. */
   parts: z.record(z.string().max(60), partSchema),
-  /** The vehicle with the workshop's own dimensions; null: the shipped one of its kind. */
-  vehicle: vehicleSchema.nullable(),
-  places: z.record(z.string(), placementSchema),
-  board: boardSchema.nullable(),
-  plugs: z.record(z.string(), plugEditSchema),
-  runs: z.record(z.string(), runEditSchema),
-  accepted: z.record(z.string(), acceptedSchema),
+  /** Vehicles beside the one that the job began with, and what joins vehicles to one another. */
+  vehicles: z.record(thingId, furtherVehicleSchema).default({}),
+  couplings: z.record(thingId, couplingSchema).default({}),
   settings: settingsSchema,
 });
 
 export type Design = z.infer<typeof designSchema>;
+export type FurtherVehicle = z.infer<typeof furtherVehicleSchema>;
+export type Coupling = z.infer<typeof couplingSchema>;
 export type Brief = z.infer<typeof briefSchema>;
 export type Trip = Brief['trip'];
 export type Existing = z.infer<typeof existingSchema>;

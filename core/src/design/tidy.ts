@@ -1,8 +1,9 @@
 import { aboutOf, namedBy, withoutDetail } from './refs.js';
-import type { Design } from './schema.js';
+import { OWN } from './in-job.js';
+import type { Coupling, Design, FurtherVehicle } from './schema.js';
 
 /** Whether what a key names is no longer there; keys of other things stay. */
-function isGone(d: Design, key: string): boolean {
+function isGone(d: Design | FurtherVehicle, key: string): boolean {
   const ref = namedBy(key);
   if (!ref) return false;
   const of: Readonly<Record<string, unknown>> = ref.in === 'loads' ? d.loads : ref.in === 'groups' ? d.groups : d.brief.traces;
@@ -11,9 +12,16 @@ function isGone(d: Design, key: string): boolean {
 
 /**
  * What hung on a thing goes with it: a deleted load leaves no place, run, signature or "never with" behind, a deleted
- * group or traced wire gives its loads a way of their own. Changes the draft in place.
+ * group or traced wire gives its loads a way of their own, a vehicle that goes leaves no coupling. Changes the draft in place.
  */
-export function tidy(d: Design): void {
+export function tidy(job: Design): void {
+  for (const d of [job, ...Object.values(job.vehicles)]) tidyVehicle(d);
+  const there = (id: string): boolean => id === OWN || id in job.vehicles;
+  const outletGone = ({ from, outlet }: Coupling): boolean => outlet !== null && !(outlet in (from === OWN ? job : job.vehicles[from]!).loads);
+  for (const [id, c] of Object.entries(job.couplings)) if (!there(c.from) || !there(c.to) || outletGone(c)) delete job.couplings[id];
+}
+
+function tidyVehicle(d: Design | FurtherVehicle): void {
   for (const all of [d.places, d.runs]) for (const key of Object.keys(all)) if (isGone(d, key)) delete all[key];
   for (const key of Object.keys(d.accepted)) if (isGone(d, aboutOf(key))) delete d.accepted[key];
   for (const load of Object.values(d.loads)) {

@@ -3,7 +3,7 @@ import { assess } from '../assess/index.js';
 import { catalogueOf, SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { type Design, supplyOf, withoutDetail } from '../design/index.js';
-import { EXAMPLE_RIGS } from '../testing/rigs.js';
+import { EXAMPLE_VEHICLES } from '../testing/rigs.js';
 import { buildDiagram, drawingOf, drawingSvg, elkGraph, LABEL, sheetsOf, WHOLE, type Diagram, type DiagramFilter, type Drawing, type ElkGraph } from './index.js';
 import { textWidth } from './elk.js';
 
@@ -37,7 +37,7 @@ function wordBoxes(d: Drawing): Box[] {
 const meet = (a: Box, b: Box): boolean => a.x0 < b.x1 - 0.5 && b.x0 < a.x1 - 0.5 && a.y0 < b.y1 - 0.5 && b.y0 < a.y1 - 0.5;
 
 describe('the line diagram', () => {
-  for (const { key, design } of [...DEMO_JOBS, ...EXAMPLE_RIGS]) {
+  for (const { key, design } of [...DEMO_JOBS, ...EXAMPLE_VEHICLES]) {
     const diagram = diagramOf(design);
 
     it(`${key}: shows every piece of gear and every run once`, () => {

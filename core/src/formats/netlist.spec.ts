@@ -6,7 +6,7 @@ import { assess } from '../assess/index.js';
 import { catalogueOf, SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { circuitPlan, NAMED_STATES, settle, sweep } from '../circuit/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import { EXAMPLE_RIGS } from '../testing/rigs.js';
+import { EXAMPLE_VEHICLES } from '../testing/rigs.js';
 import { solveCircuit, type Circuit } from '../network/index.js';
 import { circuitsCsv } from './circuits.js';
 import { netlist } from './netlist.js';
@@ -37,7 +37,7 @@ const plain = (node: string): string =>
 const near = (v: number): number => 2e-5 * Math.max(1, Math.abs(v));
 
 describe('a state as a netlist', () => {
-  for (const { key, design } of [...DEMO_JOBS, ...EXAMPLE_RIGS])
+  for (const { key, design } of [...DEMO_JOBS, ...EXAMPLE_VEHICLES])
     it(`gives a general simulator the same volts in every named state: ${key}`, () => {
       const plan = circuitPlan(design, catalogueOf(design), assess(design, catalogueOf(design)))!;
       for (const [name, state] of Object.entries(NAMED_STATES)) {

@@ -2,7 +2,7 @@ import type { Load } from '../design/index.js';
 import { drivingSpans, mainsSpans } from '../travel/index.js';
 import { inverterInputW } from './inverter.js';
 import { loadKind, ownPowerW } from './power.js';
-import { spanHours, spansWithout, type HourSpan } from './spans.js';
+import { spanHours, spansTogether, spansWithout, type HourSpan } from './spans.js';
 import { dutyOf, loadSpans } from './use.js';
 
 /** Efficiency assumed for a mains load while no inverter is chosen. */
@@ -13,6 +13,8 @@ export interface DayContext {
   readonly nominalV: number;
   readonly drivingH: number;
   readonly mainsH: number;
+  /** Hours of every day in which something else than the site feeds the inlet. */
+  readonly inletHours?: readonly HourSpan[];
   /** Rating of the inverter behind mains loads, W; null: none chosen. */
   readonly inverterW: number | null;
   /** Air around a fridge's compressor, °C. */
@@ -54,7 +56,7 @@ export interface DayLoad {
 /** Hours in which another supply feeds the load: the vehicle on the road, mains when plugged in, gas when parked. */
 function fedElsewhere(also: Load['also'], day: DayContext): readonly HourSpan[] {
   const driving = drivingSpans(day.drivingH);
-  const plugged = mainsSpans(day.mainsH);
+  const plugged = spansTogether(mainsSpans(day.mainsH), day.inletHours ?? []);
   const parked = also.gas ? spansWithout(spansWithout([[0, 24]], driving), plugged) : [];
   return [...(also.vehicle ? driving : []), ...(also.mains ? plugged : []), ...parked];
 }

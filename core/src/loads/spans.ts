@@ -20,6 +20,9 @@ export function spansWithout(spans: readonly HourSpan[], taken: readonly HourSpa
   );
 }
 
+/** All hours of both, none of them twice. @example spansTogether([[18, 24]], [[16, 19]]) // [[18, 24], [16, 18]] */
+export const spansTogether = (spans: readonly HourSpan[], more: readonly HourSpan[]): readonly HourSpan[] => [...spans, ...spansWithout(more, spans)];
+
 /** Hours of the spans within [fromH, toH). @example hoursWithin([[8, 20]], 7, 9) // 1 */
 export function hoursWithin(spans: readonly HourSpan[], fromH: number, toH: number): number {
   return spans.reduce((sum, [a, b]) => sum + Math.max(0, Math.min(b, toH) - Math.max(a, fromH)), 0);

@@ -1,3 +1,4 @@
+import { spansTogether } from '../loads/index.js';
 import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
 import { asOfNow, type Design } from '../design/index.js';
 import {
@@ -19,7 +20,7 @@ import {
 import { plant } from '../plant/index.js';
 import { airByHour, climateOf, drivingSpans, mainsSpans } from '../travel/index.js';
 import { simulateJob, type DayOffer, type SharedWay, type TripJob, type TripLoad, type TripResult } from '../trip/index.js';
-import { dayKinds, loadsOn } from './days.js';
+import { dayKinds, inletHours, loadsOn } from './days.js';
 
 /** Steps of a trip, s: fine where the trip is short enough to follow typing, coarser for long ones. */
 const FINE_S = 60;
@@ -61,7 +62,7 @@ function offersOn(design: Design, catalogue: Catalogue, bank: Bank, arrays: read
     alternatorA: vehicleA,
     driveHours,
     mainsA: mainsA(design, catalogue, bank),
-    mainsHours: mainsSpans(mainsH),
+    mainsHours: [...spansTogether(mainsSpans(mainsH), inletHours(design))],
     sunWatts: first ? wattsOf(first) : null,
     besideW: others.map((a) => wattsOf(a).map((w, h) => (a.throughCharger && vehicleA > 0 && driven(h) ? 0 : w))),
   };

@@ -183,6 +183,12 @@ export function partsOf(p: Plant): readonly Thing[] {
 /** Converters that charge a bank from the mains inlet. */
 export const fromInlet = (p: Plant): readonly ConverterThing[] => p.converters.filter((c) => c.charges && c.inputs.some((i) => i.by === 'inlet'));
 
+/** What the chargers at an inlet draw from it all together, W. @example inletTakesW(design, catalogue, 'inlet') // 460 */
+export const inletTakesW = (rig: Rig, catalogue: Catalogue, inlet: string): number =>
+  plant(rig, catalogue)
+    .converters.filter((c) => c.inputs.some((i) => i.by === 'inlet' && i.ref.id === inlet))
+    .reduce((sum, { part: p }) => sum + (p.kind === 'mains-charger' ? p.acW : p.kind === 'dcdc' ? (p.mainsInput?.acW ?? 0) : p.kind === 'inverter' ? (p.charger?.acW ?? 0) : 0), 0);
+
 /** A converter of one kind of part, with that part. */
 type OfKind<K extends ConverterThing['part']['kind']> = ConverterThing & { readonly part: PartOf<K> };
 

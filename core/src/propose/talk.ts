@@ -74,8 +74,9 @@ export function applyTalk(design: Design, talk: Talk): Design {
   const next = copyDesign(design);
   const { brief } = next;
   if (brief.vehicleKind !== talk.vehicleKind) leaveVehicle(next);
+  // Volts are the engine's: of a trailer they are told by what tows it.
+  if ([brief.vehicleKind, talk.vehicleKind].includes('light-truck')) brief.vehicleV = talk.vehicleKind === 'light-truck' ? 24 : 12;
   brief.vehicleKind = talk.vehicleKind;
-  brief.vehicleV = talk.vehicleKind === 'light-truck' ? 24 : 12;
   next.supply.houseV = talk.houseV;
   brief.alternator = { ...brief.alternator, ...talk.alternator };
   brief.use = talk.use;

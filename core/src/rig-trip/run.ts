@@ -44,6 +44,8 @@ export class RigRun implements Offers {
   readonly inputAh: readonly Float64Array[];
   readonly clippedAh: readonly Float64Array[];
   readonly inputWh: readonly Float64Array[];
+  /** Hours in which each input’s lead is plugged in and rests: the giving bank is at its floor, switched off, or could not carry it. */
+  readonly restsH: Float64Array;
   private readonly switches: readonly Switch[];
   private readonly running: boolean[];
   private readonly sunW: Float64Array;
@@ -85,6 +87,7 @@ export class RigRun implements Offers {
     this.inputAh = inputs.map(days);
     this.clippedAh = inputs.map(days);
     this.inputWh = inputs.map(days);
+    this.restsH = new Float64Array(inputs.length);
     this.running = inputs.map((i) => i.of === 'array' && banks[plan.chargers[i.charger]!.bank]!.startSoc < i.startBelowSoc);
   }
 
@@ -162,6 +165,7 @@ export class RigRun implements Offers {
       const asking = b.leads.flatMap((j) => {
         const i = plan.inputs[j]!;
         const share = i.of === 'bank' ? shareAt(i.times, day, step) : 0;
+        this.restsH[j]! += plan.kH * share;
         return i.of === 'bank' && share > IN_USE && !this.switches[n]!.open && this.soc(n) > i.floorSoc
           ? [{ j, amp: i.limitA * share, watt: (i.limitA * share * this.absorptionOf(i.charger)) / i.efficiency }]
           : [];
@@ -170,7 +174,10 @@ export class RigRun implements Offers {
       const watt = asking.reduce((sum, l) => sum + l.watt, 0);
       const v = workingPoint([], this, this.vocV[n]!, b.ohm, this.loadA[n]!, this.loadW[n]! + watt);
       if (!(v > 0) || ((this.vocV[n]! - v) / b.ohm) * plan.kH >= this.banks[n]!.chargeAh) return;
-      for (const l of asking) a[l.j] = l.amp;
+      for (const l of asking) {
+        a[l.j] = l.amp;
+        this.restsH[l.j]! -= plan.kH * (l.amp / (plan.inputs[l.j]!.limitA || 1));
+      }
     });
   }
 

@@ -54,7 +54,15 @@ function sourcesOf(p: RigPlan, run: RigRun, bank: number): Record<string, readon
   return out;
 }
 
-function simulated(rig: RigTrip): { readonly result: RigTripResult; readonly energy: Readonly<Record<string, RigEnergy>> } {
+/** A rig's trip, the energies of its banks, and the hours in which the leads of a charger rest though they are plugged in. */
+export interface WholeRigTrip {
+  readonly result: RigTripResult;
+  readonly energy: Readonly<Record<string, RigEnergy>>;
+  readonly restsH: Readonly<Record<string, number>>;
+}
+
+/** The same trip with what its answer leaves out. */
+export function wholeRigTrip(rig: RigTrip): WholeRigTrip {
   const p = planRigTrip(rig);
   const run = new RigRun(p).run();
   const named = <T extends { readonly id: string }, R>(list: readonly T[], of: (x: T, n: number) => R): Record<string, R> => Object.fromEntries(list.map((x, n) => [x.id, of(x, n)]));
@@ -81,14 +89,15 @@ function simulated(rig: RigTrip): { readonly result: RigTripResult; readonly ene
     }),
     vehicles: named(rig.vehicles, (_, n) => ({ inputWh: byDay(p, run.inputWh, (i) => i.of === 'vehicle' && i.index === n) })),
   };
-  return { result, energy: named(rig.banks, (_, n) => run.banks[n]!) };
+  const restsH = named(rig.chargers, (_, n) => p.inputs.reduce((h, i, j) => (i.charger === n && i.of === 'bank' ? h + run.restsH[j]! : h), 0));
+  return { result, energy: named(rig.banks, (_, n) => run.banks[n]!), restsH };
 }
 
 /**
  * A trip of a whole rig: n banks, arrays, chargers, vehicles, inlets, selectors and leads from bank to bank, in steps in
  * which each bank settles where all its chargers, loads and leads meet.
  */
-export const simulateRigTrip = (rig: RigTrip): RigTripResult => simulated(rig).result;
+export const simulateRigTrip = (rig: RigTrip): RigTripResult => wholeRigTrip(rig).result;
 
 /** The energies of the same trip, by bank. */
-export const rigTripEnergy = (rig: RigTrip): Readonly<Record<string, RigEnergy>> => simulated(rig).energy;
+export const rigTripEnergy = (rig: RigTrip): Readonly<Record<string, RigEnergy>> => wholeRigTrip(rig).energy;

@@ -1,20 +1,38 @@
 import { sentence } from '../quantity/index.js';
 import { RULES } from './all.js';
-import type { Facts, Finding, Rule } from './rule.js';
+import { joinedRules } from './joined/index.js';
+import type { JoinedFacts, JoinedRule } from './joined/joint.js';
+import type { Facts, Finding, Found, Rule } from './rule.js';
 
-const BY_ID: ReadonlyMap<string, Rule> = new Map(RULES.map((r) => [r.id, r]));
+/** Rules about what joins vehicles of a job. */
+export const JOINED_RULES = joinedRules(({ finding }) => inWords(finding));
 
-/** What all rules find, the stops first. */
-export function judge(facts: Facts): Finding[] {
-  const found = RULES.flatMap((rule) =>
+const BY_ID: ReadonlyMap<string, Pick<Rule, 'say' | 'fix' | 'why' | 'basis'>> = new Map([...RULES, ...JOINED_RULES].map((r) => [r.id, r]));
+
+/** A rule of one sort of facts, as far as judging goes. */
+interface Judging<F> extends Pick<Rule, 'id' | 'severity'> {
+  test(facts: F): readonly Found[];
+  presses?(found: Found, facts: F): Finding['presses'];
+}
+
+function findings<F>(rules: readonly Judging<F>[], facts: F): Finding[] {
+  return rules.flatMap((rule) =>
     rule.test(facts).map((f, i): Finding => {
       const about = f.at.about ?? (i ? String(i) : 'all');
       const what = typeof f.values['what'] === 'string' ? `:${f.values['what']}` : '';
       return { key: `${rule.id}:${about}${what}`, rule: rule.id, severity: f.severity ?? rule.severity, at: f.at, values: f.values, presses: rule.presses?.(f, facts) ?? [] };
     }),
   );
-  return [...found.filter((f) => f.severity === 'stop'), ...found.filter((f) => f.severity === 'look')];
 }
+
+/** Findings, the stops first. */
+export const stopsFirst = (found: readonly Finding[]): Finding[] => [...found.filter((f) => f.severity === 'stop'), ...found.filter((f) => f.severity === 'look')];
+
+/** What all rules about one vehicle find, the stops first. */
+export const judge = (facts: Facts): Finding[] => stopsFirst(findings(RULES, facts));
+
+/** What the rules about several vehicles find for one of them. */
+export const judgeJoined = (facts: JoinedFacts): Finding[] => findings<JoinedFacts>(JOINED_RULES as readonly JoinedRule[], facts);
 
 /** A finding in words. */
 export interface FindingWords {

@@ -1,16 +1,17 @@
 import { assess } from '../assess/index.js';
+import { assessIn } from '../couplings/index.js';
 import { catalogueOf } from '../catalogue/index.js';
 import { circuitPlan, NAMED_STATES, settle, sweep } from '../circuit/index.js';
 import { circuitsCsv, orderCsv } from '../formats/index.js';
 import { partsOf, plant } from '../plant/index.js';
 import { doCommands, type Asked } from '../commands/index.js';
 import { blankDesign, readDesign } from '../design/index.js';
-import { EXAMPLE_RIGS } from './rigs.js';
+import { EXAMPLE_VEHICLES } from './rigs.js';
 
 describe('the example rigs', () => {
-  for (const { key, design } of EXAMPLE_RIGS) {
+  for (const { key, job, id, design } of EXAMPLE_VEHICLES) {
     const catalogue = catalogueOf(design);
-    const a = assess(design, catalogue);
+    const a = assessIn(job, id, catalogue);
 
     it(`${key}: nothing stops it, and every run has its size`, () => {
       expect(a.open.filter((f) => f.severity === 'stop').map((f) => f.key)).toEqual([]);
@@ -50,7 +51,7 @@ describe('the example rigs', () => {
     });
 
     it(`${key}: is written out and read back equal`, () => {
-      expect(readDesign(JSON.parse(JSON.stringify(design)))).toEqual({ ok: true, design });
+      expect(readDesign(JSON.parse(JSON.stringify(job)))).toEqual({ ok: true, design: job });
       const plan = circuitPlan(design, catalogue, a)!;
       expect(circuitsCsv(a.runs, sweep(plan)).trim().split('\r\n').length).toBe(a.runs.length + 1);
       expect(orderCsv(a.order).trim().split('\r\n').length).toBe(a.order.lines.length + 1);

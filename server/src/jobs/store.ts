@@ -1,4 +1,4 @@
-import { assess, type Assessment, blankDesign, type Design, type Done, inWords, isOut, type Progress, catalogueOf, type Stage, stageProgress, STAGES, vehicleOf } from '@meridex/core';
+import { assessWhole, type Assessment, blankDesign, type Design, type Done, inWords, isOut, type Progress, catalogueOf, type Stage, stageProgress, STAGES, vehicleOf } from '@meridex/core';
 import { asc, eq, sql } from 'drizzle-orm';
 import type { Tx } from '../db/client.js';
 import { jobs, readings, ticks, vehicles } from '../db/schema.js';
@@ -134,7 +134,7 @@ export async function baySheet(tx: Tx): Promise<BaySheet> {
     const revision = newest.get(job.id);
     if (!revision) continue;
     const ticked = new Set(lastTicks.filter((t) => t.jobId === job.id && t.done).map((t) => t.stepId));
-    const a = assess(revision.design, catalogueOf(revision.design));
+    const a = assessWhole(revision.design, catalogueOf(revision.design));
     lines.push(line(job, revision, a, { ticked, read: new Set(readRows.filter((r) => r.jobId === job.id).map((r) => r.rowId)), state: job.state }));
     if (isOut(job.state)) care.push({ id: job.id, customer: revision.design.brief.customer, on: job.promisedOn, joints: a.runs.length * 4 });
     else if (job.promisedOn !== null && job.promisedOn <= soon && ticked.size < a.fit.length) orders.push(a.order);

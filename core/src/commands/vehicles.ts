@@ -1,0 +1,148 @@
+import { z } from 'zod';
+import type { Catalogue } from '../catalogue/index.js';
+import { asFurther, blankDesign, blankLoad, couplingsOf, leaveVehicle, OWN, vehicleIn, VEHICLE_KINDS, type Coupling, type Design } from '../design/index.js';
+import { inletTakesW } from '../plant/index.js';
+import { command, Refused } from './command.js';
+import { lastOrder } from './things.js';
+
+const id = z
+  .string()
+  .regex(/^[a-z][a-z0-9-]*$/, { message: 'small letters, digits and dashes, a letter first' })
+  .max(40);
+const hour = z.number().min(0).max(24);
+const span = z.tuple([hour, hour]).refine(([a, b]) => a < b, { message: 'a span runs from an earlier to a later hour; one that passes midnight is two' });
+
+/** The asked id, or the stem with the next number that is free. */
+function fresh(all: Readonly<Record<string, unknown>>, asked: string | undefined, stem: string): string {
+  const taken = (key: string): boolean => key === OWN || key in all;
+  if (asked !== undefined && taken(asked)) throw new Refused(`id: ${asked} is taken; an id that nothing else has is accepted`);
+  if (asked !== undefined || !taken(stem)) return asked ?? stem;
+  for (let n = 2; ; n++) if (!taken(`${stem}-${n}`)) return `${stem}-${n}`;
+}
+
+const vehicles = (d: Design): string => [OWN, ...Object.keys(d.vehicles)].join(', ');
+
+function vehicle(d: Design, asked: string, field: string): void {
+  if (asked !== OWN && !(asked in d.vehicles)) throw new Refused(`${field}: ${asked} is none of the vehicles; ${vehicles(d)} are accepted`);
+}
+
+/** A rig of nothing, as a vehicle has that only tows or carries. */
+const withoutRig = (d: Design): Design => ({ ...d, banks: {}, arrays: {}, converters: {}, links: {}, distribution: {}, switchgear: {}, monitors: {} });
+
+/** A further vehicle of the job: with the usual rig to be corrected or drafted, or with none. */
+export const addVehicle = command({
+  input: z.strictObject({
+    id: id.optional(),
+    name: z.string().max(60).default(''),
+    vehicleKind: z.enum(VEHICLE_KINDS),
+    plate: z.string().max(20).default(''),
+    vehicleV: z.union([z.literal(12), z.literal(24)]).default(12),
+    alternator: z.strictObject({ ratedA: z.number().min(0).max(1000), voltage: z.enum(['fixed', 'variable']) }).optional(),
+    rig: z.enum(['usual', 'none']).default('usual'),
+  }),
+  words: (i) => `another vehicle: ${i.name || i.vehicleKind}`,
+  change: (d, i) => {
+    const usual = blankDesign(d.brief.customer);
+    leaveVehicle(usual);
+    Object.assign(usual.brief, { vehicleKind: i.vehicleKind, plate: i.plate, vehicleV: i.vehicleV });
+    Object.assign(usual.brief.alternator, i.alternator ?? {});
+    const made = fresh(d.vehicles, i.id, i.vehicleKind);
+    d.vehicles[made] = asFurther(i.rig === 'none' ? withoutRig(usual) : usual, lastOrder(d.vehicles), i.name);
+  },
+});
+
+/** Takes a vehicle out of the job, with all that is built into it and every coupling to it. */
+export const removeVehicle = command({
+  input: z.strictObject({ vehicle: id }),
+  words: (i) => `without the vehicle ${i.vehicle}`,
+  change: (d, { vehicle: gone }) => {
+    if (gone === OWN) throw new Refused(`vehicle: ${OWN} is the one that the job began with; ${Object.keys(d.vehicles).join(', ') || 'no other'} may go`);
+    vehicle(d, gone, 'vehicle');
+    // What joined it goes with it when the document is tidied; an outlet stands in another vehicle.
+    for (const [, c] of couplingsOf(d)) if (c.to === gone) forgetOutlet(d, c);
+    delete d.vehicles[gone];
+  },
+});
+
+/** True where following couplings of a sort from one vehicle comes to another. */
+function leads(d: Design, carries: Coupling['carries'], from: string, to: string): boolean {
+  const seen = new Set<string>();
+  const next = [from];
+  for (let at = next.pop(); at !== undefined; at = next.pop()) {
+    if (at === to) return true;
+    if (seen.has(at)) continue;
+    seen.add(at);
+    for (const [, c] of couplingsOf(d)) if (c.carries === carries && c.from === at) next.push(c.to);
+  }
+  return false;
+}
+
+/** Joins two vehicles: the engine of one charges the rig of the other, or its inverter feeds the other’s inlet in hours that are named. */
+export const couple = command({
+  input: z.strictObject({
+    id: id.optional(),
+    name: z.string().max(60).default(''),
+    from: id,
+    to: id,
+    carries: z.enum(['charge', 'mains']).default('charge'),
+    hours: z.array(span).min(1).max(6).optional(),
+    inlet: id.optional(),
+    floorSoc: z.number().min(0).max(1).default(0.5),
+  }),
+  words: (i) => `${i.from} and ${i.to} coupled`,
+  change: (d, i, catalogue) => {
+    vehicle(d, i.from, 'from');
+    vehicle(d, i.to, 'to');
+    if (i.from === i.to) throw new Refused(`to: ${i.to} is the vehicle that it comes from; another is accepted`);
+    if (leads(d, i.carries, i.to, i.from)) throw new Refused(`to: ${i.to} already gives to ${i.from}; two vehicles cannot ${i.carries === 'mains' ? 'feed' : 'charge'} each other`);
+    if (i.carries === 'charge' && i.hours) throw new Refused('hours: a plug charges while the engine runs; hours are accepted for a mains lead');
+    const { name, from, to, carries, floorSoc } = i;
+    const made = fresh(d.couplings, i.id, carries === 'mains' ? 'lead' : 'plug');
+    const ends = carries === 'mains' ? leadEnds(d, i, made, catalogue) : { outlet: null, inlet: null };
+    d.couplings[made] = { order: lastOrder(d.couplings), name, from, to, carries, ...ends, floorSoc };
+  },
+});
+
+/** Hours of a mains lead where none are named: in the middle of the day, when panels fill the giving bank. */
+const LEAD_HOURS: [number, number][] = [[10, 14]];
+
+/** The outlet of a mains lead as a load of the giving vehicle, as large as what charges at the other’s inlet, and that inlet. */
+function leadEnds(
+  d: Design,
+  i: { from: string; to: string; hours?: [number, number][] | undefined; inlet?: string | undefined },
+  made: string,
+  catalogue: Catalogue,
+): Pick<Coupling, 'outlet' | 'inlet'> {
+  const taker = vehicleIn(d, i.to);
+  const inlet = i.inlet ?? Object.keys(taker.inlets)[0];
+  if (inlet === undefined || !(inlet in taker.inlets)) throw new Refused(`inlet: ${inlet ?? 'none'} is none of the inlets of ${i.to}; ${Object.keys(taker.inlets).join(', ') || 'there are none'}`);
+  const giver = i.from === OWN ? d : d.vehicles[i.from]!;
+  const outlet = fresh(giver.loads, undefined, `outlet-${made}`);
+  const load = blankLoad(lastOrder(giver.loads));
+  giver.loads[outlet] = {
+    ...load,
+    name: `lead to the ${i.to === OWN ? 'first vehicle' : d.vehicles[i.to]!.name || i.to}`,
+    purpose: 'sockets',
+    supply: 'mains',
+    draw: { by: 'plate', unit: 'W', value: inletTakesW(taker, catalogue, inlet) },
+    use: { by: 'duty', duty: 1 },
+    when: { at: 'hours', spans: i.hours ?? LEAD_HOURS },
+  };
+  return { outlet, inlet };
+}
+
+/** The outlet of a lead goes with it. */
+function forgetOutlet(d: Design, { from, outlet }: Coupling): void {
+  if (outlet !== null) delete (from === OWN ? d : d.vehicles[from])?.loads[outlet];
+}
+
+/** Takes a coupling away. */
+export const uncouple = command({
+  input: z.strictObject({ coupling: id }),
+  words: (i) => `without the coupling ${i.coupling}`,
+  change: (d, { coupling }) => {
+    if (!(coupling in d.couplings)) throw new Refused(`coupling: ${coupling} is not there; ${Object.keys(d.couplings).join(', ') || 'there are none'}`);
+    forgetOutlet(d, d.couplings[coupling]!);
+    delete d.couplings[coupling];
+  },
+});

@@ -1,0 +1,100 @@
+import { assess, withFindings, type Assessment, type AssessSettings } from '../assess/index.js';
+import type { Catalogue } from '../catalogue/index.js';
+import { couplingsOf, enginesFor, isJoined, OWN, vehicleIds, vehicleIn, type Coupling, type Design } from '../design/index.js';
+import { spanHours, spansWithout } from '../loads/index.js';
+import { inletTakesW, inverterOf } from '../plant/index.js';
+import { kept } from '../quantity/index.js';
+import { matings, type Mating, type PlugPair } from '../routes/index.js';
+import { judgeJoined, stopsFirst, type Elsewhere, type JoinedFacts, type LeadFacts } from '../rules/index.js';
+import { mainsSpans, tripDays } from '../travel/index.js';
+import { catalogueOf } from '../catalogue/index.js';
+import { inJob, joinedTripOf } from './in-job.js';
+import { hasRig, leadHours, vehicleName } from './views.js';
+
+/** The assessments of the other vehicles, which stay as they are while one of them is worked on. */
+const others = kept(
+  12,
+  (design: Design) => JSON.stringify(design),
+  (design) => assess(design, catalogueOf(design)),
+);
+
+/** Hours of the trip in which the site and a lead want the same inlet. */
+function siteHours(job: Design, c: Coupling): number {
+  const hours = leadHours(job, c);
+  return tripDays(job.brief.trip).reduce((h, { mainsH }) => h + spanHours(hours) - spanHours(spansWithout(hours, mainsSpans(mainsH))), 0);
+}
+
+function leadFacts(job: Design, id: string, catalogue: Catalogue): LeadFacts[] {
+  const leads = couplingsOf(job).filter(([, c]) => c.carries === 'mains' && (c.from === id || c.to === id));
+  const restsH = leads.length ? (joinedTripOf(job, catalogue)?.restsH ?? {}) : {};
+  return leads.map(([key, c]): LeadFacts => {
+    const giver = vehicleIn(job, c.from);
+    const load = c.outlet === null ? undefined : giver.loads[c.outlet];
+    return {
+      id: key,
+      gives: c.from === id,
+      other: vehicleName(job, c.from === id ? c.to : c.from),
+      outlet: c.outlet,
+      saysW: load?.draw.by === 'plate' ? load.draw.value : 0,
+      inverterW: inverterOf(giver, catalogue)?.part.ratedW ?? null,
+      takesW: c.inlet === null ? 0 : inletTakesW(vehicleIn(job, c.to), catalogue, c.inlet),
+      siteH: siteHours(job, c),
+      restsH: restsH[key] ?? 0,
+    };
+  });
+}
+
+/** The plugs of a vehicle, told from those of others. */
+const named = (job: Design, id: string, pairs: readonly PlugPair[]): PlugPair[] => pairs.map((p) => ({ ...p, id: `${id}/${p.id}`, name: `${p.name} (${vehicleName(job, id)})` }));
+
+/** Halves of this vehicle's plugs that go into those of others. */
+function across(job: Design, id: string, catalogue: Catalogue, own: Assessment): Mating[] {
+  const mine = named(job, id, own.layout.pairs);
+  const foreign = vehicleIds(job)
+    .filter((v) => v !== id)
+    .flatMap((v) => {
+      const design = inJob(job, v, catalogue);
+      return hasRig(design) ? named(job, v, others(design).layout.pairs) : [];
+    });
+  const isMine = new Set(mine.map((p) => p.id));
+  return matings([...mine, ...foreign])
+    .filter((m) => isMine.has(m.source.id) && !isMine.has(m.sink.id))
+    .map((m) => ({ ...m, source: own.layout.pairs.find((p) => `${id}/${p.id}` === m.source.id)! }));
+}
+
+/** What a vehicle is found to have only when it is plugged into another than the usual one. */
+function elsewhere(job: Design, id: string, catalogue: Catalogue, own: Assessment): Elsewhere[] {
+  const [, ...more] = enginesFor(job, id);
+  const known = new Set(own.findings.map((f) => f.key));
+  return more.flatMap((by) => {
+    const there = others(inJob(job, id, catalogue, by));
+    return there.findings.filter((f) => !known.has(f.key)).map((finding): Elsewhere => ({ other: vehicleName(job, by), finding }));
+  });
+}
+
+/**
+ * One vehicle of a job, assessed with all that reaches it from the others, and with what is found about what joins them.
+ * The same as {@link assess} for a job of one vehicle.
+ */
+export function assessIn(job: Design, id: string, catalogue: Catalogue, settings: AssessSettings = {}): Assessment {
+  const design = inJob(job, id, catalogue);
+  const own = assess(design, catalogue, settings);
+  if (!isJoined(job)) return own;
+  const facts: JoinedFacts = { design, leads: leadFacts(job, id, catalogue), across: across(job, id, catalogue, own), elsewhere: elsewhere(job, id, catalogue, own) };
+  return withFindings(design, own, stopsFirst([...own.findings, ...judgeJoined(facts)]));
+}
+
+/** A vehicle of a job with its assessment; null of one that has no rig. */
+export interface AssessedVehicle {
+  readonly id: string;
+  readonly name: string;
+  readonly design: Design;
+  readonly assessment: Assessment | null;
+}
+
+/** All vehicles of a job, each assessed. */
+export const assessJob = (job: Design, catalogue: Catalogue): readonly AssessedVehicle[] =>
+  vehicleIds(job).map((id) => {
+    const design = inJob(job, id, catalogue);
+    return { id, name: vehicleName(job, id), design, assessment: hasRig(design) || id === OWN ? assessIn(job, id, catalogue) : null };
+  });

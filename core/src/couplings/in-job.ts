@@ -1,0 +1,39 @@
+import type { Catalogue } from '../catalogue/index.js';
+import { couplingsOf, isJoined, type Design } from '../design/index.js';
+import { spanHours } from '../loads/index.js';
+import { keptFor } from '../quantity/index.js';
+import { simulateJoined } from './trip.js';
+import { leadHours, reached } from './views.js';
+
+/** Trips of all banks together, which stay while gear is dragged or a length is typed. */
+const tripOf = keptFor(
+  4,
+  (job: Design) => JSON.stringify(job, (key, value: unknown) => (key === 'places' || key === 'runs' || key === 'accepted' || key === 'plugs' ? undefined : value)),
+  (catalogue: Catalogue, job) => simulateJoined(job, catalogue),
+);
+
+/** The trip of a job's banks together; null while there is no bank. */
+export const joinedTripOf = (job: Design, catalogue: Catalogue): ReturnType<typeof simulateJoined> => tripOf(catalogue, job);
+
+/**
+ * One vehicle of a job as a design of its own, with what reaches it from the others: the engine that charges it, what
+ * their chargers want of that, the hours in which their leads feed its inlets, and what its own leads give on the trip
+ * of all banks together, not what they could. A job of one vehicle is that itself. `by`: of several vehicles that it
+ * may be plugged into, another than the usual one.
+ */
+export function inJob(job: Design, id: string, catalogue: Catalogue, by?: string): Design {
+  if (!isJoined(job)) return job;
+  const design = reached(job, id, catalogue, by);
+  const leads = couplingsOf(job).filter(([, c]) => c.carries === 'mains' && c.from === id && c.outlet !== null && c.outlet in design.loads);
+  if (!leads.length) return design;
+  const trip = joinedTripOf(job, catalogue);
+  const loads = Object.fromEntries(
+    leads.map(([key, c]) => {
+      const load = design.loads[c.outlet!]!;
+      const asksWh = load.draw.by === 'plate' ? load.draw.value * spanHours(leadHours(job, c)) * job.brief.trip.days : 0;
+      const duty = asksWh > 0 ? Math.min(1, (trip?.leadAcWh[key] ?? 0) / asksWh) : 0;
+      return [c.outlet!, { ...load, use: { by: 'duty' as const, duty } }];
+    }),
+  );
+  return { ...design, loads: { ...design.loads, ...loads } };
+}

@@ -1,0 +1,152 @@
+import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
+import { couplingsOf, engineOf, vehicleIds, vehicleIn, type Coupling, type Design } from '../design/index.js';
+import { alternatorBudget, alternatorOf, bankOf, driveVolts, mainsChargersOf } from '../supply/index.js';
+import { inverterEfficiency } from '../loads/index.js';
+import { inverterOf, plant } from '../plant/index.js';
+import { jobOfDesign } from '../outlook/index.js';
+import { rigTripSchema, wholeRigTrip, type RigTrip, type WholeRigTrip } from '../rig-trip/index.js';
+import type { TripJob } from '../trip/index.js';
+import { leadHours, reached } from './views.js';
+
+/** Efficiency of a charger from the alternator to the bank, as the law of the trip plans it. */
+const CHARGER_EFFICIENCY = 0.88;
+
+type Said = Parameters<typeof rigTripSchema.parse>[0] & {
+  readonly vehicles: object[];
+  readonly arrays: object[];
+  readonly inlets: object[];
+  readonly banks: object[];
+  readonly loads: object[];
+  readonly chargers: object[];
+};
+
+/** A vehicle's own trip, and its watts at the volts of its bank: a job is of one 12 V block. */
+interface Part {
+  readonly id: string;
+  readonly job: TripJob;
+  readonly blocks: number;
+}
+
+/** Days on which a kind of day holds. */
+const daysOfKind = (job: TripJob, kind: number): number[] => job.kindOfDay.flatMap((k, day) => (k === kind ? [day] : []));
+
+/** Watts that an engine has left for all chargers on it, on the road and hot. */
+function budgetW(design: Design): number {
+  const { leftCruiseA } = alternatorBudget(alternatorOf(design).ratedA, { idleA: 0, roadA: 0 }, design.brief.alternator.vehicleA ?? undefined);
+  return leftCruiseA * driveVolts(design).cruiseV;
+}
+
+/** Everything of one vehicle in the words of the rig's law; what differs from day to day is said once for each kind of day. */
+function sayPart(said: Said, { id, job, blocks }: Part, engine: string, outlets: ReadonlySet<string>): void {
+  said.banks.push({
+    id,
+    nominalV: 12 * blocks,
+    chemistry: job.bank.chemistry,
+    capacityAh: job.bank.capacityAh,
+    startSoc: job.bank.startSoc,
+    ambientC: job.ambientC,
+    cutoff: { openV: job.cutoff.openV * blocks, closeV: job.cutoff.closeV * blocks },
+    reserveSoc: job.reserveSoc,
+  });
+  job.kinds.forEach((kind, k) => {
+    const onDays = daysOfKind(job, k);
+    for (const l of kind.loads) if (!outlets.has(l.id)) said.loads.push({ ...l, value: l.kind === 'power' ? l.value * blocks : l.value, bank: id, onDays });
+    const inputs: object[] = [];
+    const sun = (watts: readonly number[], maxA: number | null, startBelowSoc: number | null, n: number): void => {
+      const array = `${id} sun ${n} ${k}`;
+      said.arrays.push({ id: array, sunWatts: watts.map((w) => w * blocks), onDays });
+      inputs.push({ array, maxA, startBelowSoc });
+    };
+    if (kind.sunWatts) sun(kind.sunWatts, job.sunMaxA, job.startBelow, 0);
+    kind.besideW.forEach((watts, n) => sun(watts, job.beside[n]!.maxA, job.beside[n]!.startBelow, n + 1));
+    if (kind.mainsA > 0 && kind.mainsHours.length) {
+      said.inlets.push({ id: `${id} mains ${k}`, hours: kind.mainsHours, onDays });
+      inputs.push({ inlet: `${id} mains ${k}`, maxA: kind.mainsA });
+    }
+    if (kind.alternatorA > 0 && kind.driveHours.length) inputs.push({ vehicle: `${engine} engine ${k}`, maxA: kind.alternatorA, efficiency: CHARGER_EFFICIENCY });
+    // One output for sun and vehicle: the first in order, topped up by the other.
+    const [first, ...rest] = inputs;
+    const shared = job.shared && kind.sunWatts ? inputs.filter((i) => i === first || 'vehicle' in i) : [];
+    if (shared.length > 1) {
+      const ordered = job.shared!.way === 'vehicle first' ? [...shared].reverse() : shared;
+      said.chargers.push({ id: `${id} ${k}`, bank: id, rule: job.shared!.way === 'sun first' ? 'topped up' : 'one at a time', outputA: job.shared!.outputA, inputs: ordered });
+      rest.filter((i) => !shared.includes(i)).forEach((i, n) => said.chargers.push({ id: `${id} ${k} ${n + 2}`, bank: id, rule: 'topped up', inputs: [i] }));
+    } else inputs.forEach((i, n) => said.chargers.push({ id: `${id} ${k} ${n + 1}`, bank: id, rule: 'topped up', inputs: [i] }));
+  });
+}
+
+/** A mains lead from bank to bank, through the inverter of one and the chargers at the inlet of the other. */
+function sayLead(said: Said, job: Design, catalogue: Catalogue, id: string, c: Coupling): void {
+  const [giver, taker] = [vehicleIn(job, c.from), vehicleIn(job, c.to)];
+  const inverter = inverterOf(giver, catalogue)?.part;
+  const bank = bankOf(taker, catalogue);
+  const hung = new Set(
+    plant(taker, catalogue)
+      .converters.filter((x) => x.inputs.some((i) => i.by === 'inlet' && i.ref.id === c.inlet))
+      .map((x) => x.ref.id),
+  );
+  const chargers = mainsChargersOf(taker, catalogue).filter((m) => hung.has(m.unit));
+  const [outputA, acW] = [chargers.reduce((s, m) => s + m.outputA, 0), chargers.reduce((s, m) => s + m.acW, 0)];
+  if (!inverter || !bank || outputA <= 0) return;
+  said.chargers.push({
+    id,
+    bank: c.to,
+    rule: 'own limits',
+    inputs: [
+      {
+        bank: c.from,
+        maxA: outputA,
+        hours: leadHours(job, c),
+        floorSoc: c.floorSoc,
+        inverterEfficiency: inverterEfficiency(acW / inverter.ratedW),
+        chargerEfficiency: Math.min(1, (outputA * bank.absorptionV) / acW),
+      },
+    ],
+  });
+}
+
+/** The trip of all banks of a job together, as the law of the whole rig takes it; null while no bank is there. */
+export function joinedTrip(job: Design, catalogue: Catalogue): RigTrip | null {
+  const leads = couplingsOf(job).filter(([, c]) => c.carries === 'mains');
+  // Without the leads, which the law reckons itself.
+  const bare: Design = { ...job, couplings: Object.fromEntries(Object.entries(job.couplings).filter(([, c]) => c.carries !== 'mains')) };
+  const parts = vehicleIds(job).flatMap((id): Part[] => {
+    const design = reached(bare, id, catalogue);
+    const trip = jobOfDesign(design, catalogue);
+    return trip ? [{ id, job: trip, blocks: bankOf(design, catalogue)!.inSeries }] : [];
+  });
+  const [first] = parts;
+  if (!first) return null;
+  const said: Said = { vehicles: [], arrays: [], inlets: [], banks: [], loads: [], chargers: [] };
+  for (const engine of new Set(parts.map((p) => engineOf(job, p.id))))
+    first.job.kinds.forEach(
+      (kind, k) =>
+        kind.driveHours.length && said.vehicles.push({ id: `${engine} engine ${k}`, driveHours: kind.driveHours, budgetW: budgetW(vehicleIn(job, engine)), onDays: daysOfKind(first.job, k) }),
+    );
+  const outletsIn = (id: string): ReadonlySet<string> => new Set(leads.flatMap(([, c]) => (c.outlet === null || c.from !== id ? [] : [c.outlet])));
+  for (const part of parts) sayPart(said, part, engineOf(job, part.id), outletsIn(part.id));
+  for (const [id, c] of leads) if (parts.some((p) => p.id === c.from) && parts.some((p) => p.id === c.to)) sayLead(said, job, catalogue, id, c);
+  return rigTripSchema.parse({ stepS: first.job.stepS, days: first.job.days, clearness: first.job.clearness, ...said });
+}
+
+/** A joined trip with the watt-hours that each lead carries at 230 V, reckoned at the taking bank’s charging volts. */
+export interface JoinedResult extends WholeRigTrip {
+  readonly leadAcWh: Readonly<Record<string, number>>;
+}
+
+/** What all banks of a job go through on its trip together; null while no bank is there. */
+export function simulateJoined(job: Design, catalogue: Catalogue): JoinedResult | null {
+  const rig = joinedTrip(job, catalogue);
+  if (!rig) return null;
+  const whole = wholeRigTrip(rig);
+  const leadAcWh = Object.fromEntries(
+    couplingsOf(job).flatMap(([id]) => {
+      const input = rig.chargers.find((c) => c.id === id)?.inputs[0];
+      const bank = rig.banks.find((b) => b.id === job.couplings[id]!.to);
+      if (!input || !('bank' in input) || !bank) return [];
+      const ah = whole.result.chargers[id]!.outAh.reduce((s, x) => s + x, 0);
+      return [[id, (ah * CHEMISTRY[bank.chemistry].absorptionV * (bank.nominalV / 12)) / input.chargerEfficiency] as const];
+    }),
+  );
+  return { ...whole, leadAcWh };
+}

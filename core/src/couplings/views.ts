@@ -1,0 +1,54 @@
+import type { Catalogue } from '../catalogue/index.js';
+import { couplingsOf, engineOf, enginesFor, isJoined, OWN, vehicleIds, vehicleIn, type Coupling, type Design } from '../design/index.js';
+import { dayLoad, spansTogether, type HourSpan } from '../loads/index.js';
+import { bankOf, traceOf, vehicleChargeA } from '../supply/index.js';
+import { vehicleOf } from '../vehicle/index.js';
+
+/** What a vehicle of a job is called: as typed, else what kind it is. */
+export function vehicleName(job: Design, id: string): string {
+  const typed = id === OWN ? '' : job.vehicles[id]!.name;
+  return typed || vehicleOf(vehicleIn(job, id)).name;
+}
+
+/** True of a vehicle that has a rig of its own; one without only tows, carries or charges others. */
+export const hasRig = (design: Design): boolean => Object.keys(design.banks).length > 0 || Object.keys(design.loads).length > 0;
+
+/** What a vehicle's chargers want of the engine that charges it on the road, A. */
+function wantsA(job: Design, id: string, catalogue: Catalogue): number {
+  const design = vehicleIn(job, id);
+  const bank = bankOf(design, catalogue);
+  return bank ? vehicleChargeA(design, catalogue, bank, traceOf(design, catalogue).closedShare).wanted.roadA : 0;
+}
+
+/** What the chargers of all other vehicles want of the engine that charges this one, A. Of vehicles that hang on one plug in turn, each is counted: nobody knows which hangs on it. */
+export function sharedA(job: Design, id: string, catalogue: Catalogue, by?: string): number {
+  const engine = engineOf(job, id, by);
+  const others = vehicleIds(job).filter((v) => v !== id && (engineOf(job, v) === engine || enginesFor(job, v).includes(engine)));
+  return others.reduce((sum, v) => sum + wantsA(job, v, catalogue), 0);
+}
+
+/** Hours in which a lead's outlet is on, from the load that it is. */
+export function leadHours(job: Design, { from, outlet }: Coupling): readonly HourSpan[] {
+  const load = outlet === null ? undefined : vehicleIn(job, from).loads[outlet];
+  return load ? dayLoad(outlet!, load, { nominalV: 12, drivingH: 0, mainsH: 0, inverterW: null, ambientC: 25 }).wantedSpans : [];
+}
+
+/** Leads of other vehicles into this one's inlets. */
+const leadsInto = (job: Design, id: string): readonly Coupling[] => couplingsOf(job).flatMap(([, c]) => (c.carries === 'mains' && c.to === id ? [c] : []));
+
+/**
+ * One vehicle of a job as a design of its own, with what reaches it from the others save what its own leads give: the
+ * engine that charges it, what their chargers want of that, and the hours in which their leads feed its inlets.
+ */
+export function reached(job: Design, id: string, catalogue: Catalogue, by?: string): Design {
+  if (!isJoined(job)) return job;
+  const design = vehicleIn(job, id, by);
+  const otherChargersA = design.supply.otherChargersA + sharedA(job, id, catalogue, by);
+  const inlets = Object.fromEntries(
+    Object.entries(design.inlets).map(([key, inlet]) => {
+      const fed = leadsInto(job, id).filter((c) => c.inlet === key);
+      return [key, { ...inlet, hours: fed.reduce<readonly HourSpan[]>((all, c) => spansTogether(all, leadHours(job, c)), inlet.hours).map(([a, b]): [number, number] => [a, b]) }];
+    }),
+  );
+  return { ...design, supply: { ...design.supply, otherChargersA: Math.min(300, otherChargersA) }, inlets };
+}

@@ -1,0 +1,74 @@
+import { z } from 'zod';
+import { briefSchema } from './brief-schema.js';
+import { text, thingId } from './common-schema.js';
+import { loadSchema } from './load-schema.js';
+import { boardSchema, placementSchema, plugEditSchema } from './places-schema.js';
+import { RIG } from './rig-schema.js';
+import { supplySchema } from './supply-schema.js';
+import { vehicleSchema } from './vehicle-schema.js';
+
+/** What a person has said of a run; everything else about it is drafted. */
+export const runEditSchema = z.object({
+  outM: z.number().min(0).max(200).optional(),
+  backM: z.number().min(0).max(200).optional(),
+  areaMm2: z.number().positive().max(300).optional(),
+  fuseA: z.number().positive().max(1000).optional(),
+  laid: z.enum(['air', 'conduit', 'insulation']).optional(),
+  grouped: z.number().int().min(1).max(40).optional(),
+  ambientC: z.number().min(-40).max(120).optional(),
+  /** Waypoints that it must pass, in order; waypoints and ways that it must not. */
+  via: z.array(z.string().max(40)).max(20).optional(),
+  avoid: z.array(z.string().max(40)).max(40).optional(),
+  /** The return goes by its own cable, or through the body. */
+  back: z.enum(['cable', 'chassis']).optional(),
+  /** Spare cores pulled with it. */
+  spares: z.number().int().min(0).max(12).optional(),
+  /** What protects it, where not what is usual there. */
+  protect: z.enum(['fuse', 'breaker, manual reset', 'breaker, self-resetting']).optional(),
+  /** Its breaker is made for one direction of current only. */
+  poled: z.boolean().optional(),
+});
+
+/** Loads that share one feed: behind a row of switches, or on a joint strip. */
+export const groupSchema = z.object({
+  order: z.number(),
+  name: text(80),
+  kind: z.enum(['switch bank', 'joint strip']),
+  /** One fuse for all of them, in the feed; or one in each tail as well. */
+  fuses: z.enum(['one for all', 'one each']),
+});
+
+export const acceptedSchema = z.object({ by: text(80), reason: text(500), at: text(40) });
+
+/** What stands with one vehicle: what it feeds, its rig, and where all of it is. */
+export const OF_VEHICLE = {
+  loads: z.record(z.string(), loadSchema),
+  groups: z.record(z.string().max(60), groupSchema),
+  supply: supplySchema,
+  ...RIG,
+  /** The vehicle with the workshop's own dimensions; null: the shipped one of its kind. */
+  vehicle: vehicleSchema.nullable(),
+  places: z.record(z.string(), placementSchema),
+  board: boardSchema.nullable(),
+  plugs: z.record(z.string(), plugEditSchema),
+  runs: z.record(z.string(), runEditSchema),
+  accepted: z.record(z.string(), acceptedSchema),
+} as const;
+
+/** A further vehicle of a job; its customer, trip and money are the job’s, its ids its own. */
+export const furtherVehicleSchema = z.object({ order: z.number(), name: text(60), brief: briefSchema.omit({ customer: true, trip: true, budget: true }), ...OF_VEHICLE });
+
+/** What joins two vehicles of a job. */
+export const couplingSchema = z.object({
+  order: z.number(),
+  name: text(60),
+  from: thingId,
+  to: thingId,
+  /** Charge from the engine of one to the rig of the other, by a plug; or a mains lead from an inverter’s outlet to an inlet. */
+  carries: z.enum(['charge', 'mains']),
+  /** Of a mains lead: the load that is its outlet in the giving vehicle, whose hours and watts are the lead’s, and the inlet that it goes into. */
+  outlet: thingId.nullable(),
+  inlet: thingId.nullable(),
+  /** Charge of the giving bank below which the lead rests, 0–1. */
+  floorSoc: z.number().min(0).max(1),
+});

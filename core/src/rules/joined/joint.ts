@@ -1,0 +1,52 @@
+import type { Design } from '../../design/index.js';
+import type { Mating } from '../../routes/index.js';
+import type { Press } from '../press.js';
+import type { Finding, Found, Severity, Values } from '../rule.js';
+
+/** A mains lead between two vehicles, as one of them sees it. */
+export interface LeadFacts {
+  readonly id: string;
+  /** This vehicle gives; else it takes. */
+  readonly gives: boolean;
+  /** What the other vehicle is called. */
+  readonly other: string;
+  /** The outlet's load in the giving vehicle, and what it says that it draws, W. */
+  readonly outlet: string | null;
+  readonly saysW: number;
+  /** Rating of the inverter that feeds the outlet, W; null: there is none. */
+  readonly inverterW: number | null;
+  /** What charges at the other end, W; 0: nothing hangs on the inlet. */
+  readonly takesW: number;
+  /** Hours of the trip in which the site and the lead want the same inlet. */
+  readonly siteH: number;
+  /** Hours of the trip in which the giving bank rests at its floor, or could not carry the lead, though the lead is plugged in. */
+  readonly restsH: number;
+}
+
+/** A finding that a vehicle has only when it is plugged into another than the usual one. */
+export interface Elsewhere {
+  readonly other: string;
+  readonly finding: Finding;
+}
+
+/** What rules about several vehicles look at, for one of them. */
+export interface JoinedFacts {
+  /** The vehicle as a design of its own. */
+  readonly design: Design;
+  readonly leads: readonly LeadFacts[];
+  /** Halves of plugs of two vehicles that go into one another. */
+  readonly across: readonly Mating[];
+  readonly elsewhere: readonly Elsewhere[];
+}
+
+/** A rule about what joins vehicles. */
+export interface JoinedRule {
+  readonly id: string;
+  readonly severity: Severity;
+  readonly basis: string;
+  readonly why: string;
+  test(facts: JoinedFacts): readonly Found[];
+  presses?(found: Found, facts: JoinedFacts): readonly Press[];
+  say(v: Values): string;
+  fix(v: Values): string;
+}

@@ -4,6 +4,7 @@ import { expect, type Locator, type Page } from '@playwright/test';
 export const VIEWS = [
   'brief/talk',
   'brief/vehicle',
+  'brief/vehicles',
   'brief/existing',
   'loads',
   'supply/drafts',

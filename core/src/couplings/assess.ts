@@ -9,6 +9,7 @@ import { judgeJoined, stopsFirst, type Elsewhere, type JoinedFacts, type LeadFac
 import { mainsSpans, tripDays } from '../travel/index.js';
 import { catalogueOf } from '../catalogue/index.js';
 import { inJob, joinedTripOf } from './in-job.js';
+import { withMoreFeeds, type PluggedInto } from './more-feeds.js';
 import { hasRig, leadHours, vehicleName } from './views.js';
 
 /** The assessments of the other vehicles, which stay as they are while one of them is worked on. */
@@ -62,14 +63,16 @@ function across(job: Design, id: string, catalogue: Catalogue, own: Assessment):
     .map((m) => ({ ...m, source: own.layout.pairs.find((p) => `${id}/${p.id}` === m.source.id)! }));
 }
 
-/** What a vehicle is found to have only when it is plugged into another than the usual one. */
-function elsewhere(job: Design, id: string, catalogue: Catalogue, own: Assessment): Elsewhere[] {
-  const [, ...more] = enginesFor(job, id);
+/** The vehicle as it is when plugged into each other than the usual one. */
+const pluggedInto = (job: Design, id: string, catalogue: Catalogue): PluggedInto[] =>
+  enginesFor(job, id)
+    .slice(1)
+    .map((by) => ({ id: by, name: vehicleName(job, by), assessment: others(inJob(job, id, catalogue, by)) }));
+
+/** What it is found to have only there. */
+function elsewhere(own: Assessment, there: readonly PluggedInto[]): Elsewhere[] {
   const known = new Set(own.findings.map((f) => f.key));
-  return more.flatMap((by) => {
-    const there = others(inJob(job, id, catalogue, by));
-    return there.findings.filter((f) => !known.has(f.key)).map((finding): Elsewhere => ({ other: vehicleName(job, by), finding }));
-  });
+  return there.flatMap(({ name, assessment }) => assessment.findings.filter((f) => !known.has(f.key)).map((finding): Elsewhere => ({ other: name, finding })));
 }
 
 /**
@@ -78,10 +81,13 @@ function elsewhere(job: Design, id: string, catalogue: Catalogue, own: Assessmen
  */
 export function assessIn(job: Design, id: string, catalogue: Catalogue, settings: AssessSettings = {}): Assessment {
   const design = inJob(job, id, catalogue);
-  const own = assess(design, catalogue, settings);
-  if (!isJoined(job)) return own;
-  const facts: JoinedFacts = { design, leads: leadFacts(job, id, catalogue), across: across(job, id, catalogue, own), elsewhere: elsewhere(job, id, catalogue, own) };
-  return withFindings(design, own, stopsFirst([...own.findings, ...judgeJoined(facts)]));
+  const plain = assess(design, catalogue, settings);
+  if (!isJoined(job)) return plain;
+  const there = pluggedInto(job, id, catalogue);
+  const own = withMoreFeeds(plain, there);
+  const facts: JoinedFacts = { design, leads: leadFacts(job, id, catalogue), across: across(job, id, catalogue, own), elsewhere: elsewhere(own, there) };
+  // Of a vehicle that only tows or carries nothing is asked but what joins it.
+  return withFindings(design, own, stopsFirst([...(hasRig(design) ? own.findings : []), ...judgeJoined(facts)]));
 }
 
 /** A vehicle of a job with its assessment; null of one that has no rig. */

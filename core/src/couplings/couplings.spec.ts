@@ -250,7 +250,7 @@ describe('what joins vehicles', () => {
       return found.map((f) => inWords(f).say);
     };
     expect(beside(12)).toEqual([
-      '“trailer socket, 12 pins; pin 2 marked for a fridge” goes into “trailer socket, 12 pins; pin 2 marked for a fridge (dual-cab ute, canopy)” (both trailer socket, blue): wrong volts.',
+      '“trailer socket, 12 pins; pin 2 marked for a fridge” goes into “trailer socket, 12 pins; pin 2 marked for a fridge (dual-cab ute)” (both trailer socket, blue): wrong volts.',
     ]);
     expect(beside(24)).toEqual([]);
   });
@@ -263,6 +263,29 @@ describe('what joins vehicles', () => {
     expect(found.some((f) => f.severity === 'stop')).toBeTrue();
     expect(rules(box, OWN)).not.toContain('with-another-vehicle');
   });
+});
+
+describe('a box that goes into two vehicles', () => {
+  const alone = after(box, { do: 'uncouple', with: { coupling: 'in-ute' } });
+  const [both, one] = [box, alone].map((job) => assessIn(job, OWN, catalogueOf(job)));
+
+  it('wants a feed with its fuse and plug in each of them', () => {
+    const count = (a: typeof both, start: string): number => a!.order.lines.filter((l) => l.key.startsWith(start)).reduce((s, l) => s + l.quantity, 0);
+    expect(count(both, 'plug-')).toBe(count(one, 'plug-') + 1);
+    expect(count(both, 'fuse-')).toBe(count(one, 'fuse-') + 1);
+    expect(both!.order.total).toBeGreaterThan(one!.order.total);
+    expect(both!.order.cuts.filter((c) => c.name.startsWith('work ute: ')).map((c) => c.lead)).toEqual(['feed', 'return']);
+    expect(both!.order.lines.reduce((s, l) => s + l.quantity * l.priceEach, 0)).toBeCloseTo(both!.order.total, 6);
+  });
+
+  it('has the steps of that feed once more, and none twice', () => {
+    const steps = both!.fit.map((s) => s.id);
+    expect(new Set(steps).size).toBe(steps.length);
+    expect(both!.fit.filter((s) => s.text.startsWith('In the work ute: ')).length).toBe(3);
+    expect(both!.fit.length).toBe(one!.fit.length + 3);
+  });
+
+  it('asks nothing of the vehicles that carry it', () => expect(rules(box, 'wagon')).toEqual([]));
 });
 
 describe('the order of several vehicles', () => {

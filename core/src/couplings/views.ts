@@ -4,10 +4,11 @@ import { dayLoad, spansTogether, type HourSpan } from '../loads/index.js';
 import { bankOf, traceOf, vehicleChargeA } from '../supply/index.js';
 import { vehicleOf } from '../vehicle/index.js';
 
-/** What a vehicle of a job is called: as typed, else what kind it is. */
+/** What a vehicle of a job is called: as typed, else by its kind, in short where another of the job is beside it. */
 export function vehicleName(job: Design, id: string): string {
   const typed = id === OWN ? '' : job.vehicles[id]!.name;
-  return typed || vehicleOf(vehicleIn(job, id)).name;
+  const { name } = vehicleOf(vehicleIn(job, id));
+  return typed || (isJoined(job) ? name.split(',')[0]! : name);
 }
 
 /** True of a vehicle that has a rig of its own; one without only tows, carries or charges others. */

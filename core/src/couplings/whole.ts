@@ -10,7 +10,7 @@ export const recordKey = (vehicle: string, key: string): string => (vehicle === 
 /** The records of one vehicle among all of a job, by its own keys. @example recordsOf('caravan', { 'caravan/a': 1, b: 2 }) // { a: 1 } */
 export function recordsOf<T>(vehicle: string, all: Readonly<Record<string, T>>): Record<string, T> {
   const mark = recordKey(vehicle, '');
-  return Object.fromEntries(Object.entries(all).flatMap(([key, value]) => (vehicle === OWN ? !key.includes('/') : key.startsWith(mark)) ? [[key.slice(mark.length), value] as const] : []));
+  return Object.fromEntries(Object.entries(all).flatMap(([key, value]) => ((vehicle === OWN ? !key.includes('/') : key.startsWith(mark)) ? [[key.slice(mark.length), value] as const] : [])));
 }
 
 /** A job as lists see it: the figures of the vehicle it began with, and the findings, parts, steps and readings of all of them. */

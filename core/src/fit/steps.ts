@@ -68,6 +68,9 @@ function pullStep(run: Fitted): FitStep {
   };
 }
 
+/** Steps of a feed that is fitted once more, in another vehicle. */
+export const feedSteps = (run: Fitted): readonly FitStep[] => [pullStep(run), ...joinSteps(run)];
+
 /** A hole a stretch, before anything is pulled through it. */
 function holeSteps(layout: LayoutFigures): FitStep[] {
   return layout.stretches

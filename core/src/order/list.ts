@@ -204,3 +204,27 @@ export function orderOf(design: Design, catalogue: Catalogue, runs: readonly Siz
     kg: lines.reduce((sum, l) => sum + l.kg, 0),
   };
 }
+
+/** Parts and cuts of some runs alone. */
+export function orderOfRuns(runs: readonly Fitted[]): Pick<Order, 'lines' | 'cuts'> {
+  const basket = new Basket();
+  for (const run of runs) addRun(basket, run);
+  return { lines: basket.all(), cuts: runs.flatMap(cutsOf) };
+}
+
+/** An order with more lines and cuts, alike ones together; each use and cut says whose they are. */
+export function withMore(order: Order, more: Pick<Order, 'lines' | 'cuts'>, whose: string): Order {
+  const lines = new Map(order.lines.map((l) => [l.key, l]));
+  for (const l of more.lines) {
+    const there = lines.get(l.key);
+    lines.set(l.key, { ...l, quantity: l.quantity + (there?.quantity ?? 0), kg: l.kg + (there?.kg ?? 0), uses: [...(there?.uses ?? []), ...l.uses.map((use) => `${whose}: ${use}`)] });
+  }
+  const all = [...lines.values()];
+  return {
+    ...order,
+    lines: all,
+    cuts: [...order.cuts, ...more.cuts.map((c) => ({ ...c, name: `${whose}: ${c.name}` }))],
+    total: all.reduce((sum, l) => sum + l.quantity * l.priceEach, 0),
+    kg: all.reduce((sum, l) => sum + l.kg, 0),
+  };
+}

@@ -114,6 +114,8 @@ export const tripRuns = pgTable('trip_runs', {
   id: uuid('id').primaryKey().defaultRandom(),
   workshopId: workshopId(),
   jobId: jobId(),
+  /** The vehicle of the job whose trip it is. */
+  vehicle: text('vehicle').notNull().default('own'),
   /** Revision whose design was run. */
   revision: integer('revision').notNull(),
   trips: integer('trips').notNull(),

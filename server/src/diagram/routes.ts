@@ -2,6 +2,7 @@ import { drawingSvg } from '@meridex/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
+import { designOf, vehicleAsked } from '../designs/of-vehicle.js';
 import { newestRevision } from '../designs/store.js';
 import { personOf, signedIn } from '../http/guard.js';
 import { drawDiagram } from './draw.js';
@@ -15,25 +16,26 @@ export const diagramRoutes =
     const params = z.object({ jobId: z.uuid() });
     const NO_JOB = { message: 'This job is not in your workshop.' };
 
-    async function find(workshopId: string, jobId: string) {
+    async function find(workshopId: string, jobId: string, vehicle: string) {
       const revision = await db.inWorkshop(workshopId, (tx) => newestRevision(tx, jobId));
-      if (!revision) return null;
-      const { drawing, assessment } = await drawDiagram(revision.design);
-      const { customer } = revision.design.brief;
+      const design = revision && designOf(revision.design, vehicle);
+      if (!design) return null;
+      const { drawing, assessment } = await drawDiagram(design);
+      const { customer } = design.brief;
       const numbers = new Map([...assessment.runs.map((r) => r.spec), ...assessment.layout.leads].map((s) => [s.id, s.number]));
       return { drawing, numbers, words: `${customer}, line diagram, revision ${revision.number}`, file: `${customer.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-line-diagram` };
     }
 
-    app.get('/api/jobs/:jobId/diagram.pdf', { schema: { params } }, async (request, reply) => {
-      const found = await find(personOf(request).workshopId, request.params.jobId);
+    app.get('/api/jobs/:jobId/diagram.pdf', { schema: { params, querystring: vehicleAsked } }, async (request, reply) => {
+      const found = await find(personOf(request).workshopId, request.params.jobId, request.query.vehicle);
       if (!found) return reply.code(404).send(NO_JOB);
       return reply
         .header('content-disposition', `inline; filename="${found.file}.pdf"`)
         .type('application/pdf')
         .send(await diagramPdf(found.drawing, found.numbers, found.words));
     });
-    app.get('/api/jobs/:jobId/diagram.svg', { schema: { params } }, async (request, reply) => {
-      const found = await find(personOf(request).workshopId, request.params.jobId);
+    app.get('/api/jobs/:jobId/diagram.svg', { schema: { params, querystring: vehicleAsked } }, async (request, reply) => {
+      const found = await find(personOf(request).workshopId, request.params.jobId, request.query.vehicle);
       if (!found) return reply.code(404).send(NO_JOB);
       return reply.header('content-disposition', `attachment; filename="${found.file}.svg"`).type('image/svg+xml').send(drawingSvg(found.drawing, found.words));
     });

@@ -2,6 +2,7 @@ import { assess, drillTemplate, glandSaws, catalogueOf, vehicleOf, type DrillTem
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
+import { designOf, vehicleAsked } from '../designs/of-vehicle.js';
 import { newestRevision } from '../designs/store.js';
 import { personOf, signedIn } from '../http/guard.js';
 import { drillDxf } from './dxf.js';
@@ -20,10 +21,11 @@ export const drillRoutes =
     app.addHook('preHandler', signedIn(db));
     const params = z.object({ jobId: z.uuid() });
 
-    async function find(workshopId: string, jobId: string): Promise<Found | null> {
+    async function find(workshopId: string, jobId: string, vehicle: string): Promise<Found | null> {
       const revision = await db.inWorkshop(workshopId, (tx) => newestRevision(tx, jobId));
-      if (!revision) return null;
-      const { design, number } = revision;
+      const design = revision && designOf(revision.design, vehicle);
+      if (!design) return null;
+      const { number } = revision;
       const a = assess(design, catalogueOf(design));
       const template = drillTemplate(design, a.gear, glandSaws(a.gear, a.runs));
       const file = `${design.brief.customer.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-drill-template`;
@@ -32,16 +34,16 @@ export const drillRoutes =
     const NO_JOB = { message: 'This job is not in your workshop.' };
     const NO_BOARD = { message: 'This job has no mounting board yet; draft one under Places.' };
 
-    app.get('/api/jobs/:jobId/drill-template.pdf', { schema: { params } }, async (request, reply) => {
-      const found = await find(personOf(request).workshopId, request.params.jobId);
+    app.get('/api/jobs/:jobId/drill-template.pdf', { schema: { params, querystring: vehicleAsked } }, async (request, reply) => {
+      const found = await find(personOf(request).workshopId, request.params.jobId, request.query.vehicle);
       if (!found?.template) return reply.code(404).send(found ? NO_BOARD : NO_JOB);
       return reply
         .header('content-disposition', `inline; filename="${found.file}.pdf"`)
         .type('application/pdf')
         .send(await drillPdf(found.template, found.words));
     });
-    app.get('/api/jobs/:jobId/drill-template.dxf', { schema: { params } }, async (request, reply) => {
-      const found = await find(personOf(request).workshopId, request.params.jobId);
+    app.get('/api/jobs/:jobId/drill-template.dxf', { schema: { params, querystring: vehicleAsked } }, async (request, reply) => {
+      const found = await find(personOf(request).workshopId, request.params.jobId, request.query.vehicle);
       if (!found?.template) return reply.code(404).send(found ? NO_BOARD : NO_JOB);
       return reply.header('content-disposition', `attachment; filename="${found.file}.dxf"`).type('application/dxf').send(drillDxf(found.template));
     });

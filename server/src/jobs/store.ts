@@ -1,4 +1,19 @@
-import { assessWhole, type Assessment, blankDesign, type Design, type Done, inWords, isOut, type Progress, catalogueOf, type Stage, stageProgress, STAGES, vehicleOf } from '@meridex/core';
+import {
+  assessWhole,
+  type Assessment,
+  blankDesign,
+  type Design,
+  type Done,
+  inWords,
+  isOut,
+  type Progress,
+  catalogueOf,
+  type Stage,
+  stageProgress,
+  STAGES,
+  vehicleIds,
+  vehicleName,
+} from '@meridex/core';
 import { asc, eq, sql } from 'drizzle-orm';
 import type { Tx } from '../db/client.js';
 import { jobs, readings, ticks, vehicles } from '../db/schema.js';
@@ -75,7 +90,9 @@ function line(job: typeof jobs.$inferSelect, revision: Revision, a: Assessment, 
   return {
     id: job.id,
     customer: design.brief.customer,
-    vehicle: vehicleOf(design).name,
+    vehicle: vehicleIds(design)
+      .map((id) => vehicleName(design, id))
+      .join(' + '),
     plate: design.brief.plate,
     promisedOn: job.promisedOn,
     state: job.state,

@@ -1,7 +1,8 @@
-import { assess, handOverPack, catalogueOf, vehicleOf } from '@meridex/core';
+import { assessIn, catalogueOf, handOverPack, recordsOf, vehicleOf } from '@meridex/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
+import { designOf, NO_VEHICLE, vehicleAsked } from '../designs/of-vehicle.js';
 import { newestRevision } from '../designs/store.js';
 import { personOf, signedIn } from '../http/guard.js';
 import { latest, readingsOf } from '../readings/store.js';
@@ -11,7 +12,7 @@ export const packRoutes =
   (db: Database): FastifyPluginAsyncZod =>
   async (app) => {
     app.addHook('preHandler', signedIn(db));
-    app.get('/api/jobs/:jobId/pack.pdf', { schema: { params: z.object({ jobId: z.uuid() }) } }, async (request, reply) => {
+    app.get('/api/jobs/:jobId/pack.pdf', { schema: { params: z.object({ jobId: z.uuid() }), querystring: vehicleAsked } }, async (request, reply) => {
       const person = personOf(request);
       const { jobId } = request.params;
       const found = await db.inWorkshop(person.workshopId, async (tx) => {
@@ -19,10 +20,14 @@ export const packRoutes =
         return revision && { revision, readings: latest(await readingsOf(tx, jobId)) };
       });
       if (!found) return reply.code(404).send({ message: 'This job is not in your workshop.' });
-      const { design, number } = found.revision;
-      const values = Object.fromEntries(Object.entries(found.readings).map(([row, r]) => [row, r.value]));
-      const taken = Object.fromEntries(Object.entries(found.readings).map(([row, r]) => [row, { value: r.value, at: r.at, by: r.author }]));
-      const pack = handOverPack(design, assess(design, catalogueOf(design), { readings: values }), vehicleOf(design).name, taken);
+      const { vehicle } = request.query;
+      const { design: job, number } = found.revision;
+      const design = designOf(job, vehicle);
+      if (!design) return reply.code(404).send(NO_VEHICLE);
+      const own = recordsOf(vehicle, found.readings);
+      const values = Object.fromEntries(Object.entries(own).map(([row, r]) => [row, r.value]));
+      const taken = Object.fromEntries(Object.entries(own).map(([row, r]) => [row, { value: r.value, at: r.at, by: r.author }]));
+      const pack = handOverPack(design, assessIn(job, vehicle, catalogueOf(job), { readings: values }), vehicleOf(design).name, taken);
       const pdf = await packPdf(pack, person.workshop, number, new Date().toISOString().slice(0, 10));
       const name = `${pack.title.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-pack.pdf`;
       return reply.header('content-disposition', `inline; filename="${name}"`).type('application/pdf').send(pdf);

@@ -2,6 +2,7 @@ import { supplyOf } from '@meridex/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
+import { designOf, vehicleAsked } from '../designs/of-vehicle.js';
 import { newestRevision } from '../designs/store.js';
 import { personOf, signedIn } from '../http/guard.js';
 import type { Queue } from '../queue/queue.js';
@@ -46,6 +47,7 @@ export const tripRoutes =
         .min(100, { message: `from 100 to ${MOST} trips are accepted` })
         .max(MOST, { message: `from 100 to ${MOST} trips are accepted` }),
       oneByOne: z.boolean(),
+      vehicle: vehicleAsked.shape.vehicle,
     });
 
     app.post('/api/jobs/:jobId/trips', { schema: { params: ofJob, body, response: { 202: run, 404: message, 422: message } } }, async (request, reply) => {
@@ -53,8 +55,9 @@ export const tripRoutes =
       const { jobId } = request.params;
       const asked = await db.inWorkshop(person.workshopId, async (tx) => {
         const revision = await newestRevision(tx, jobId);
-        if (!revision) return null;
-        if (!supplyOf(revision.design).battery.part) return 'no battery' as const;
+        const design = revision && designOf(revision.design, request.body.vehicle);
+        if (!design) return null;
+        if (!supplyOf(design).battery.part) return 'no battery' as const;
         return askForTrips(tx, { workshopId: person.workshopId, jobId, revision: revision.number, ...request.body, author: person.name });
       });
       if (!asked) return reply.code(404).send(NOT_THERE);
@@ -63,8 +66,8 @@ export const tripRoutes =
       return reply.code(202).send(shown(asked));
     });
 
-    app.get('/api/jobs/:jobId/trips', { schema: { params: ofJob, response: { 200: run.nullable() } } }, async (request) => {
-      const newest = await db.inWorkshop(personOf(request).workshopId, (tx) => newestTripRun(tx, request.params.jobId));
+    app.get('/api/jobs/:jobId/trips', { schema: { params: ofJob, querystring: vehicleAsked, response: { 200: run.nullable() } } }, async (request) => {
+      const newest = await db.inWorkshop(personOf(request).workshopId, (tx) => newestTripRun(tx, request.params.jobId, request.query.vehicle));
       return newest && shown(newest);
     });
 

@@ -5,7 +5,7 @@ import { tripRuns } from '../db/schema.js';
 
 export type TripRun = typeof tripRuns.$inferSelect;
 
-export async function askForTrips(tx: Tx, run: Pick<TripRun, 'workshopId' | 'jobId' | 'revision' | 'trips' | 'oneByOne' | 'author'>): Promise<TripRun> {
+export async function askForTrips(tx: Tx, run: Pick<TripRun, 'workshopId' | 'jobId' | 'vehicle' | 'revision' | 'trips' | 'oneByOne' | 'author'>): Promise<TripRun> {
   const [row] = await tx.insert(tripRuns).values(run).returning();
   return row!;
 }
@@ -15,9 +15,14 @@ export async function tripRun(tx: Tx, id: string): Promise<TripRun | null> {
   return row ?? null;
 }
 
-/** The newest run of a job. */
-export async function newestTripRun(tx: Tx, jobId: string): Promise<TripRun | null> {
-  const [row] = await tx.select().from(tripRuns).where(eq(tripRuns.jobId, jobId)).orderBy(desc(tripRuns.createdAt)).limit(1);
+/** The newest run of a vehicle of a job. */
+export async function newestTripRun(tx: Tx, jobId: string, vehicle: string): Promise<TripRun | null> {
+  const [row] = await tx
+    .select()
+    .from(tripRuns)
+    .where(and(eq(tripRuns.jobId, jobId), eq(tripRuns.vehicle, vehicle)))
+    .orderBy(desc(tripRuns.createdAt))
+    .limit(1);
   return row ?? null;
 }
 

@@ -1,6 +1,7 @@
 import { addTallies, climateOf, emptyTally, jobOfDesign, readTally, runMany, catalogueOf, type Tally, type TripJob } from '@meridex/core';
 import { setImmediate } from 'node:timers/promises';
 import type { Database } from '../db/client.js';
+import { designOf } from '../designs/of-vehicle.js';
 import { revisionOf } from '../designs/store.js';
 import type { Work } from '../queue/queue.js';
 import { keepStopped, tripRun, tripsDone, type TripRun } from './store.js';
@@ -45,12 +46,13 @@ async function workOff(db: Database, { workshopId, runId }: Work['trips']): Prom
   const run = await db.inWorkshop(workshopId, (tx) => tripRun(tx, runId));
   if (!run || ['stopped', 'done', 'failed'].includes(run.state)) return;
   const revision = await design(db, workshopId, run);
-  const job = revision && jobOfDesign(revision.design, catalogueOf(revision.design), { stepS: STEP_S, oneByOne: run.oneByOne });
+  const of = revision && designOf(revision.design, run.vehicle);
+  const job = of && jobOfDesign(of, catalogueOf(of), { stepS: STEP_S, oneByOne: run.oneByOne });
   if (!job) {
     await db.inWorkshop(workshopId, (tx) => tripsDone(tx, runId, 0, { state: 'failed', result: null }));
     return;
   }
-  const { tally, stopped } = await inPieces(job, run.trips, climateOf(revision.design.brief.trip).clearness, (done) => db.inWorkshop(workshopId, (tx) => tripsDone(tx, runId, done)));
+  const { tally, stopped } = await inPieces(job, run.trips, climateOf(of.brief.trip).clearness, (done) => db.inWorkshop(workshopId, (tx) => tripsDone(tx, runId, done)));
   const result = readTally(tally);
   await db.inWorkshop(workshopId, async (tx) => {
     const kept = !stopped && (await tripsDone(tx, runId, tally.trips, { state: 'done', result }));

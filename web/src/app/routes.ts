@@ -26,6 +26,7 @@ export const routes: Routes = [
           { path: '', pathMatch: 'full', redirectTo: 'vehicle' },
           { path: 'talk', title: 'Ten answers · Meridex', loadComponent: () => import('./brief/talk').then((m) => m.TalkSheet) },
           { path: 'vehicle', title: 'Brief · Meridex', loadComponent: () => import('./brief/vehicle').then((m) => m.VehicleSheet) },
+          { path: 'vehicles', title: 'Vehicles of the job · Meridex', loadComponent: () => import('./brief/vehicles').then((m) => m.VehiclesSheet) },
           { path: 'existing', title: 'In it already · Meridex', loadComponent: () => import('./brief/existing').then((m) => m.ExistingSheet) },
         ],
       },

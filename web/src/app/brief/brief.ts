@@ -21,6 +21,7 @@ export class BriefStage {
   protected readonly leaves: readonly Leaf[] = [
     { path: 'talk', name: 'Ten answers' },
     { path: 'vehicle', name: 'Vehicle and trip' },
+    { path: 'vehicles', name: 'More vehicles' },
     { path: 'existing', name: 'In the vehicle already' },
   ];
 }

@@ -10,13 +10,14 @@ import { STAGE_LIST } from './stages';
 import { Strip } from './strip';
 import { TellTales } from './tell-tales';
 import { Trunk } from './trunk';
+import { VehicleTabs } from './vehicle-tabs';
 
 const isTyping = (target: EventTarget | null): boolean => target instanceof HTMLElement && (target.matches('input, textarea, select') || target.isContentEditable);
 
 /** An open job: strip, trunk, bench and tell-tales, and the keys that work everywhere in it. */
 @Component({
   selector: 'mx-job-frame',
-  imports: [RouterOutlet, Strip, Trunk, TellTales, NzModalModule],
+  imports: [RouterOutlet, Strip, Trunk, TellTales, VehicleTabs, NzModalModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './job-frame.html',

@@ -22,6 +22,7 @@ interface Deed {
 /** Sheets of stages, found by what they are for. */
 const SHEETS = [
   ['brief', 'talk', 'Brief: ten answers'],
+  ['brief', 'vehicles', 'Brief: more vehicles'],
   ['brief', 'existing', 'Brief: in the vehicle already'],
   ['supply', 'drafts', 'Supply: three drafts'],
   ['supply', 'trip', 'Supply: the trip'],

@@ -30,6 +30,7 @@ export class BoardSheet {
   protected readonly a = computed(() => this.assessments.assessment()!);
   protected readonly board = computed(() => this.designs.design()!.board);
   protected readonly jobId = computed(() => this.designs.jobId());
+  protected readonly ofVehicle = computed(() => this.designs.ofVehicle());
   protected readonly face = computed(() => this.a().layout.faces.find((f) => f.id === BOARD_FACE) ?? null);
   protected readonly aboard = computed(() => this.a().gear.filter((g) => g.face === BOARD_FACE));
   protected readonly could = computed(() => this.a().gear.filter((g) => g.face !== BOARD_FACE && boardable(g)));

@@ -1,5 +1,5 @@
 import { inject, Injectable, signal } from '@angular/core';
-import type { Assessment, Design } from '@meridex/core';
+import { type Assessment, type Design, recordsOf } from '@meridex/core';
 import { combineLatest } from 'rxjs';
 import type { AssessReply, AssessRequest } from '../workers/assess.worker';
 import { DesignService } from './design.service';
@@ -12,6 +12,7 @@ export class AssessmentService {
   private readonly records = inject(RecordService);
   private readonly worker = new Worker(new URL('../workers/assess.worker', import.meta.url), { type: 'module' });
   private id = 0;
+  private vehicle: string | null = null;
   private busy = false;
   private next: AssessRequest | null = null;
 
@@ -26,18 +27,25 @@ export class AssessmentService {
       this.busy = false;
       this.trouble.set(`The figures could not be computed: ${event.message}`);
     };
-    combineLatest([this.designs.design$, this.records.values$]).subscribe(([design, readings]) => this.ask(design, readings));
+    combineLatest([this.designs.job$, this.records.values$]).subscribe(([job, readings]) => this.ask(job, readings));
   }
 
-  private ask(design: Design | null, readings: Readonly<Record<string, number>>): void {
-    if (!design) {
+  private ask(job: Design | null, readings: Readonly<Record<string, number>>): void {
+    if (!job) {
       this.assessment.set(null);
       this.before.set(null);
       this.next = null;
       this.id++;
       return;
     }
-    this.next = { id: ++this.id, design, readings };
+    const vehicle = this.designs.vehicle();
+    // Figures of one vehicle never stand beside the design of another.
+    if (vehicle !== this.vehicle) {
+      this.assessment.set(null);
+      this.before.set(null);
+      this.vehicle = vehicle;
+    }
+    this.next = { id: ++this.id, job, vehicle, readings: recordsOf(vehicle, readings) };
     this.send();
   }
 

@@ -2,7 +2,7 @@ import { provideHttpClient } from '@angular/common/http';
 import { HttpTestingController, provideHttpClientTesting } from '@angular/common/http/testing';
 import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { blankDesign, type Design, type Patch } from '@meridex/core';
+import { blankDesign, type Design, doCommands, type Patch } from '@meridex/core';
 import { DesignService } from './design.service';
 import { readOutbox } from './outbox';
 
@@ -45,6 +45,29 @@ describe('the design service', () => {
     request.flush({ number: 4, at: '2026-11-24T10:01:00Z', merged: false, design: service.design() });
     await later();
     expect([service.revision(), service.waiting(), readOutbox(JOB)]).toEqual([4, 0, null]);
+  });
+
+  it('edits the vehicle that is looked at, and undoes it whichever is looked at then', () => {
+    const done = doCommands(service.job()!, [
+      { do: 'addVehicle', with: { id: 'camper', vehicleKind: 'camper' } },
+      { do: 'couple', with: { from: 'own', to: 'camper' } },
+    ]);
+    if (!done.ok) throw new Error(done.message);
+    service.editJob('another vehicle', (d) => Object.assign(d, done.design));
+    service.lookAt('camper');
+    expect([service.design()!.brief.vehicleKind, service.ofVehicle()]).toEqual(['camper', '?vehicle=camper']);
+    plate('CAMP 1');
+    expect([service.job()!.brief.plate, service.job()!.vehicles['camper']!.brief.plate, service.design()!.brief.plate]).toEqual(['', 'CAMP 1', 'CAMP 1']);
+    service.edit('days', (d) => (d.brief.trip.days = 3));
+    expect(service.job()!.brief.trip.days).toBe(3);
+    service.lookAt('boat');
+    service.lookAt('own');
+    service.undo();
+    service.undo();
+    expect([service.job()!.vehicles['camper']!.brief.plate, service.job()!.brief.trip.days]).toEqual(['', 6]);
+    service.lookAt('camper');
+    service.undo();
+    expect([service.vehicle(), service.job()!.vehicles]).toEqual(['own', {}]);
   });
 
   it('refuses what the schema is against, and changes nothing', () => {

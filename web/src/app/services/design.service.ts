@@ -1,6 +1,6 @@
 import { HttpClient, type HttpErrorResponse } from '@angular/common/http';
 import { computed, inject, Injectable, signal, type WritableSignal } from '@angular/core';
-import { type Design, editDesign, type Patch, patchBetween, tidy } from '@meridex/core';
+import { catalogueOf, type Design, editDesign, inJob, isJoined, OWN, type Patch, patchBetween, patchOfJob, tidy, vehicleIds } from '@meridex/core';
 import { BehaviorSubject, firstValueFrom } from 'rxjs';
 import { keepOutbox, type Outbox, readOutbox } from './outbox';
 
@@ -33,7 +33,7 @@ const SEND_AFTER_MS = 500;
 const TRY_AGAIN_MS = 4000;
 
 /**
- * The open job's design: the only place where it is edited. An edit shows at once, is kept in the browser, and goes to
+ * The open job's document: the only place where it is edited, seen one vehicle at a time. An edit shows at once, is kept in the browser, and goes to
  * the server as a patch on the revision it was made on.
  */
 @Injectable({ providedIn: 'root' })
@@ -46,8 +46,14 @@ export class DesignService {
   private sending = false;
   private box: Outbox | null = null;
 
-  readonly design$ = this.document.asObservable();
+  /** The whole job, and the vehicle of it that is looked at and edited. */
+  readonly job$ = this.document.asObservable();
+  readonly job = signal<Design | null>(null);
+  readonly vehicle = signal<string>(OWN);
+  /** That vehicle as a design of its own; of a job of one vehicle the job itself. */
   readonly design = signal<Design | null>(null);
+  /** What the address of a paper says of the vehicle. */
+  readonly ofVehicle = computed(() => (this.vehicle() === OWN ? '' : `?vehicle=${encodeURIComponent(this.vehicle())}`));
   readonly jobId = signal<string | null>(null);
   readonly revision = signal(0);
   readonly keptAt = signal<Date | null>(null);
@@ -93,8 +99,10 @@ export class DesignService {
     this.timer = null;
     this.box = null;
     this.jobId.set(null);
-    this.document.next(null);
+    this.vehicle.set(OWN);
+    this.job.set(null);
     this.design.set(null);
+    this.document.next(null);
     this.undoSteps.set([]);
     this.redoSteps.set([]);
     this.waiting.set(0);
@@ -107,7 +115,22 @@ export class DesignService {
    * one step of undo; so are edits with the same `gesture`. Returns null, or what the schema has against it: then nothing changed.
    */
   edit(label: string, change: (draft: Design) => void, gesture: string | null = null): string | null {
-    const before = this.design();
+    const [job, shown] = [this.job(), this.design()];
+    if (!job || !shown) return 'No job is open.';
+    if (!isJoined(job)) return this.editJob(label, change, gesture);
+    const draft = structuredClone(shown);
+    change(draft);
+    tidy(draft);
+    const patch = patchOfJob(job, this.vehicle(), catalogueOf(job), patchBetween(shown, draft));
+    if (typeof patch === 'string') return patch;
+    if (!patch.length) return null;
+    const edited = editDesign(job, patch);
+    return edited.ok ? this.editJob(label, (d) => Object.assign(d, edited.design), gesture) : edited.message;
+  }
+
+  /** Changes the job itself: its vehicles, and what joins them. */
+  editJob(label: string, change: (draft: Design) => void, gesture: string | null = null): string | null {
+    const before = this.job();
     if (!before) return 'No job is open.';
     const draft = structuredClone(before);
     change(draft);
@@ -131,6 +154,14 @@ export class DesignService {
     return this.edit(label, (d) => Object.assign(d, edited.design));
   }
 
+  /** Looks at another vehicle of the job. */
+  lookAt(vehicle: string): void {
+    const job = this.job();
+    if (!job || this.vehicle() === vehicle || !vehicleIds(job).includes(vehicle)) return;
+    this.vehicle.set(vehicle);
+    this.show(job);
+  }
+
   undo(): void {
     this.step(this.undoSteps, this.redoSteps, 'back');
   }
@@ -145,7 +176,7 @@ export class DesignService {
     this.clashes.set([]);
     this.setBox(null);
     if (!mine) return;
-    const here = this.design();
+    const here = this.job();
     if (!here) return;
     const edited = editDesign(here, patch);
     if (edited.ok) this.take(edited.design, patch);
@@ -154,7 +185,7 @@ export class DesignService {
 
   private step(from: WritableSignal<readonly Step[]>, to: WritableSignal<readonly Step[]>, way: 'forward' | 'back'): void {
     const step = from().at(-1);
-    const here = this.design();
+    const here = this.job();
     if (!step || !here) return;
     from.update((s) => s.slice(0, -1));
     const edited = editDesign(here, step[way]);
@@ -175,9 +206,11 @@ export class DesignService {
     });
   }
 
-  private show(design: Design): void {
-    this.design.set(design);
-    this.document.next(design);
+  private show(job: Design): void {
+    if (!vehicleIds(job).includes(this.vehicle())) this.vehicle.set(OWN);
+    this.job.set(job);
+    this.design.set(inJob(job, this.vehicle(), catalogueOf(job)));
+    this.document.next(job);
   }
 
   private take(design: Design, patch: Patch): void {

@@ -18,9 +18,9 @@ describe('many trips on the server', () => {
   });
 
   it('are asked for, followed until they are done, and then left alone', async () => {
-    void service.start('job-1', 10_000, false);
+    void service.start('job-1', 'own', 10_000, false);
     const asked = http.expectOne('/api/jobs/job-1/trips');
-    expect(asked.request.body).toEqual({ trips: 10_000, oneByOne: false });
+    expect(asked.request.body).toEqual({ trips: 10_000, oneByOne: false, vehicle: 'own' });
     asked.flush(run({}));
     await tick(800);
     http.expectOne('/api/trips/r1').flush(run({ state: 'running', done: 400 }));
@@ -34,7 +34,7 @@ describe('many trips on the server', () => {
   });
 
   it('say what the server says when it refuses', async () => {
-    void service.start('job-1', 10_000, false);
+    void service.start('job-1', 'own', 10_000, false);
     http.expectOne('/api/jobs/job-1/trips').flush({ message: 'Trips: this job has no house battery yet.' }, { status: 422, statusText: 'no' });
     await tick();
     expect(service.trouble()).toContain('no house battery');
@@ -42,14 +42,14 @@ describe('many trips on the server', () => {
   });
 
   it('say so when there is no server', async () => {
-    void service.start('job-1', 10_000, false);
+    void service.start('job-1', 'own', 10_000, false);
     http.expectOne('/api/jobs/job-1/trips').error(new ProgressEvent('offline'));
     await tick();
     expect(service.trouble()).toContain('cannot be reached');
   });
 
   it('say so when they could not be stopped', async () => {
-    void service.start('job-1', 10_000, false);
+    void service.start('job-1', 'own', 10_000, false);
     http.expectOne('/api/jobs/job-1/trips').flush(run({}));
     await tick();
     void service.stop();
@@ -59,8 +59,8 @@ describe('many trips on the server', () => {
   });
 
   it('are found again when the job is opened, and followed on', async () => {
-    void service.open('job-1');
-    http.expectOne('/api/jobs/job-1/trips').flush(run({ state: 'running', done: 600 }));
+    void service.open('job-1', 'own');
+    http.expectOne('/api/jobs/job-1/trips?vehicle=own').flush(run({ state: 'running', done: 600 }));
     await tick(800);
     http.expectOne('/api/trips/r1').flush(run({ state: 'stopped', done: 800, result: { ...result, trips: 800 } }));
     await tick();
@@ -68,8 +68,8 @@ describe('many trips on the server', () => {
   });
 
   it('open quietly when the server is away', async () => {
-    void service.open('job-1');
-    http.expectOne('/api/jobs/job-1/trips').error(new ProgressEvent('offline'));
+    void service.open('job-1', 'own');
+    http.expectOne('/api/jobs/job-1/trips?vehicle=own').error(new ProgressEvent('offline'));
     await tick();
     expect([service.run(), service.trouble()]).toEqual([null, null]);
   });

@@ -24,17 +24,17 @@ export class LongTripsService {
   readonly run = signal<LongRun | null>(null);
   readonly trouble = signal<string | null>(null);
 
-  /** The newest run of a job, followed while it is under way. */
-  async open(jobId: string): Promise<void> {
+  /** The newest run of a vehicle of a job, followed while it is under way. */
+  async open(jobId: string, vehicle: string): Promise<void> {
     this.run.set(null);
-    const newest = await firstValueFrom(this.http.get<LongRun | null>(`/api/jobs/${jobId}/trips`).pipe(catchError(() => of(null))));
+    const newest = await firstValueFrom(this.http.get<LongRun | null>(`/api/jobs/${jobId}/trips`, { params: { vehicle } }).pipe(catchError(() => of(null))));
     this.run.set(newest);
     if (newest && !isOver(newest)) this.follow(newest.id);
   }
 
-  async start(jobId: string, trips: number, oneByOne: boolean): Promise<void> {
+  async start(jobId: string, vehicle: string, trips: number, oneByOne: boolean): Promise<void> {
     try {
-      const run = await firstValueFrom(this.http.post<LongRun>(`/api/jobs/${jobId}/trips`, { trips, oneByOne }));
+      const run = await firstValueFrom(this.http.post<LongRun>(`/api/jobs/${jobId}/trips`, { trips, oneByOne, vehicle }));
       this.trouble.set(null);
       this.run.set(run);
       this.follow(run.id);

@@ -31,7 +31,7 @@ class Desk {
 }
 
 /** What is asked while someone moves a slider or switch. */
-const QUICK: readonly OutlookAsk['what'][] = ['what if', 'state', 'protection', 'kept'];
+const QUICK: readonly OutlookAsk['what'][] = ['what if', 'state', 'protection', 'kept', 'joined trip'];
 
 /** Asks the worker about a design. What a slider asks has a worker of its own, so that it never waits behind a long answer. */
 @Injectable({ providedIn: 'root' })

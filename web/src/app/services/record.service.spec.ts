@@ -9,6 +9,7 @@ const later = (): Promise<void> => new Promise((resolve) => setTimeout(resolve))
 
 describe('ticks and readings', () => {
   let service: RecordService;
+  const vehicle = signal('own');
   let server: HttpTestingController;
   const open = async (ticks: object[] = [], readings: object[] = []): Promise<void> => {
     const opening = service.open('job-1');
@@ -20,13 +21,14 @@ describe('ticks and readings', () => {
   const start = (): void => {
     TestBed.resetTestingModule();
     TestBed.configureTestingModule({
-      providers: [provideZonelessChangeDetection(), provideHttpClient(), provideHttpClientTesting(), { provide: DesignService, useValue: { jobId: signal('job-1'), revision: signal(4) } }],
+      providers: [provideZonelessChangeDetection(), provideHttpClient(), provideHttpClientTesting(), { provide: DesignService, useValue: { jobId: signal('job-1'), revision: signal(4), vehicle } }],
     });
     service = TestBed.inject(RecordService);
     server = TestBed.inject(HttpTestingController);
   };
   beforeEach(() => {
     localStorage.clear();
+    vehicle.set('own');
     start();
   });
 
@@ -58,6 +60,20 @@ describe('ticks and readings', () => {
     await open();
     service.read('house-rest', 13.26, 'V');
     expect(server.expectOne('/api/jobs/job-1/readings').request.body).toEqual(jasmine.objectContaining({ rowId: 'house-rest', value: 13.26, revision: 4 }));
+  });
+
+  it('are those of the vehicle that is looked at', async () => {
+    await open([], [{ id: '1', rowId: 'camper/house-rest', value: 12.1, unit: 'V', revision: 1 }]);
+    service.tick('safe-negative', true);
+    vehicle.set('camper');
+    expect([service.ticked().size, service.readings().get('house-rest')!.value]).toEqual([0, 12.1]);
+    service.tick('safe-check', true);
+    expect(service.ticked()).toEqual(new Set(['safe-check']));
+    server.expectOne('/api/jobs/job-1/ticks').flush(null);
+    await later();
+    expect((server.expectOne('/api/jobs/job-1/ticks').request.body as { stepId: string }).stepId).toBe('camper/safe-check');
+    vehicle.set('own');
+    expect([[...service.ticked()], service.readings().size]).toEqual([['safe-negative'], 0]);
   });
 
   it('survive a closed tab while the server is away', async () => {

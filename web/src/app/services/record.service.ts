@@ -1,5 +1,6 @@
 import { HttpClient } from '@angular/common/http';
-import { inject, Injectable, signal } from '@angular/core';
+import { computed, inject, Injectable, signal } from '@angular/core';
+import { recordKey, recordsOf } from '@meridex/core';
 import { BehaviorSubject, firstValueFrom, map } from 'rxjs';
 import { DesignService } from './design.service';
 
@@ -36,8 +37,12 @@ export class RecordService {
   private sending = false;
   private opened: string | null = null;
 
-  readonly ticked = signal<ReadonlySet<string>>(new Set());
-  readonly readings = signal<ReadonlyMap<string, Reading>>(new Map());
+  /** Of all vehicles of the job, by the keys of its record. */
+  private readonly allTicked = signal<ReadonlySet<string>>(new Set());
+  private readonly allReadings = signal<ReadonlyMap<string, Reading>>(new Map());
+  /** Of the vehicle that is looked at. */
+  readonly ticked = computed<ReadonlySet<string>>(() => new Set(Object.keys(recordsOf(this.designs.vehicle(), Object.fromEntries([...this.allTicked()].map((id) => [id, true]))))));
+  readonly readings = computed<ReadonlyMap<string, Reading>>(() => new Map(Object.entries(recordsOf(this.designs.vehicle(), Object.fromEntries(this.allReadings())))));
   readonly toSend = signal(this.queue.length);
   /** What the server would not take, in words; it stays on the page. */
   readonly trouble = signal<string | null>(null);
@@ -47,7 +52,7 @@ export class RecordService {
   async open(jobId: string): Promise<void> {
     if (this.opened === jobId) return;
     this.opened = jobId;
-    this.ticked.set(new Set());
+    this.allTicked.set(new Set());
     this.setReadings([]);
     const [ticks, readings] = await this.fetch(jobId).catch((error: unknown) => {
       // Opened again, it is asked again.
@@ -63,7 +68,7 @@ export class RecordService {
       if (t.done) done.add(t.stepId);
       else done.delete(t.stepId);
     }
-    this.ticked.set(done);
+    this.allTicked.set(done);
     this.setReadings([...readings, ...mine.filter(isReading).map((w) => w.body)]);
     void this.send();
   }
@@ -72,8 +77,9 @@ export class RecordService {
     return Promise.all([firstValueFrom(this.http.get<Tick[]>(`/api/jobs/${jobId}/ticks`)), firstValueFrom(this.http.get<Reading[]>(`/api/jobs/${jobId}/readings`))]);
   }
 
-  tick(stepId: string, done: boolean): void {
-    this.ticked.update((set) => {
+  tick(step: string, done: boolean): void {
+    const stepId = recordKey(this.designs.vehicle(), step);
+    this.allTicked.update((set) => {
       const next = new Set(set);
       if (done) next.add(stepId);
       else next.delete(stepId);
@@ -82,7 +88,8 @@ export class RecordService {
     this.add('ticks', { id: crypto.randomUUID(), stepId, done });
   }
 
-  read(rowId: string, value: number, unit: string): void {
+  read(row: string, value: number, unit: string): void {
+    const rowId = recordKey(this.designs.vehicle(), row);
     const reading: Reading = { id: crypto.randomUUID(), rowId, value, unit, revision: this.designs.revision(), at: new Date().toISOString() };
     this.setReadings([...this.readingList.value, reading]);
     const { at: _at, ...body } = reading;
@@ -90,7 +97,7 @@ export class RecordService {
   }
 
   private setReadings(list: readonly Reading[]): void {
-    this.readings.set(new Map(list.map((r) => [r.rowId, r])));
+    this.allReadings.set(new Map(list.map((r) => [r.rowId, r])));
     this.readingList.next(list);
   }
 

@@ -74,12 +74,12 @@ export class LongTrips {
   constructor() {
     effect(() => {
       const jobId = this.designs.jobId();
-      if (jobId) void this.long.open(jobId);
+      if (jobId) void this.long.open(jobId, this.designs.vehicle());
     });
   }
 
   protected start(): void {
     const jobId = this.designs.jobId();
-    if (jobId) void this.long.start(jobId, MANY, this.oneByOne());
+    if (jobId) void this.long.start(jobId, this.designs.vehicle(), MANY, this.oneByOne());
   }
 }

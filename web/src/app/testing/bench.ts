@@ -1,9 +1,28 @@
 import { provideHttpClient } from '@angular/common/http';
 import { provideHttpClientTesting } from '@angular/common/http/testing';
-import { provideZonelessChangeDetection, signal, type Type } from '@angular/core';
+import { computed, provideZonelessChangeDetection, signal, type Type } from '@angular/core';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { assess, type Assessment, climateOf, DEMO_JOBS, type Design, editDesign, jobOfDesign, type ManyTrips, type Patch, patchBetween, readTally, runMany, catalogueOf } from '@meridex/core';
+import {
+  type Assessment,
+  assessIn,
+  climateOf,
+  DEMO_JOBS,
+  type Design,
+  editDesign,
+  inJob,
+  jobOfDesign,
+  type ManyTrips,
+  OWN,
+  type Patch,
+  patchBetween,
+  patchOfJob,
+  readTally,
+  runMany,
+  catalogueOf,
+  tidy,
+  vehicleIds,
+} from '@meridex/core';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { type LongRun, LongTripsService } from '../services/long-trips.service';
@@ -14,10 +33,14 @@ import { answerOutlook, type OutlookAsk } from '../workers/answers';
 
 /** A design in memory that is assessed at each edit: the real services' face, without worker and server. */
 export class Bench {
+  readonly job = signal<Design | null>(null);
+  readonly vehicle = signal<string>(OWN);
+  /** The vehicle that is looked at, as a design of its own. */
   readonly design = signal<Design | null>(null);
   readonly assessment = signal<Assessment | null>(null);
   readonly before = signal<Assessment | null>(null);
   readonly trouble = signal<string | null>(null);
+  readonly ofVehicle = computed(() => (this.vehicle() === OWN ? '' : `?vehicle=${this.vehicle()}`));
   readonly jobId = signal<string | null>('job-1');
   readonly revision = signal(7);
   readonly keptAt = signal<Date | null>(new Date('2026-11-24T14:02:00'));
@@ -35,20 +58,36 @@ export class Bench {
     this.show(design);
   }
 
-  private show(design: Design): void {
+  private show(job: Design): void {
     const values = Object.fromEntries([...this.readings()].map(([row, r]) => [row, r.value]));
+    if (!vehicleIds(job).includes(this.vehicle())) this.vehicle.set(OWN);
     this.before.set(this.assessment());
-    this.assessment.set(assess(design, catalogueOf(design), { readings: values }));
-    this.design.set(design);
+    this.assessment.set(assessIn(job, this.vehicle(), catalogueOf(job), { readings: values }));
+    this.job.set(job);
+    this.design.set(inJob(job, this.vehicle(), catalogueOf(job)));
+  }
+
+  lookAt(vehicle: string): void {
+    this.vehicle.set(vehicle);
+    this.show(this.job()!);
   }
 
   edit(label: string, change: (draft: Design) => void, _gesture: string | null = null): string | null {
-    const before = this.design()!;
+    const [job, before] = [this.job()!, this.design()!];
     const draft = structuredClone(before);
     change(draft);
-    const patch = patchBetween(before, draft);
+    const patch = patchOfJob(job, this.vehicle(), catalogueOf(job), patchBetween(before, draft));
+    if (typeof patch === 'string') return patch;
     if (!patch.length) return null;
-    const edited = editDesign(before, patch);
+    const edited = editDesign(job, patch);
+    return edited.ok ? this.editJob(label, (d) => Object.assign(d, edited.design)) : edited.message;
+  }
+
+  editJob(label: string, change: (draft: Design) => void): string | null {
+    const draft = structuredClone(this.job()!);
+    change(draft);
+    tidy(draft);
+    const edited = editDesign(this.job()!, patchBetween(this.job()!, draft));
     if (!edited.ok) return edited.message;
     this.labels.push(label);
     this.show(edited.design);
@@ -69,7 +108,7 @@ export class Bench {
 
   read(rowId: string, value: number, unit: string): void {
     this.readings.set(new Map(this.readings()).set(rowId, { id: rowId, rowId, value, unit, revision: 7 }));
-    this.show(this.design()!);
+    this.show(this.job()!);
   }
 
   close(): void {
@@ -113,11 +152,11 @@ class NoLongTrips {
   readonly trouble = signal<string | null>(null);
   readonly started: number[] = [];
 
-  open(): Promise<void> {
+  open(_jobId: string, _vehicle: string): Promise<void> {
     return Promise.resolve();
   }
 
-  start(_jobId: string, trips: number): Promise<void> {
+  start(_jobId: string, _vehicle: string, trips: number): Promise<void> {
     this.started.push(trips);
     return Promise.resolve();
   }

@@ -7,6 +7,8 @@ import {
   type DeadMap,
   type Design,
   type Failure,
+  type JoinedResult,
+  joinedTripOf,
   type KeptEdit,
   keptEdits,
   type NoState,
@@ -43,6 +45,7 @@ export type OutlookAsk =
   | { readonly what: 'state'; readonly design: Design; readonly state: CircuitState }
   | { readonly what: 'protection'; readonly design: Design }
   | { readonly what: 'kept'; readonly design: Design }
+  | { readonly what: 'joined trip'; readonly design: Design }
   | { readonly what: 'what if'; readonly design: Design; readonly change: WhatIf };
 
 /** What is known of a circuit beyond its runs: which fuse opens first, what stays live, each run's worst state. */
@@ -62,6 +65,7 @@ export interface OutlookAnswers {
   readonly state: StateFigures | NoState | null;
   readonly protection: ProtectionAnswer | null;
   readonly kept: readonly KeptEdit[];
+  readonly 'joined trip': JoinedResult | null;
   readonly 'what if': TripResult | null;
 }
 
@@ -97,6 +101,8 @@ export function answerOutlook(ask: OutlookAsk): OutlookAnswers[OutlookAsk['what'
       return protectionOf(ask.design);
     case 'kept':
       return keptEdits(ask.design, catalogueOf(ask.design));
+    case 'joined trip':
+      return joinedTripOf(ask.design, catalogueOf(ask.design));
     case 'what if':
       return simulateWhatIf(ask.design, catalogueOf(ask.design), ask.change);
   }

@@ -1,9 +1,11 @@
 /// <reference lib="webworker" />
-import { assess, type Assessment, type Design, catalogueOf } from '@meridex/core';
+import { assessIn, type Assessment, type Design, catalogueOf } from '@meridex/core';
 
 export interface AssessRequest {
   readonly id: number;
-  readonly design: Design;
+  readonly job: Design;
+  /** The vehicle of the job that is looked at. */
+  readonly vehicle: string;
   readonly readings: Readonly<Record<string, number>>;
 }
 
@@ -13,6 +15,6 @@ export interface AssessReply {
 }
 
 addEventListener('message', ({ data }: MessageEvent<AssessRequest>) => {
-  const assessment = assess(data.design, catalogueOf(data.design), { readings: data.readings });
+  const assessment = assessIn(data.job, data.vehicle, catalogueOf(data.job), { readings: data.readings });
   postMessage({ id: data.id, assessment } satisfies AssessReply);
 });

@@ -1,0 +1,1 @@
+ALTER TABLE "trip_runs" ADD COLUMN "vehicle" text DEFAULT 'own' NOT NULL;

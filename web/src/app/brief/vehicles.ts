@@ -1,0 +1,171 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import {
+  type Asked,
+  couplingsOf,
+  doCommands,
+  enginesFor,
+  figure,
+  type JoinedResult,
+  leadHours,
+  OWN,
+  patchBetween,
+  rating,
+  VEHICLE_KINDS,
+  VEHICLE_TEMPLATES,
+  type VehicleKind,
+  vehicleIds,
+  vehicleIn,
+  vehicleName,
+} from '@meridex/core';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import { Choice } from '../fields/choice';
+import { NumberField } from '../fields/number-field';
+import { Mark } from '../pictures/mark';
+import { DesignService } from '../services/design.service';
+import { OutlookService } from '../services/outlook.service';
+
+/** How a new vehicle joins those that are there. */
+const JOINS = { taken: 'is charged by it', carries: 'charges it', apart: 'not joined' } as const;
+type Join = keyof typeof JOINS;
+
+/** What is built into a new vehicle to begin with. */
+const RIGS = { usual: 'a rig of its own', none: 'nothing, it carries' } as const;
+
+/** The vehicles of a job and what joins them; what their banks go through together. */
+@Component({
+  selector: 'mx-vehicles-sheet',
+  imports: [FormsModule, NzInputModule, Choice, NumberField, Mark],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './vehicles.html',
+  styleUrl: './vehicles.less',
+})
+export class VehiclesSheet {
+  protected readonly designs = inject(DesignService);
+  private readonly outlook = inject(OutlookService);
+  protected readonly figure = figure;
+  protected readonly OWN = OWN;
+  protected readonly refused = signal<string | null>(null);
+  protected readonly trip = signal<JoinedResult | null>(null);
+
+  protected readonly kinds = VEHICLE_KINDS;
+  protected readonly kindWords = (k: VehicleKind): string => VEHICLE_TEMPLATES[k].name;
+  protected readonly joins = Object.keys(JOINS) as readonly Join[];
+  protected readonly joinWords = (j: Join): string => JOINS[j];
+  protected readonly rigs = Object.keys(RIGS) as readonly (keyof typeof RIGS)[];
+  protected readonly rigWords = (r: keyof typeof RIGS): string => RIGS[r];
+  protected readonly carries = ['charge', 'mains'] as const;
+  protected readonly carriesWords = (c: 'charge' | 'mains'): string => (c === 'charge' ? 'charge from the engine, by a plug' : 'mains from the inverter, by a lead');
+
+  /** What is about to be added. */
+  protected readonly kind = signal<VehicleKind>('caravan');
+  protected readonly name = signal('');
+  protected readonly join = signal<Join>('taken');
+  protected readonly rig = signal<keyof typeof RIGS>('usual');
+  protected readonly from = signal(OWN);
+  protected readonly to = signal('');
+  protected readonly carry = signal<'charge' | 'mains'>('mains');
+
+  protected readonly ids = computed(() => vehicleIds(this.designs.job()!));
+  protected readonly nameOf = (id: string): string => (this.ids().includes(id) ? vehicleName(this.designs.job()!, id) : 'choose one');
+  protected readonly others = computed(() => this.ids().filter((id) => id !== this.from()));
+  protected readonly shownTo = computed(() => (this.others().includes(this.to()) ? this.to() : (this.others()[0] ?? '')));
+
+  protected readonly rows = computed(() => {
+    const job = this.designs.job()!;
+    return this.ids().map((id) => {
+      const view = vehicleIn(job, id);
+      const engines = enginesFor(job, id);
+      const by = engines.length ? `charged by the ${engines.map((e) => this.nameOf(e)).join(' or the ')}` : 'its own engine';
+      return {
+        id,
+        name: this.nameOf(id),
+        typed: id === OWN ? null : job.vehicles[id]!.name,
+        plate: view.brief.plate,
+        says: `${Object.keys(view.banks).length ? `${view.supply.houseV} V rig` : 'no rig'} · ${by}, ${view.brief.vehicleV} V, ${rating(view.brief.alternator.ratedA)} A`,
+      };
+    });
+  });
+
+  protected readonly joined = computed(() => {
+    const job = this.designs.job()!;
+    return couplingsOf(job).map(([id, c]) => ({
+      id,
+      lead: c.carries === 'mains',
+      words: c.carries === 'mains' ? `mains lead: ${this.nameOf(c.from)} → ${this.nameOf(c.to)}` : `plug: engine of the ${this.nameOf(c.from)} → ${this.nameOf(c.to)}`,
+      hours: leadHours(job, c)
+        .map(([a, b]) => `${figure(a, 0)}–${figure(b, 0)} h`)
+        .join(', '),
+      floor: 100 * c.floorSoc,
+    }));
+  });
+
+  /** What each bank goes through, sums over the trip. */
+  protected readonly banks = computed(() => {
+    const t = this.trip();
+    const job = this.designs.job();
+    if (!t || !job) return [];
+    const days = job.brief.trip.days;
+    const perDay = (list: readonly number[] | undefined): number => (list ?? []).reduce((s, x) => s + x, 0) / days;
+    return Object.entries(t.result.banks)
+      .filter(([id]) => this.ids().includes(id))
+      .map(([id, b]) => ({
+        id,
+        name: this.nameOf(id),
+        low: 100 * b.minSoc,
+        end: 100 * b.finalSoc,
+        loads: perDay(b.loadAh),
+        byLead: Object.entries(b.sourceAh).reduce((s, [source, ah]) => s + (this.ids().includes(source) ? perDay(ah) : 0), 0),
+        other: Object.entries(b.sourceAh).reduce((s, [source, ah]) => s + (this.ids().includes(source) ? 0 : perDay(ah)), 0),
+        given: perDay(b.givenAh),
+        off: b.criticalOffH,
+      }));
+  });
+  protected readonly rests = computed(() => Object.entries(this.trip()?.restsH ?? {}).filter(([id, h]) => h >= 1 && this.designs.job()!.couplings[id]));
+
+  constructor() {
+    effect(() => {
+      const job = this.designs.job();
+      if (job) void this.outlook.ask({ what: 'joined trip', design: job }).then((t) => this.designs.job() === job && this.trip.set(t));
+    });
+  }
+
+  private done(words: string, asked: readonly Asked[]): boolean {
+    const job = this.designs.job()!;
+    const all = doCommands(job, asked);
+    this.refused.set(all.ok ? null : all.message.replace(/^commands\.\d+\./, ''));
+    if (!all.ok || !patchBetween(job, all.design).length) return false;
+    this.refused.set(this.designs.editJob(words, (d) => Object.assign(d, all.design)));
+    return this.refused() === null;
+  }
+
+  protected add(): void {
+    const job = this.designs.job()!;
+    const [kind, at] = [this.kind(), this.designs.vehicle()];
+    let id: string = kind;
+    for (let n = 2; id in job.vehicles; n++) id = `${kind}-${n}`;
+    const couple: Asked[] = this.join() === 'taken' ? [{ do: 'couple', with: { from: at, to: id } }] : this.join() === 'carries' ? [{ do: 'couple', with: { from: id, to: at } }] : [];
+    const asked: Asked[] = [{ do: 'addVehicle', with: { id, vehicleKind: kind, name: this.name().trim(), vehicleV: kind === 'light-truck' ? 24 : 12, rig: this.rig() } }, ...couple];
+    if (this.done(`another vehicle: ${this.name().trim() || this.kindWords(kind)}`, asked)) this.name.set('');
+  }
+
+  protected rename(id: string, name: string): void {
+    this.refused.set(this.designs.editJob('name of the vehicle', (d) => void (d.vehicles[id]!.name = name)));
+  }
+
+  protected takeOut(id: string): void {
+    this.done(`without the ${this.nameOf(id)}`, [{ do: 'removeVehicle', with: { vehicle: id } }]);
+  }
+
+  protected couple(): void {
+    this.done(`${this.nameOf(this.from())} and ${this.nameOf(this.shownTo())} joined`, [{ do: 'couple', with: { from: this.from(), to: this.shownTo(), carries: this.carry() } }]);
+  }
+
+  protected uncouple(id: string, words: string): void {
+    this.done(`without the ${words}`, [{ do: 'uncouple', with: { coupling: id } }]);
+  }
+
+  protected setFloor(id: string, percent: number | null): void {
+    this.refused.set(this.designs.editJob('floor of the lead', (d) => void (d.couplings[id]!.floorSoc = (percent ?? 50) / 100)));
+  }
+}

@@ -1,0 +1,33 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { couplingsOf, enginesFor, isJoined, vehicleIds, vehicleName } from '@meridex/core';
+import { DesignService } from '../services/design.service';
+import { SelectionService } from '../services/selection.service';
+
+/** The vehicles of a job, coupled in a row: the one that is pressed is shown on every stage. */
+@Component({
+  selector: 'mx-vehicle-tabs',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './vehicle-tabs.html',
+  styleUrl: './vehicle-tabs.less',
+})
+export class VehicleTabs {
+  protected readonly designs = inject(DesignService);
+  private readonly selection = inject(SelectionService);
+
+  protected readonly tabs = computed(() => {
+    const job = this.designs.job();
+    if (!job || !isJoined(job)) return [];
+    const name = (id: string): string => (vehicleIds(job).includes(id) ? vehicleName(job, id) : 'nothing');
+    const leads = couplingsOf(job).flatMap(([, c]) => (c.carries === 'mains' ? [c] : []));
+    return vehicleIds(job).map((id) => ({
+      id,
+      name: name(id),
+      by: [...enginesFor(job, id).map((e) => `charged by the ${name(e)}`), ...leads.flatMap((c) => (c.to === id ? [`mains lead from the ${name(c.from)}`] : []))].join(' · ') || 'its own engine',
+    }));
+  });
+
+  protected lookAt(id: string): void {
+    for (const s of [this.selection.run, this.selection.gear, this.selection.load, this.selection.finding]) s.set(null);
+    this.designs.lookAt(id);
+  }
+}

@@ -130,14 +130,17 @@ export class Settling {
     const resistors = this.resistors();
     const { sources, loads } = this.sources();
     const giving = loads.filter((l) => l.value < 0 && this.u.modes.has(l.id));
-    const live = joinedTo(
-      { resistors },
-      [...sources, ...giving].map((s) => s.plus),
-    );
+    const reach = (of: 'plus' | 'minus'): ReadonlySet<string> =>
+      joinedTo(
+        { resistors },
+        [...sources, ...giving].map((s) => s[of]),
+      );
+    // A disconnect in the negative leaves the feed live and takes the return away.
+    const [live, returned] = [reach('plus'), reach('minus')];
     const nodes = new Set<string>(['bus-']);
     for (const r of resistors) nodes.add(r.a).add(r.b);
     for (const s of [...sources, ...loads]) nodes.add(s.plus).add(s.minus);
-    const fed = this.drawn.filter((d) => live.has(d.plus)).map(({ id, plus, minus, kind, value }): CircuitLoad => ({ id, plus, minus, kind, value }));
+    const fed = this.drawn.filter((d) => live.has(d.plus) && returned.has(d.minus)).map(({ id, plus, minus, kind, value }): CircuitLoad => ({ id, plus, minus, kind, value }));
     return { ground: 'bus-', nodes: [...nodes], resistors, sources, loads: [...loads, ...fed] };
   }
 

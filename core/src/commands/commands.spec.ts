@@ -62,6 +62,36 @@ describe('a command', () => {
   });
 });
 
+describe('commands on loads and on what was there before', () => {
+  it('add an appliance of the library, change it and take it out', () => {
+    const d = after({ do: 'addLoad', with: { item: 'fridge', id: 'cold', size: 60, set: { critical: true } } }, { do: 'setLoad', with: { load: 'cold', set: { name: 'bait fridge' } } });
+    expect([d.loads['cold']!.name, d.loads['cold']!.critical, d.loads['cold']!.purpose]).toEqual(['bait fridge', true, 'fridge']);
+    const done = doCommand(d, { do: 'removeLoad', with: { load: 'cold' } });
+    expect(done.ok && done.design).toEqual(blank);
+  });
+
+  it('say in words what is no appliance, field or load', () => {
+    expect(refusal(blank, { do: 'addLoad', with: { item: 'sauna' } })).toContain('item: sauna is none of the library; fridge');
+    expect(refusal(blank, { do: 'addLoad', with: { item: 'fridge', set: { colour: 'red' } } })).toContain('set.colour: not a field of fridge');
+    expect(refusal(blank, { do: 'setLoad', with: { load: 'cold', set: {} } })).toBe('load: cold is not there; there are none yet');
+    expect(refusal(blank, { do: 'addLoad', with: { item: 'fridge', set: { draw: { by: 'plate', unit: 'W', value: -3 } } } })).toMatch(/loads . fridge . draw . value/);
+    expect(refusal(blank, { do: 'addExisting', with: { name: 'old box', does: ['sings'] } })).toMatch(/^does\.0: /);
+    expect(refusal(blank, { do: 'addTrace', with: { set: { length: 3 } } })).toContain('set.length: not a field of a traced wire');
+    expect(refusal(blank, { do: 'place', with: { gear: 'house', zone: 'canopy', on: { face: 'canopy-floor', u: 0, v: 0, turn: 45 } } })).toMatch(/^on\.turn: /);
+  });
+
+  it('enter gear and wires that are there, and where things stand', () => {
+    const d = after(
+      { do: 'addExisting', with: { id: 'old', name: 'old charger', does: ['charges from mains'], set: { verdict: 'remove' } } },
+      { do: 'addTrace', with: { id: 'blue', set: { colour: 'blue', live: 'always', areaMm2: 1 } } },
+      { do: 'place', with: { gear: 'house', zone: 'canopy', when: 'later' } },
+    );
+    expect(d.brief.existing['old']).toEqual(jasmine.objectContaining({ name: 'old charger', verdict: 'remove', does: ['charges from mains'] }));
+    expect(d.brief.traces['blue']).toEqual(jasmine.objectContaining({ colour: 'blue', live: 'always', areaMm2: 1, verdict: 'undecided' }));
+    expect(d.places['house']).toEqual({ zone: 'canopy', on: null, when: 'later' });
+  });
+});
+
 /** Additions in any order, each possible on a new design. */
 const addition = fc.constantFrom<Asked>(
   { do: 'addArray', with: { part: 'pv-200', count: 2 } },

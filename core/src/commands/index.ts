@@ -2,13 +2,35 @@ import { catalogueOf } from '../catalogue/index.js';
 import { editDesign, isJoined, OWN, patchInJob, vehicleIn, type Design } from '../design/index.js';
 import { run, type Command, type Commanded } from './command.js';
 import { addVehicle, couple, removeVehicle, uncouple } from './vehicles.js';
+import { addExisting, addLoad, addTrace, place, removeLoad, setLoad } from './gear.js';
 import { addArray, addBank, addBatteries, addConverter, addLink, addPart, changeThing, hang, remove, setBatteries } from './rig.js';
 
 export { type Commanded } from './command.js';
 export { takeOut } from './take-out.js';
 
 /** Every command by its name. */
-export const COMMANDS = { addBank, addBatteries, addArray, addConverter, addLink, addPart, hang, changeThing, remove, setBatteries, addVehicle, removeVehicle, couple, uncouple } as const;
+export const COMMANDS = {
+  addBank,
+  addBatteries,
+  addArray,
+  addConverter,
+  addLink,
+  addPart,
+  hang,
+  changeThing,
+  remove,
+  setBatteries,
+  addLoad,
+  setLoad,
+  removeLoad,
+  addExisting,
+  addTrace,
+  place,
+  addVehicle,
+  removeVehicle,
+  couple,
+  uncouple,
+} as const;
 export type CommandName = keyof typeof COMMANDS;
 
 /** What is asked for, as it stands in a file or comes from a screen. */

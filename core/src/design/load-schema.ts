@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { hour, share, spanSchema, text } from './common-schema.js';
 
-export const PURPOSES = ['fridge', 'electronics', 'lights', 'sockets', 'pump', 'heater', 'tools', 'cooking', 'medical', 'other'] as const;
+export const PURPOSES = ['fridge', 'electronics', 'lights', 'sockets', 'pump', 'heater', 'tools', 'cooking', 'medical', 'brakes', 'other'] as const;
 
 /** What a load draws: by its plate, by a measurement of one cycle at nominal volts, or by the energy of a day. */
 export const drawSchema = z.discriminatedUnion('by', [
@@ -23,11 +23,13 @@ export const whenSchema = z.discriminatedUnion('at', [
 ]);
 
 /**
- * What a load's own wire starts at: a way of the fuse block (or a fuse at the bus bars), a switch bank or joint strip
- * that it shares, or a circuit that is there already and how that is tapped.
+ * What a load's own wire starts at: a way of the fuse block (or a fuse at the bus bars), a battery's own post, a switch
+ * bank or joint strip that it shares, or a circuit that is there already and how that is tapped.
  */
 export const feedSchema = z.discriminatedUnion('by', [
   z.object({ by: z.literal('own') }),
+  /** A battery's own post, before every switch: always live. */
+  z.object({ by: z.literal('battery'), of: z.enum(['house', 'vehicle']) }),
   z.object({ by: z.literal('group'), group: z.string().max(60) }),
   z.object({ by: z.literal('wire'), wire: z.string().max(60), how: z.enum(['joint', 'fuse tap', 'piercing tap']) }),
 ]);

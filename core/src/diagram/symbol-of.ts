@@ -11,6 +11,7 @@ const BY_PURPOSE: Readonly<Record<Purpose, SymbolKind>> = {
   heater: 'load',
   cooking: 'load',
   medical: 'load',
+  brakes: 'load',
   tools: 'load',
   other: 'load',
 };

@@ -11,6 +11,7 @@ const BY_PURPOSE: Readonly<Record<Load['purpose'], number>> = {
   heater: 5,
   cooking: 5,
   medical: 3,
+  brakes: 3,
   tools: 5,
   other: 5,
 };

@@ -3,6 +3,7 @@ import { chargingRuns } from './charging-runs.js';
 import { withBundles, type DraftContext } from './context.js';
 import { houseRuns } from './house-runs.js';
 import { wireRuns } from './shared-runs.js';
+import { straightRuns } from './straight-runs.js';
 import { sunRuns } from './sun-runs.js';
 
 /**
@@ -12,6 +13,6 @@ import { sunRuns } from './sun-runs.js';
 export function draftRuns(c: DraftContext): RunSpec[] {
   let number = 0;
   const next = (): number => ++number;
-  const specs = [...chargingRuns(c, next), ...houseRuns(c, next), ...sunRuns(c, next), ...wireRuns(c, next)];
+  const specs = [...chargingRuns(c, next), ...houseRuns(c, next), ...sunRuns(c, next), ...wireRuns(c, next), ...straightRuns(c, next)];
   return withBundles(specs.filter((s) => ![s.from.gear, s.to.gear].some((g) => c.gear.get(g)?.when === 'later')));
 }

@@ -16,6 +16,13 @@ export const GEAR: readonly LibraryItem[] = [
     make: () => ({ purpose: 'other', ...watts(36), dim: 0.35, ...hours(6, 'daytime'), surge: 1.5 }),
   },
   {
+    id: 'breakaway-brake',
+    name: 'breakaway brake',
+    shelf: 'tools and gear',
+    note: 'pulls the trailer’s brakes when it breaks away: always live, straight off the battery; used for a test a day',
+    make: () => ({ purpose: 'brakes', ...amps(12), ...hours(0.05), critical: true, feed: { by: 'battery', of: 'house' } }),
+  },
+  {
     id: 'diesel-heater',
     name: 'diesel heater',
     shelf: 'air and heat',

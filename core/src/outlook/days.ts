@@ -5,7 +5,8 @@ import { dayFigures, dayLoad, spansTogether, type DayFigures, type DayLoad, type
 import { climateOf, tripDays } from '../travel/index.js';
 
 /** True of a load that hangs on one of the vehicle's own circuits. */
-const onVehicle = ({ brief }: Design, { feed, supply }: Load): boolean => supply === 'dc' && feed.by === 'wire' && brief.traces[feed.wire]?.fedFrom === 'vehicle';
+const onVehicle = ({ brief }: Design, { feed, supply }: Load): boolean =>
+  supply === 'dc' && ((feed.by === 'wire' && brief.traces[feed.wire]?.fedFrom === 'vehicle') || (feed.by === 'battery' && feed.of === 'vehicle'));
 
 /** Hours of every day in which something else than the site feeds an inlet: a generator, another vehicle. */
 export const inletHours = ({ inlets }: Design): readonly HourSpan[] => Object.values(inlets).reduce<readonly HourSpan[]>((all, i) => spansTogether(all, i.hours), []);

@@ -67,6 +67,7 @@ export const LOAD_BODY: Readonly<Record<Load['purpose'], LoadBody>> = {
   tools: box([300, 220, 200], 8, 'floor', { exit: 'left' }),
   cooking: box([320, 250, 300], 5, 'floor', { stands: true, exit: 'left', airMm: 100 }),
   medical: box([260, 180, 160], 4),
+  brakes: box([90, 60, 50], 0.3),
   other: box([200, 150, 120], 2),
 };
 

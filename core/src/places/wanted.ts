@@ -67,7 +67,10 @@ function bankGear({ ref, selected, batteries: parts }: BankThing, design: Design
   const [main] = parts;
   if (!bank || !main) return [];
   const plain = selected ? 'second battery' : 'house battery';
-  return [{ ...make(ref, 'house', `${plain} ${bank.capacityAh} Ah`, batteries(main.part, bank.strings * bank.inSeries)), plain, part: main.part.id }];
+  const gear = make(ref, 'house', `${plain} ${bank.capacityAh} Ah`, batteries(main.part, bank.strings * bank.inSeries));
+  // A lead-acid battery stands under a bonnet as the starting battery does; the electronics in a lithium one do not.
+  const outside = parts.every((p) => p.part.chemistry !== 'lfp');
+  return [{ ...gear, plain, part: main.part.id, fixing: outside ? { ...gear.fixing, weather: 'spray' } : gear.fixing }];
 }
 
 /** Bus bars, or the hub board in their place, and a block beside them. */

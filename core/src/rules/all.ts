@@ -1,5 +1,6 @@
 import { alternatorOvercommitted } from './alternator-overcommitted.js';
 import { batteryAmongPeople } from './battery-among-people.js';
+import { breakawaySwitched } from './breakaway-switched.js';
 import { chargeOverLimit } from './charge-over-limit.js';
 import { faultNotCleared } from './fault-not-cleared.js';
 import { fuseCannotBreak } from './fuse-cannot-break.js';
@@ -193,6 +194,7 @@ export const RULES: readonly Rule[] = [
   vehicleFile,
   holeTooSmall,
   tubeTooSmall,
+  breakawaySwitched,
   plugMatesWrong,
   plugWire,
   plugExposed,

@@ -7,11 +7,12 @@ export const controllerIdle: Rule = {
   severity: 'stop',
   basis: 'a controller stands between panels and a bank',
   why: 'A box that nothing feeds, or that feeds nothing, costs money and brings no ampere-hour.',
-  test: ({ design, catalogue, runs, supply: { arrays, bank } }) =>
+  test: ({ design, catalogue, runs, supply: { bank } }) =>
     Object.entries(design.converters).flatMap(([id, c]): Found[] => {
       const part = catalogue.find('solar-controller', c.part);
       if (!part) return [];
-      const fed = arrays.some((a) => a.regulator?.id === id);
+      // Panels that wait for later feed it then.
+      const fed = Object.values(design.arrays).some((a) => a.part !== null && a.into?.in === 'converters' && a.into.id === id);
       const joined = !bank || runs.some((r) => r.spec.from.gear === id);
       const what = !fed ? 'nothing feeds it' : !joined ? 'it is wired to nothing' : null;
       return what ? [{ at: { stage: 'supply', about: id }, values: { name: part.name, what } }] : [];

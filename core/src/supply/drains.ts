@@ -51,12 +51,13 @@ function isolatorDrain(design: Design, isolator: PartOf<'isolator'>, bank: Bank 
   return [{ path: `isolator closed until ${isolator.openV} V: its share of the house loads`, amps, days: Infinity, stopsBy: `opening at ${isolator.openV} V` }];
 }
 
-/** Loads that were hung on the vehicle's own circuits, where those stay live. */
+/** Loads that were hung on the vehicle's own circuits, where those stay live, or straight on its battery. */
 function tappedDrains(design: Design, parked: Pick<DayFigures, 'onVehicle'>): readonly Drain[] {
   return parked.onVehicle.flatMap((l): Drain[] => {
     const { feed } = design.loads[l.id]!;
     const wire = feed.by === 'wire' ? design.brief.traces[feed.wire] : undefined;
     const amps = l.whDay / 24 / design.brief.vehicleV;
+    if (feed.by === 'battery') return amps > 0 ? [{ path: `${l.name}, straight off the starting battery`, amps, days: drainDays(design.supply.startingAh, amps), stopsBy: 'nothing' }] : [];
     if (!wire || amps <= 0 || wire.live === 'ignition on' || wire.live === 'accessory' || wire.live === 'never') return [];
     return [{ path: `${l.name}, on the vehicle’s ${wire.colour || 'own'} wire to ${wire.to || 'an unnamed place'}`, amps, days: drainDays(design.supply.startingAh, amps), stopsBy: 'nothing' }];
   });

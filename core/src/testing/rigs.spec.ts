@@ -5,7 +5,7 @@ import { circuitPlan, NAMED_STATES, settle, sweep } from '../circuit/index.js';
 import { circuitsCsv, orderCsv } from '../formats/index.js';
 import { partsOf, plant } from '../plant/index.js';
 import { doCommands, type Asked } from '../commands/index.js';
-import { blankDesign, readDesign } from '../design/index.js';
+import { asOfNow, blankDesign, readDesign } from '../design/index.js';
 import { EXAMPLE_VEHICLES } from './rigs.js';
 
 describe('the example rigs', () => {
@@ -33,7 +33,7 @@ describe('the example rigs', () => {
     });
 
     it(`${key}: every thing of the plant is ordered as often as it is there, and joined`, () => {
-      const p = plant(design, catalogue);
+      const p = plant(asOfNow(design), catalogue);
       const wanted = new Map<string, number>();
       for (const t of partsOf(p)) wanted.set(t.part.id, (wanted.get(t.part.id) ?? 0) + t.quantity);
       for (const [part, quantity] of wanted)

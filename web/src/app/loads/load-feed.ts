@@ -61,13 +61,15 @@ export class LoadFeed {
   });
   protected readonly chosen = computed(() => {
     const feed = this.feed();
-    return feed.by === 'own' ? 'own' : feed.by === 'group' ? `group:${feed.group}` : `wire:${feed.wire}`;
+    return feed.by === 'own' ? 'own' : feed.by === 'battery' ? `battery:${feed.of}` : feed.by === 'group' ? `group:${feed.group}` : `wire:${feed.wire}`;
   });
   private readonly named = computed((): ReadonlyMap<string, string> => {
     const { groups, brief } = this.designs.design()!;
     const order = <T extends { readonly order: number }>(all: Readonly<Record<string, T>>): [string, T][] => Object.entries(all).sort(([, a], [, b]) => a.order - b.order);
     return new Map([
       ['own', 'a fuse of its own'],
+      ['battery:house', 'the house battery’s post, always live'],
+      ['battery:vehicle', 'the starting battery’s post, always live'],
       ...order(groups).map(([id, g]): [string, string] => [`group:${id}`, `${g.name || 'unnamed'}, ${g.kind}`]),
       ...order(brief.traces)
         .filter(([, t]) => t.verdict !== 'remove')
@@ -89,7 +91,8 @@ export class LoadFeed {
     this.designs.edit('what a load hangs on', (d) => {
       const load = d.loads[this.id()];
       if (!load) return;
-      if (kind === 'group') load.feed = { by: 'group', group: id };
+      if (kind === 'battery') load.feed = { by: 'battery', of: id === 'vehicle' ? 'vehicle' : 'house' };
+      else if (kind === 'group') load.feed = { by: 'group', group: id };
       else if (kind === 'wire') load.feed = { by: 'wire', wire: id, how: 'joint' };
       else if (kind === 'new') {
         const group = newId();

@@ -70,6 +70,7 @@ const suites = [
   ['lint', asOne(() => npx(['eslint', '.']))],
   ['types of the specs', asOne(() => npx(['tsc', '-p', 'tsconfig.specs.json']))],
   ['layers', asOne(() => npx(['depcruise', '--config', '.dependency-cruiser.cjs', 'core/src', 'server/src', 'cli/src', 'web/src/app']))],
+  ['unused', asOne(() => npx(['knip', '--no-config-hints']))],
   ['core, server and command line', nodeSuite],
   ['web', webSuite],
   ['paths', pathSuite],

@@ -1,3 +1,5 @@
+import { OWN } from './in-job.js';
+
 /** What a rig is made of: every thing belongs to one of these. */
 export type Collection = 'vehicles' | 'banks' | 'arrays' | 'converters' | 'links' | 'distribution' | 'switchgear' | 'monitors' | 'outlets' | 'loads' | 'groups' | 'traces';
 
@@ -46,4 +48,13 @@ export const isThereBefore = (key: string | undefined): boolean => key !== undef
 export function loadNamed(key: string | undefined): string | null {
   const ref = key === undefined ? null : namedBy(key);
   return ref?.in === 'loads' ? ref.id : null;
+}
+
+/** Key under which a tick or reading of a vehicle is kept in the job's record. @example recordKey('caravan', 'house-rest') // 'caravan/house-rest' */
+export const recordKey = (vehicle: string, key: string): string => (vehicle === OWN ? key : `${vehicle}/${key}`);
+
+/** The records of one vehicle among all of a job, by its own keys. @example recordsOf('caravan', { 'caravan/a': 1, b: 2 }) // { a: 1 } */
+export function recordsOf<T>(vehicle: string, all: Readonly<Record<string, T>>): Record<string, T> {
+  const mark = recordKey(vehicle, '');
+  return Object.fromEntries(Object.entries(all).flatMap(([key, value]) => ((vehicle === OWN ? !key.includes('/') : key.startsWith(mark)) ? [[key.slice(mark.length), value] as const] : [])));
 }

@@ -21,7 +21,7 @@ const INVERTER_LEAST_MM2 = 4;
 const WAY_SHARE = 0.8;
 
 /** Loads wired at house volts, apart into those on the fuse block and those too big for one of its ways. */
-export function splitLoads(c: DraftContext): { readonly onBlock: readonly DayLoad[]; readonly direct: readonly DayLoad[] } {
+function splitLoads(c: DraftContext): { readonly onBlock: readonly DayLoad[]; readonly direct: readonly DayLoad[] } {
   const { block } = distributionOf(c.design, c.catalogue);
   const dc = c.day.loads.filter((l) => !l.mains && c.design.loads[l.id]!.feed.by === 'own');
   const openV = c.bank?.openV ?? c.design.supply.houseV;

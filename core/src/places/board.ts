@@ -95,7 +95,7 @@ export function arrangeBoard(face: Face, entry: Board['entry'], gear: readonly G
     const outline = outlineOn(face, g.mm, g.fixing.stands, g.fixing.exit, turn);
     const exitMm = Math.max(loom, bend.get(g.id) ?? 0);
     const near = entry === 'top' ? { u: 0, v: room.h } : null;
-    const spot = freeSpot(room, outline, Math.max(BOARD_MM.between, g.fixing.airMm), shades, Infinity, near, exitMm);
+    const spot = freeSpot(room, outline, { airMm: Math.max(BOARD_MM.between, g.fixing.airMm), taken: shades, depthMm: Infinity }, { near, exitMm });
     if (!spot) {
       left.push(g.id);
       continue;

@@ -53,7 +53,7 @@ export function spotOn(design: Design, gear: readonly Gear[], g: Gear, face: Fac
   const near = bus ? { u: face.normal[1] === 'x' ? bus.y - face.at.y : bus.x - face.at.x, v: face.normal[1] === 'z' ? bus.y - face.at.y : bus.z - face.at.z } : null;
   for (const turn of TURNS) {
     const outline = outlineOn(face, g.mm, g.fixing.stands, g.fixing.exit, turn);
-    const spot = freeSpot(face, outline, Math.max(30, g.fixing.airMm), taken, depthOf(face, zone), near, exitMmOf(g.role));
+    const spot = freeSpot(face, outline, { airMm: Math.max(30, g.fixing.airMm), taken, depthMm: depthOf(face, zone) }, { near, exitMm: exitMmOf(g.role) });
     if (spot) return { u: spot.u, v: spot.v, turn };
   }
   return null;

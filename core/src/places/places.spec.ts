@@ -127,13 +127,15 @@ describe('drafted places', () => {
 });
 
 describe('a free spot', () => {
-  it('is the lowest, then the most forward', () => expect(freeSpot(wall, { w: 200, h: 100, outMm: 50, exit: 'out' }, 0, new Shades([]), 500)).toEqual({ u: 0, v: 0, rowMm: 0 }));
-  it('keeps the room that cables want on their side', () => expect(freeSpot(wall, { w: 200, h: 100, outMm: 50, exit: 'down' }, 0, new Shades([]), 500)).toEqual({ u: 0, v: 165, rowMm: 0 }));
+  it('is the lowest, then the most forward', () =>
+    expect(freeSpot(wall, { w: 200, h: 100, outMm: 50, exit: 'out' }, { airMm: 0, taken: new Shades([]), depthMm: 500 })).toEqual({ u: 0, v: 0, rowMm: 0 }));
+  it('keeps the room that cables want on their side', () =>
+    expect(freeSpot(wall, { w: 200, h: 100, outMm: 50, exit: 'down' }, { airMm: 0, taken: new Shades([]), depthMm: 500 })).toEqual({ u: 0, v: 165, rowMm: 0 }));
   it('is none where the thing is too deep, too wide or everything is taken', () => {
     const o = { w: 200, h: 100, outMm: 50, exit: 'out' as const };
-    expect(freeSpot(wall, o, 0, new Shades([]), 40)).toBeNull();
-    expect(freeSpot(wall, { ...o, w: 1001 }, 0, new Shades([]), 500)).toBeNull();
-    expect(freeSpot(wall, o, 0, new Shades([{ box: { x: -10, y: 0, z: -10, l: 2000, w: 100, h: 2000 }, gapMm: 0 }]), 500)).toBeNull();
+    expect(freeSpot(wall, o, { airMm: 0, taken: new Shades([]), depthMm: 40 })).toBeNull();
+    expect(freeSpot(wall, { ...o, w: 1001 }, { airMm: 0, taken: new Shades([]), depthMm: 500 })).toBeNull();
+    expect(freeSpot(wall, o, { airMm: 0, taken: new Shades([{ box: { x: -10, y: 0, z: -10, l: 2000, w: 100, h: 2000 }, gapMm: 0 }]), depthMm: 500 })).toBeNull();
   });
   it('meets nothing that is taken, whatever that is', () => {
     const box = fc.record({
@@ -146,7 +148,7 @@ describe('a free spot', () => {
     });
     fc.assert(
       fc.property(fc.array(box, { maxLength: 8 }), fc.nat(40), fc.option(fc.record({ u: fc.nat(1000), v: fc.nat(600) }), { nil: null }), (boxes, gapMm, near) => {
-        const spot = freeSpot(wall, { w: 180, h: 120, outMm: 60, exit: 'left' }, 0, new Shades(boxes.map((b) => ({ box: b, gapMm }))), 500, near, 90);
+        const spot = freeSpot(wall, { w: 180, h: 120, outMm: 60, exit: 'left' }, { airMm: 0, taken: new Shades(boxes.map((b) => ({ box: b, gapMm }))), depthMm: 500 }, { near, exitMm: 90 });
         if (!spot) return;
         expect(spot.u >= 90 && spot.u + 180 <= 1000 && spot.v >= 0 && spot.v + 120 <= 600).toBeTrue();
         const room = { x: spot.u - 90, y: 0, z: spot.v, l: 270, w: 60, h: 120 };

@@ -94,7 +94,7 @@ export function draftOne(s: Setting, t: Wanted, zone: string, d: Underway, more:
     const turn = turns[search.from % TURNS.length]!;
     const outline = outlineOn(face, t.body.mm, t.fixing.stands, t.fixing.exit, turn);
     const near = anchor(t, face, s, d.done);
-    const spot = freeSpot(face, outline, airMm, d.shades, depthOf(face, s.zones.get(face.zone)!), near, exitMm, near ? 0 : search.fromMm);
+    const spot = freeSpot(face, outline, { airMm, taken: d.shades, depthMm: depthOf(face, s.zones.get(face.zone)!) }, { near, exitMm, fromMm: near ? 0 : search.fromMm });
     if (!spot || (good && isAwkward(t, face, spot.v + outline.h / 2))) continue;
     if (!near) search.fromMm = spot.rowMm;
     return gearOn(s, t, face, { u: spot.u, v: spot.v, turn }, { ...more, crowded: false });

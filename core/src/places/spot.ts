@@ -116,12 +116,26 @@ function rowsFrom(lowMm: number, highMm: number): number[] {
   return rows;
 }
 
+/** What a thing is set down among: air it wants, what is there, and how far the face lets it stick out, mm. */
+interface Among {
+  readonly airMm: number;
+  readonly taken: Shades;
+  readonly depthMm: number;
+}
+
+/** Where it should be, the room its cables want, mm, and the row before which none is free. */
+interface Wished {
+  readonly near?: Near;
+  readonly exitMm?: number;
+  readonly fromMm?: number;
+}
+
 /**
  * The free place of an outline on a face that is nearest to where it should be; null when it fits nowhere. Row by row,
  * what is in the way is stepped over to either side of what is wanted. Where nothing draws
  * it, the lowest row with room is as good as any; `fromMm` skips the rows that are known to have none.
  */
-export function freeSpot(face: Face, o: Outline, airMm: number, taken: Shades, depthMm: number, near: Near = null, exitMm: number = EXIT_MM, fromMm = 0): Spot | null {
+export function freeSpot(face: Face, o: Outline, { airMm, taken, depthMm }: Among, { near = null, exitMm = EXIT_MM, fromMm = 0 }: Wished = {}): Spot | null {
   const room = withExit(o, exitMm);
   const [most, high] = [face.w - room.w, face.h - room.h];
   if (most < 0 || high < 0 || o.outMm > depthMm) return null;

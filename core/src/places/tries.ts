@@ -47,7 +47,7 @@ function holdsAll(s: Setting, t: Wanted, face: Face, airMm: number, turn: Turn, 
   const outline = outlineOn(face, t.body.mm, t.fixing.stands, t.fixing.exit, turn);
   const more = [...taken];
   for (let i = 0; i < t.ofAlike; i++) {
-    const spot = freeSpot(face, outline, airMm, new Shades(more), depthOf(face, s.zones.get(face.zone)!), null, exitMmOf(t.role));
+    const spot = freeSpot(face, outline, { airMm, taken: new Shades(more), depthMm: depthOf(face, s.zones.get(face.zone)!) }, { exitMm: exitMmOf(t.role) });
     if (!spot) return false;
     more.push({ box: faceBox(face, { ...spot, w: outline.w, h: outline.h, outMm: outline.outMm }), gapMm: airMm });
   }

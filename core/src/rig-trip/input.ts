@@ -98,7 +98,6 @@ export const rigTripSchema = z
   .superRefine((rig, context) => complain(rig, (path, message) => context.addIssue({ code: 'custom', path, message })));
 
 export type RigTrip = z.infer<typeof rigTripSchema>;
-export type RigCharger = RigTrip['chargers'][number];
 export type RigBank = RigTrip['banks'][number];
 
 /** True of what was given, and not as null. */

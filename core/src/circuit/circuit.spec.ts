@@ -44,8 +44,8 @@ describe('a design’s circuit', () => {
       const s = sweep(plan);
       expect(s.boundHolds).toBeTrue();
       for (const { spec, figures } of plan.runs) {
-        const worst = s.runs.find((w) => w.id === spec.id);
-        if (!worst) continue;
+        const worst = s.runs.find((w) => w.id === spec.id)!;
+        expect(worst).withContext(spec.id).toBeDefined();
         // A constant power draws more by as much as its path lowers the volts.
         const least = Math.min(...plan.runs.filter((r) => r.spec.group === 'loads').map((r) => r.figures.arrivesV));
         const fallen = plan.bank.openV / least;
@@ -192,9 +192,13 @@ describe('the worst state of each run and load', () => {
       const s = sweep(few);
       const most = new Map<string, number>();
       const least = new Map<string, number>();
+      let unsolved = 0;
       for (const state of all(few, ids)) {
         const r = settle(few, state);
-        if (!r.ok) continue;
+        if (!r.ok) {
+          unsolved++;
+          continue;
+        }
         for (const { id, amp } of r.runs.values()) most.set(id, Math.max(most.get(id) ?? 0, Math.abs(amp)));
         for (const l of r.loads) if (l.live && l.id !== 'vehicle') least.set(l.id, Math.min(least.get(l.id) ?? Infinity, l.volt));
       }
@@ -206,6 +210,7 @@ describe('the worst state of each run and load', () => {
         expect(w.volt)
           .withContext(w.id)
           .toBeLessThanOrEqual(least.get(w.id)! + 1e-6);
+      expect(unsolved).toBe(0);
       expect(s.solved).toBeLessThan(30);
     });
   }

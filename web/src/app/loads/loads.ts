@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { blankLoad, figure, type HourSpan, type Load, loadFromLibrary, loadSpans, purposeOf, readDraw, readPastedLoads, readUse } from '@meridex/core';
+import { type Design, blankLoad, figure, type HourSpan, type Load, loadFromLibrary, loadSpans, purposeOf, readDraw, readPastedLoads, readUse } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzModalModule } from 'ng-zorro-antd/modal';
@@ -14,6 +14,13 @@ import { Boil } from './boil';
 import { LibraryDrawer, type Picked } from './library-drawer';
 import { LoadDetail } from './load-detail';
 import { drawText, readWhen, useText, whenText } from './words';
+
+/** What a load's wire starts at, in a few words; empty: a fuse of its own. */
+function hangsOn(feed: Load['feed'], groups: Design['groups'], traces: Design['brief']['traces']): string {
+  if (feed.by === 'battery') return `always live, off the ${feed.of === 'house' ? 'house' : 'starting'} battery`;
+  if (feed.by === 'group') return `on ${groups[feed.group]?.name || 'a group'}`;
+  return feed.by === 'wire' ? `on the ${traces[feed.wire]?.colour || 'old'} wire` : '';
+}
 
 /** Everything that must run, edited in place or pasted from a spreadsheet. */
 @Component({
@@ -115,7 +122,7 @@ export class LoadsStage {
   /** What is special about a load, in a few words; empty: nothing is. */
   protected signs({ critical, supply, feed }: Load): string {
     const { groups, brief } = this.designs.design()!;
-    const on = supply !== 'dc' || feed.by === 'own' ? '' : feed.by === 'group' ? `on ${groups[feed.group]?.name || 'a group'}` : `on the ${brief.traces[feed.wire]?.colour || 'old'} wire`;
+    const on = supply === 'dc' ? hangsOn(feed, groups, brief.traces) : '';
     return [critical ? 'never off' : '', supply === 'mains' ? '230 V' : '', on].filter(Boolean).join(', ');
   }
 

@@ -127,6 +127,7 @@ function leadEnds(
     draw: { by: 'plate', unit: 'W', value: inletTakesW(taker, catalogue, inlet) },
     use: { by: 'duty', duty: 1 },
     when: { at: 'hours', spans: i.hours ?? LEAD_HOURS },
+    lead: true,
   };
   return { outlet, inlet };
 }

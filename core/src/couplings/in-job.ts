@@ -15,6 +15,9 @@ const tripOf = keptFor(
 /** The trip of a job's banks together; null while there is no bank. */
 export const joinedTripOf = (job: Design, catalogue: Catalogue): ReturnType<typeof simulateJoined> => tripOf(catalogue, job);
 
+/** A lead that is plugged in and gives nothing still stands there to be reckoned with. */
+const LEAST_DUTY = 1e-4;
+
 /**
  * One vehicle of a job as a design of its own, with what reaches it from the others: the engine that charges it, what
  * their chargers want of that, the hours in which their leads feed its inlets, and what its own leads give on the trip
@@ -31,7 +34,8 @@ export function inJob(job: Design, id: string, catalogue: Catalogue, by?: string
     leads.map(([key, c]) => {
       const load = design.loads[c.outlet!]!;
       const asksWh = load.draw.by === 'plate' ? load.draw.value * spanHours(leadHours(job, c)) * job.brief.trip.days : 0;
-      const duty = asksWh > 0 ? Math.min(1, (trip?.leadAcWh[key] ?? 0) / asksWh) : 0;
+      if (asksWh <= 0) return [c.outlet!, load];
+      const duty = Math.min(1, Math.max(LEAST_DUTY, (trip?.leadAcWh[key] ?? 0) / asksWh));
       return [c.outlet!, { ...load, use: { by: 'duty' as const, duty } }];
     }),
   );

@@ -57,5 +57,7 @@ export const loadSchema = z.object({
   feed: feedSchema,
   /** Rating of the plug or socket that it is put on by, A; null: wired. */
   plugA: z.number().min(1).max(350).nullable().default(null),
+  /** An outlet into which a lead to another vehicle of the job is plugged. */
+  lead: z.literal(true).optional(),
   light: z.object({ lumens: z.number().min(0).max(100000), colour: z.enum(['white', 'warm', 'amber', 'red']) }).nullable(),
 });

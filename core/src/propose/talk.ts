@@ -83,7 +83,9 @@ export function applyTalk(design: Design, talk: Talk): Design {
   Object.assign(brief.trip, talk.where, talk.days, { drivingH: talk.drivingH, mainsNights: talk.mains.nights, mainsH: talk.mains.nights === 'never' ? 0 : talk.mains.hours });
   brief.payloadLeftKg = talk.limits.payloadKg;
   brief.budget = talk.limits.budget;
-  next.loads = loadsFromTalk(talk);
+  // A lead to another vehicle is no answer of this talk: its outlet stays.
+  const outlets = Object.entries(next.loads).filter(([, l]) => l.lead);
+  next.loads = { ...loadsFromTalk(talk), ...Object.fromEntries(outlets) };
   tidy(next);
   return next;
 }

@@ -1,7 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { cutsCsv, figure, orderCsv, type OrderLine } from '@meridex/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import { cutsCsv, figure, isJoined, type Order, orderCsv, type OrderLine } from '@meridex/core';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
+import { OutlookService } from '../services/outlook.service';
 
 const GROUPS: readonly OrderLine['group'][] = ['devices', 'protection', 'cable', 'joints', 'sundries'];
 
@@ -53,9 +54,22 @@ export class OrderStage {
   private readonly designs = inject(DesignService);
   protected readonly assessments = inject(AssessmentService);
   protected readonly figure = figure;
-  protected readonly order = computed(() => this.assessments.assessment()!.order);
+  private readonly outlook = inject(OutlookService);
+  /** Of several vehicles: the list of all of them, or of the one that is looked at. */
+  protected readonly several = computed(() => isJoined(this.designs.job()!));
+  protected readonly whole = signal(false);
+  private readonly wholeOrder = signal<Order | null>(null);
+  protected readonly order = computed(() => (this.whole() && this.several() ? this.wholeOrder() : null) ?? this.assessments.assessment()!.order);
   protected readonly groups = computed(() => GROUPS.map((name) => ({ name, lines: this.order().lines.filter((l) => l.group === name) })).filter((g) => g.lines.length));
   protected readonly saved = signal<string | null>(null);
+
+  constructor() {
+    effect(() => {
+      const job = this.designs.job();
+      if (!job || !this.whole()) return;
+      void this.outlook.ask({ what: 'whole order', design: job }).then((order) => this.designs.job() === job && this.wholeOrder.set(order));
+    });
+  }
 
   protected save(what: 'parts' | 'cuts'): void {
     const text = what === 'parts' ? orderCsv(this.order()) : cutsCsv(this.order());

@@ -7,7 +7,10 @@ import {
   type DeadMap,
   type Design,
   type Failure,
+  assessJob,
   type JoinedResult,
+  type Order,
+  orderOfJob,
   joinedTripOf,
   type KeptEdit,
   keptEdits,
@@ -46,6 +49,7 @@ export type OutlookAsk =
   | { readonly what: 'protection'; readonly design: Design }
   | { readonly what: 'kept'; readonly design: Design }
   | { readonly what: 'joined trip'; readonly design: Design }
+  | { readonly what: 'whole order'; readonly design: Design }
   | { readonly what: 'what if'; readonly design: Design; readonly change: WhatIf };
 
 /** What is known of a circuit beyond its runs: which fuse opens first, what stays live, each run's worst state. */
@@ -66,6 +70,7 @@ export interface OutlookAnswers {
   readonly protection: ProtectionAnswer | null;
   readonly kept: readonly KeptEdit[];
   readonly 'joined trip': JoinedResult | null;
+  readonly 'whole order': Order;
   readonly 'what if': TripResult | null;
 }
 
@@ -103,6 +108,8 @@ export function answerOutlook(ask: OutlookAsk): OutlookAnswers[OutlookAsk['what'
       return keptEdits(ask.design, catalogueOf(ask.design));
     case 'joined trip':
       return joinedTripOf(ask.design, catalogueOf(ask.design));
+    case 'whole order':
+      return orderOfJob(assessJob(ask.design, catalogueOf(ask.design)));
     case 'what if':
       return simulateWhatIf(ask.design, catalogueOf(ask.design), ask.change);
   }

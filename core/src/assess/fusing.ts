@@ -2,7 +2,7 @@ import { ampacityA, cableSeries, gaugeOf, resistanceOhmPerM, sizeInWords, type C
 import type { Design } from '../design/index.js';
 import { PLANNING_PRICES as PRICE } from '../order/index.js';
 import { FUSE_KINDS, fuseWindow, outlastsStart, RATED_AIR_C, type FuseType, type FuseWindow } from '../protection/index.js';
-import { kept, REFERENCE_C } from '../quantity/index.js';
+import { memoize, REFERENCE_C } from '../quantity/index.js';
 import type { RunSpec, SizingTrouble, Tried } from '../routes/index.js';
 import { ALONE_PERCENT, cableStep, MOST_ABOVE, stepsThatCarry, type CableStep, type RunAsked } from '../tree/index.js';
 
@@ -78,7 +78,7 @@ function askedOf(spec: RunSpec, design: Design, choice: RunChoice, perPole: numb
 export const triedOf = (s: CableStep): Tried => ({ size: sizeInWords(s.size.size), areaMm2: s.size.areaMm2, ampacityA: s.ampacityA, dropPercent: s.dropPercent });
 
 /** Steps by all that they hang on: while one thing is dragged, most runs stay as they are. */
-const steps = kept(
+const steps = memoize(
   4000,
   (i: { asked: RunAsked; fuseA: number; perPole: number }) => `${Object.values(i.asked).join(' ')} ${i.fuseA} ${i.perPole}`,
   (i) => stepsThatCarry(i.asked, i.fuseA, i.perPole, pricePerM),

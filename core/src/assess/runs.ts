@@ -80,7 +80,7 @@ function strongerKind(run: Fitted, choice: RunChoice): number | null {
 }
 
 /** Changes what a short proved wrong: a stronger kind of fuse, or a thicker cable. True when something changed. */
-function learn(run: Fitted, design: Design, choice: RunChoice): boolean {
+function applySolution(run: Fitted, design: Design, choice: RunChoice): boolean {
   const { fuses, areaMm2 } = run.figures;
   const stronger = strongerKind(run, choice);
   if (stronger !== null) {
@@ -100,7 +100,7 @@ function learnAll(runs: readonly SizedRun[], design: Design, choices: ReadonlyMa
   const changed = new Set<RunChoice>();
   for (const r of runs) {
     const choice = choices.get(r.spec.id)!;
-    if (!changed.has(choice) && learn(inCircuit(r), design, choice)) changed.add(choice);
+    if (!changed.has(choice) && applySolution(inCircuit(r), design, choice)) changed.add(choice);
   }
   return changed.size > 0;
 }

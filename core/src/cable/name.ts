@@ -1,4 +1,4 @@
-import { kept } from '../quantity/index.js';
+import { memoize } from '../quantity/index.js';
 import { OUTSIDE_DIAMETERS_MM } from './diameters.js';
 import { AUTO_MM_AREAS, GAUGES, METRIC_AREAS_MM2, gaugeAreaMm2, gaugeNumber } from './sizes.js';
 
@@ -97,7 +97,7 @@ export function readCableName(typed: string): CableName {
 }
 
 /** The nearest stocked gauge to an area, for people who buy by gauge. @example nearestGauge(35) // '2' */
-export const nearestGauge: (areaMm2: number) => string = kept(200, String, (areaMm2: number) => {
+export const nearestGauge: (areaMm2: number) => string = memoize(200, String, (areaMm2: number) => {
   const distance = (name: string): number => Math.abs(Math.log(gaugeAreaMm2(name)! / areaMm2));
   return GAUGES.reduce((best, name) => (distance(name) < distance(best) ? name : best), GAUGES[0] as string);
 });

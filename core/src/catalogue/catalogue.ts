@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { kept } from '../quantity/index.js';
+import { memoize } from '../quantity/index.js';
 import { BATTERY_PARTS } from './kinds/battery/parts.js';
 import { batterySchema } from './kinds/battery/schema.js';
 import { DISCONNECT_PARTS } from './kinds/disconnect/parts.js';
@@ -86,7 +86,7 @@ export const SHIPPED_CATALOGUE = new Catalogue([
 ]);
 
 /** The shipped catalogue with parts of one’s own; one of the same id takes the shipped one’s place. */
-const withOwn = kept(8, JSON.stringify, (own: readonly Part[]) => {
+const withOwn = memoize(8, JSON.stringify, (own: readonly Part[]) => {
   const ids = new Set(own.map((p) => p.id));
   return new Catalogue([...SHIPPED_CATALOGUE.parts.filter((p) => !ids.has(p.id)), ...own]);
 });

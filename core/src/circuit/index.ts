@@ -1,5 +1,5 @@
 export * from './bond.js';
-export * from './dead.js';
+export * from './isolation-map.js';
 export * from './figures.js';
 export * from './inline.js';
 export * from './plan.js';

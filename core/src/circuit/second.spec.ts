@@ -3,7 +3,7 @@ import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { type Design, supplyOf } from '../design/index.js';
 import { buildDiagram } from '../diagram/index.js';
-import { circuitPlan, deadMap, PARKED, settle, type SettledState } from './index.js';
+import { circuitPlan, isolationMap, PARKED, settle, type SettledState } from './index.js';
 
 /** The vet's job with a smaller second bank behind a selector, its lead so much longer. */
 function twoBanks(count = 1): Design {
@@ -73,7 +73,7 @@ describe('a bank behind a selector', () => {
     const ids = new Set(d.nodes.map((n) => n.id));
     expect(d.nodes.filter((n) => n.gear === 'second').length).toBe(1);
     expect(d.lines.every((l) => ids.has(l.from.node) && ids.has(l.to.node))).toBeTrue();
-    const map = deadMap(circuitPlan(twoBanks(), SHIPPED_CATALOGUE, a)!);
+    const map = isolationMap(circuitPlan(twoBanks(), SHIPPED_CATALOGUE, a)!);
     expect(map.rows.some((r) => r.cells.some((c) => c.by.includes('second battery')))).toBeTrue();
     expect(a.order.cuts.some((c) => c.name.startsWith('Second battery'))).toBeTrue();
   });

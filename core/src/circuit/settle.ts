@@ -1,6 +1,6 @@
 import { solveCircuit, type Circuit, type Solved } from '../network/index.js';
 import { terminals } from '../routes/index.js';
-import { cutOut, learn } from './learn.js';
+import { applySolution, cutOut } from './apply-solution.js';
 import type { CircuitPlan } from './plan.js';
 import { planOnSecond } from './second.js';
 import { feedId, Settling, type GiverMode } from './settling.js';
@@ -104,7 +104,7 @@ function settleOn(plan: CircuitPlan, state: CircuitState): StateResult {
     const solved = solveCircuit(circuit);
     if (!solved.ok && solved.error === 'no-operating-point' && round < MOST_ROUNDS && cutOut(s, circuit)) continue;
     if (!solved.ok) return { ok: false, state, error: solved.error === 'no-operating-point' ? solved.error : 'floating-node', at: solved.at };
-    const changed = learn(s, solved);
+    const changed = applySolution(s, solved);
     if (!changed) return report(s, circuit, solved, round, true);
     if (round === MOST_ROUNDS) return report(s, circuit, solved, round, false);
   }

@@ -3,7 +3,7 @@ import type { Catalogue } from '../catalogue/index.js';
 import { couplingsOf, enginesFor, isJoined, OWN, vehicleIds, vehicleIn, type Coupling, type Design } from '../design/index.js';
 import { spanHours, spansWithout } from '../loads/index.js';
 import { inletTakesW, inverterOf } from '../plant/index.js';
-import { kept } from '../quantity/index.js';
+import { memoize } from '../quantity/index.js';
 import { matings, type Mating, type PlugPair } from '../routes/index.js';
 import { judgeJoined, stopsFirst, type Elsewhere, type JoinedFacts, type LeadFacts } from '../rules/index.js';
 import { mainsSpans, tripDays } from '../travel/index.js';
@@ -13,7 +13,7 @@ import { withMoreFeeds, type PluggedInto } from './more-feeds.js';
 import { hasRig, leadHours, vehicleName } from './views.js';
 
 /** The assessments of the other vehicles, which stay as they are while one of them is worked on. */
-const others = kept(
+const others = memoize(
   12,
   (design: Design) => JSON.stringify(design),
   (design) => assess(design, catalogueOf(design)),

@@ -5,7 +5,7 @@ import { doCommand, doCommands, type Asked } from '../commands/index.js';
 import { blankDesign, editDesign, OWN, patchBetween, readDesign, tidy, vehicleIds, vehicleIn, type Design } from '../design/index.js';
 import { solveCircuit, type Circuit } from '../network/index.js';
 import { inWords } from '../rules/index.js';
-import { applyTalk, jobFromAnswers, talkOf } from '../propose/index.js';
+import { applyIntake, jobFromAnswers, intakeOf } from '../supply-options/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { EXAMPLE_RIGS } from '../testing/rigs.js';
 import { assessIn, assessJob, hasRig, inJob, joinedPlans, joinedTripOf, orderOfJob, patchOfJob, settleJoined, sharedA } from './index.js';
@@ -216,7 +216,7 @@ describe('what joins vehicles', () => {
   it('stays when the vehicle that gives is drafted anew by ten answers', () => {
     const own = inJob(truck, OWN, catalogueOf(truck));
     const outlet = truck.couplings['lead']!.outlet!;
-    expect(Object.keys(applyTalk(own, { ...talkOf(own), wishes: [] }).loads)).toEqual([outlet]);
+    expect(Object.keys(applyIntake(own, { ...intakeOf(own), wishes: [] }).loads)).toEqual([outlet]);
   });
 
   it('does commands in the vehicle that is named', () => {

@@ -1,12 +1,12 @@
 import type { Catalogue } from '../catalogue/index.js';
 import { couplingsOf, isJoined, type Design } from '../design/index.js';
 import { spanHours } from '../loads/index.js';
-import { keptFor } from '../quantity/index.js';
+import { memoizeFor } from '../quantity/index.js';
 import { simulateJoined } from './trip.js';
 import { leadHours, reached } from './views.js';
 
 /** Trips of all banks together, which stay while gear is dragged or a length is typed. */
-const tripOf = keptFor(
+const tripOf = memoizeFor(
   4,
   (job: Design) => JSON.stringify(job, (key, value: unknown) => (key === 'places' || key === 'runs' || key === 'accepted' || key === 'plugs' ? undefined : value)),
   (catalogue: Catalogue, job) => simulateJoined(job, catalogue),

@@ -1,6 +1,6 @@
 import { assess, type Assessment } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
-import { circuitPlan, deadMap, PARKED, settle, type CircuitState, type SettledState } from '../circuit/index.js';
+import { circuitPlan, isolationMap, PARKED, settle, type CircuitState, type SettledState } from '../circuit/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { type Design, supplyOf, type UsualSupply } from '../design/index.js';
 
@@ -54,7 +54,7 @@ describe('a portable panel', () => {
   });
 
   it('is named by what stays live', () => {
-    const map = deadMap(circuitPlan(own, SHIPPED_CATALOGUE, of(own))!);
+    const map = isolationMap(circuitPlan(own, SHIPPED_CATALOGUE, of(own))!);
     expect(map.rows.some((r) => r.cells.some((c) => c.by.includes('portable panel')))).toBeTrue();
   });
 });

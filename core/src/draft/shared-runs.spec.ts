@@ -1,6 +1,6 @@
 import { assess, type Assessment } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
-import { circuitPlan, deadMap, PARKED, settle } from '../circuit/index.js';
+import { circuitPlan, isolationMap, PARKED, settle } from '../circuit/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import type { Design, Feed, Trace } from '../design/index.js';
 import { buildDiagram } from '../diagram/index.js';
@@ -102,7 +102,7 @@ describe('loads behind one row of switches', () => {
     expect(cut.leftOut.length).toBe(3);
     const without = settle(cut, PARKED);
     expect(without.ok && without.loads.map((l) => l.id).filter((id) => ['load:l1', 'load:l2', 'load:l6'].includes(id))).toEqual([]);
-    expect(deadMap(plan).rows.some((row) => row.gear === 'load:l1')).toBeTrue();
+    expect(isolationMap(plan).rows.some((row) => row.gear === 'load:l1')).toBeTrue();
   });
 
   it('are drawn once, with one fuse for all', () => {

@@ -1,6 +1,6 @@
 import { assess } from '../assess/index.js';
 import { catalogueOf } from '../catalogue/index.js';
-import { circuitPlan, deadMap, PARKED, settle } from '../circuit/index.js';
+import { circuitPlan, isolationMap, PARKED, settle } from '../circuit/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { editDesign, type Design, type Load } from '../design/index.js';
 import { loadFromLibrary } from '../loads/index.js';
@@ -32,7 +32,7 @@ describe('a load straight off a battery', () => {
     if (!r.ok) throw new Error(r.error);
     const live = r.loads.filter((l) => l.live).map((l) => l.name);
     expect(live).toEqual(['breakaway brake', 'rear plug']);
-    for (const row of deadMap(plan).rows.filter((x) => x.name === 'breakaway brake')) for (const cell of row.cells) expect(cell.by).toContain('house battery 1');
+    for (const row of isolationMap(plan).rows.filter((x) => x.name === 'breakaway brake')) for (const cell of row.cells) expect(cell.by).toContain('house battery 1');
   });
 
   it('empties the battery that it hangs on', () => {

@@ -1,4 +1,4 @@
-import { kept } from '../quantity/index.js';
+import { memoize } from '../quantity/index.js';
 import type { Circuit, CircuitLoad, Source } from './circuit.js';
 
 /** A run as the network sees it: feed and return between two pieces of gear, with what sits at its ends. */
@@ -38,7 +38,7 @@ export const fromBranch = (id: string): string => namesOf(id).from;
 export const toBranch = (id: string): string => namesOf(id).to;
 
 /** Names are made once: a circuit is written many times while someone drags. */
-const namesOf = kept(1000, String, (id: string) => ({ a: `${id}.a`, b: `${id}.b`, from: `${id}.from`, to: `${id}.to`, feed: `${id}.feed`, back: `${id}.back` }));
+const namesOf = memoize(1000, String, (id: string) => ({ a: `${id}.a`, b: `${id}.b`, from: `${id}.from`, to: `${id}.to`, feed: `${id}.feed`, back: `${id}.back` }));
 
 /** The circuit of a wiring: each wire is end, feed, end and return. Sources' own ohms are inside the source. */
 export function wiringCircuit(w: Wiring): Circuit {

@@ -1,4 +1,4 @@
-import { kept } from '../quantity/index.js';
+import { memoize } from '../quantity/index.js';
 import { clearingTimes } from './clearing.js';
 import { FUSE_KINDS, type FuseType } from './kinds.js';
 
@@ -45,7 +45,7 @@ interface Asked {
 }
 
 /** Kept by content: while one thing is changed most pairs of fuses stay as they are. */
-const failing = kept(
+const failing = memoize(
   1000,
   ({ near, far, fromA, toA }: Asked) => `${near.type} ${near.ratingA} ${far.type} ${far.ratingA} ${fromA} ${toA}`,
   ({ near, far, fromA, toA }) => ({ at: firstFailing(near, far, fromA, toA) }),

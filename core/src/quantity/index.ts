@@ -1,5 +1,5 @@
 export * from './constants.js';
 export * from './format.js';
-export * from './kept.js';
+export * from './memoize.js';
 export * from './typed-number.js';
 export * from './sentence.js';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { answer } from '../answers/index.js';
+import { answer } from '../case-files/index.js';
 import { simulateTrip, tripInputSchema } from '../trip/index.js';
 import { rigTripSchema, type RigTrip } from './input.js';
 import { rigTripEnergy, simulateRigTrip } from './simulate.js';

@@ -1,5 +1,5 @@
 import type { Point, Vehicle, Way } from '../design/index.js';
-import { keptFor } from '../quantity/index.js';
+import { memoizeFor } from '../quantity/index.js';
 import { squareMm } from '../vehicle/index.js';
 import { wayGraph, type Link, type WayGraph } from './graph.js';
 import { cheapest, type Cheapest, type Seeds } from './shortest.js';
@@ -74,7 +74,7 @@ interface Asked {
 
 const keyOf = ({ from, to, wishes }: Asked): string =>
   `${from.zone} ${from.at.x} ${from.at.y} ${from.at.z} ${to.zone} ${to.at.x} ${to.at.y} ${to.at.z} ${(wishes.via ?? []).join()} ${(wishes.avoid ?? []).join()}`;
-const routed = keptFor(2000, keyOf, route);
+const routed = memoizeFor(2000, keyOf, route);
 
 /** The cheapest way between two ends that keeps to the wishes; within a zone cable may go straight along the wall. */
 export function routeBetween(vehicle: Vehicle, from: Stand, to: Stand, wishes: Wishes = {}): Routed {

@@ -4,7 +4,7 @@ import { circuitPlan, inlineParts, PARKED, settle } from '../circuit/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { type Design, supplyOf } from '../design/index.js';
 import { buildDiagram } from '../diagram/index.js';
-import { withFixedParts } from '../propose/index.js';
+import { withFixedParts } from '../supply-options/index.js';
 import { distributionOf } from './distribution.js';
 
 const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);

@@ -1,4 +1,4 @@
-import { answer, type Question } from '../answers/index.js';
+import { answer, type Question } from '../case-files/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { circuitSchema, solveCircuit } from '../network/index.js';
 import { differences, networkVectors, vectorFile } from './vectors.js';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { answer } from '../answers/index.js';
+import { answer } from '../case-files/index.js';
 import { differences, vectorFile } from '../testing/vectors.js';
 import { leastCopper, pathLosses, type SizeStep, type TreeRun } from './least-copper.js';
 import { aloneStep, sensibleCopper } from './sense.js';

@@ -24,7 +24,7 @@ export const routes: Routes = [
         loadComponent: () => import('./brief/brief').then((m) => m.BriefStage),
         children: [
           { path: '', pathMatch: 'full', redirectTo: 'vehicle' },
-          { path: 'talk', title: 'Ten answers · Meridex', loadComponent: () => import('./brief/talk').then((m) => m.TalkSheet) },
+          { path: 'talk', title: 'Ten answers · Meridex', loadComponent: () => import('./brief/intake').then((m) => m.IntakeSheet) },
           { path: 'vehicle', title: 'Brief · Meridex', loadComponent: () => import('./brief/vehicle').then((m) => m.VehicleSheet) },
           { path: 'vehicles', title: 'Vehicles of the job · Meridex', loadComponent: () => import('./brief/vehicles').then((m) => m.VehiclesSheet) },
           { path: 'existing', title: 'In it already · Meridex', loadComponent: () => import('./brief/existing').then((m) => m.ExistingSheet) },
@@ -49,7 +49,7 @@ export const routes: Routes = [
           { path: '', pathMatch: 'full', redirectTo: 'where' },
           { path: 'where', title: 'Places · Meridex', loadComponent: () => import('./places/where').then((m) => m.WhereSheet) },
           { path: 'board', title: 'Board · Meridex', loadComponent: () => import('./places/board').then((m) => m.BoardSheet) },
-          { path: 'burden', title: 'Weight and heat · Meridex', loadComponent: () => import('./places/burden').then((m) => m.BurdenSheet) },
+          { path: 'burden', title: 'Weight and heat · Meridex', loadComponent: () => import('./places/load-and-heat').then((m) => m.LoadAndHeatSheet) },
           { path: 'vehicle', title: 'The vehicle · Meridex', loadComponent: () => import('./places/vehicle').then((m) => m.VehicleDataSheet) },
         ],
       },

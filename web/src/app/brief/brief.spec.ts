@@ -1,7 +1,7 @@
 import { type Design, SHIPPED_CATALOGUE, threeDrafts, supplyOf } from '@meridex/core';
 import { onBench } from '../testing/bench';
 import { ExistingSheet } from './existing';
-import { TalkSheet } from './talk';
+import { IntakeSheet } from './intake';
 import { VehicleSheet } from './vehicle';
 
 interface Inside {
@@ -74,14 +74,14 @@ describe('the vehicle’s sheet', () => {
 
 describe('ten answers', () => {
   it('start from what is known, and show three drafts while they are given', async () => {
-    const { element, settle } = await onBench(TalkSheet, 'vet');
+    const { element, settle } = await onBench(IntakeSheet, 'vet');
     await soon();
     await settle();
-    expect(element.querySelectorAll('.talk > li').length).toBe(10);
+    expect(element.querySelectorAll('.intake > li').length).toBe(10);
     expect(text(element.querySelector('.answers')!)).toMatch(/Ah a day.*lean.*sound.*roomy/);
   });
   it('tick the usual loads of a use, and size them', async () => {
-    const { fixture, element, type, settle } = await onBench(TalkSheet, 'vet');
+    const { fixture, element, type, settle } = await onBench(IntakeSheet, 'vet');
     (fixture.componentInstance as unknown as { setUse(u: string): void }).setUse('weekends');
     await settle();
     expect(element.querySelectorAll('.wish').length).toBe(4);
@@ -90,10 +90,10 @@ describe('ten answers', () => {
     expect(text(element.querySelector('.answers')!)).not.toBe(before);
   });
   it('taken at once after the last one still lead to the supply that stands them', async () => {
-    const { element, bench, click, type, settle } = await onBench(TalkSheet, 'vet');
+    const { element, bench, click, type, settle } = await onBench(IntakeSheet, 'vet');
     await soon();
     await settle();
-    await type(labelled(element, 'Talk: parked days'), '4');
+    await type(labelled(element, 'Intake: parked days'), '4');
     await click([...element.querySelectorAll('button')].find((b) => b.textContent!.includes('Take these answers'))!);
     await settle();
     const [, sound] = threeDrafts(bench.design()!, SHIPPED_CATALOGUE);
@@ -101,7 +101,7 @@ describe('ten answers', () => {
     expect(bench.design()!.brief.trip.parkedDays).toBe(4);
   });
   it('become loads and the sound supply in one step of undo', async () => {
-    const { element, bench, click, settle } = await onBench(TalkSheet, 'vet');
+    const { element, bench, click, settle } = await onBench(IntakeSheet, 'vet');
     await soon();
     await settle();
     await click([...element.querySelectorAll('button')].find((b) => b.textContent!.includes('Take these answers'))!);

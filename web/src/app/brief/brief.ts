@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { RouterLink, RouterOutlet } from '@angular/router';
-import { type Leaf, Leaves } from '../frame/leaves';
+import { type SheetTab, SheetTabs } from '../frame/sheet-tabs';
 
 /** Customer, vehicle and trip: by ten answers, field by field, and what is in the vehicle already. */
 @Component({
   selector: 'mx-brief',
-  imports: [RouterOutlet, RouterLink, Leaves],
+  imports: [RouterOutlet, RouterLink, SheetTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="bench-head">
@@ -13,12 +13,12 @@ import { type Leaf, Leaves } from '../frame/leaves';
       <span class="sum">whose vehicle it is, what it is, and where it goes</span>
       <span class="end"><a class="btn" routerLink="../loads">Loads: what must run</a></span>
     </div>
-    <mx-leaves label="Sheets of the brief" [leaves]="leaves" />
+    <mx-sheet-tabs label="Sheets of the brief" [tabs]="tabs" />
     <router-outlet />
   `,
 })
 export class BriefStage {
-  protected readonly leaves: readonly Leaf[] = [
+  protected readonly tabs: readonly SheetTab[] = [
     { path: 'talk', name: 'Ten answers' },
     { path: 'vehicle', name: 'Vehicle and trip' },
     { path: 'vehicles', name: 'More vehicles' },

@@ -13,7 +13,7 @@ import { SessionService } from '../services/session.service';
 import { ThemeService } from '../services/theme.service';
 import { STAGE_LIST } from './stages';
 
-interface Deed {
+interface StripCommand {
   readonly label: string;
   readonly kind: string;
   readonly go: () => void;
@@ -51,9 +51,9 @@ export class Strip {
   protected readonly wanted = signal('');
 
   protected readonly waiting = computed(() => this.designs.waiting() + this.records.toSend());
-  protected readonly deeds = computed(() => {
+  protected readonly commands = computed(() => {
     const words = this.wanted().toLowerCase().split(/\s+/).filter(Boolean);
-    const all = [...this.jobDeeds(), ...this.everywhere()];
+    const all = [...this.jobCommands(), ...this.everywhere()];
     return all.filter((d) => words.every((w) => d.label.toLowerCase().includes(w))).slice(0, 9);
   });
 
@@ -62,7 +62,7 @@ export class Strip {
   }
 
   protected choose(label: string): void {
-    const deed = this.deeds().find((d) => d.label === label);
+    const command = this.commands().find((d) => d.label === label);
     this.wanted.set('');
     const box = this.box().nativeElement;
     // The list writes its choice into the box and takes the focus back; afterwards the keys belong to the bench again.
@@ -70,14 +70,14 @@ export class Strip {
       box.value = '';
       box.blur();
     });
-    deed?.go();
+    command?.go();
   }
 
   protected signOut(): void {
     this.session.signOut().subscribe(() => void this.router.navigateByUrl('/sign-in'));
   }
 
-  private everywhere(): Deed[] {
+  private everywhere(): StripCommand[] {
     return [
       { label: 'Bay sheet: all jobs', kind: 'go', go: () => void this.router.navigateByUrl('/') },
       { label: this.theme.night() ? 'Day view' : 'Night view', kind: 'do', go: () => this.theme.toggle() },
@@ -85,15 +85,15 @@ export class Strip {
     ];
   }
 
-  private jobDeeds(): Deed[] {
+  private jobCommands(): StripCommand[] {
     const jobId = this.jobId();
     const a = this.assessments.assessment();
     if (!jobId || !a) return [];
     const go = (...way: string[]) => void this.router.navigate(['/jobs', jobId, ...way]);
-    const sheets = SHEETS.map(([stage, sheet, label]): Deed => ({ label, kind: 'sheet', go: () => go(stage, sheet) }));
-    const runs = a.runs.map((r): Deed => ({ label: `Run ${r.spec.number}: ${r.spec.name}`, kind: 'run', go: () => (this.selection.run.set(r.spec.id), go('runs')) }));
-    const loads = a.day.loads.map((l): Deed => ({ label: `Load: ${l.name}`, kind: 'load', go: () => (this.selection.load.set(l.id), go('loads')) }));
-    const findings = a.open.map((f): Deed => ({ label: `Finding: ${inWords(f).say}`, kind: 'check', go: () => (this.selection.finding.set(f.key), go('checks')) }));
-    return [...STAGE_LIST.map((s): Deed => ({ label: s.name, kind: 'stage', go: () => go(s.id) })), ...sheets, ...runs, ...loads, ...findings];
+    const sheets = SHEETS.map(([stage, sheet, label]): StripCommand => ({ label, kind: 'sheet', go: () => go(stage, sheet) }));
+    const runs = a.runs.map((r): StripCommand => ({ label: `Run ${r.spec.number}: ${r.spec.name}`, kind: 'run', go: () => (this.selection.run.set(r.spec.id), go('runs')) }));
+    const loads = a.day.loads.map((l): StripCommand => ({ label: `Load: ${l.name}`, kind: 'load', go: () => (this.selection.load.set(l.id), go('loads')) }));
+    const findings = a.open.map((f): StripCommand => ({ label: `Finding: ${inWords(f).say}`, kind: 'check', go: () => (this.selection.finding.set(f.key), go('checks')) }));
+    return [...STAGE_LIST.map((s): StripCommand => ({ label: s.name, kind: 'stage', go: () => go(s.id) })), ...sheets, ...runs, ...loads, ...findings];
   }
 }

@@ -1,7 +1,7 @@
 import { BOARD_FACE, type SizedRun, vehicleOf } from '@meridex/core';
 import { type OnBench, onBench } from '../testing/bench';
 import { BoardSheet } from './board';
-import { BurdenSheet } from './burden';
+import { LoadAndHeatSheet } from './load-and-heat';
 import { WhereSheet } from './where';
 
 const wide = (element: HTMLElement): void => {
@@ -164,7 +164,7 @@ describe('the sheet of the board', () => {
 
 describe('the sheet of weight and heat', () => {
   it('shows every axle against its limit, and follows what is moved', async () => {
-    const { element, bench, settle } = await onBench(BurdenSheet, 'vet');
+    const { element, bench, settle } = await onBench(LoadAndHeatSheet, 'vet');
     for (const w of bench.assessment()!.layout.weights.filter((x) => x.addedKg > 0)) for (const x of w.supports) expect(element.textContent).toContain(x.name);
     const before = element.textContent;
     bench.edit('heavy', (d) => (d.places['house'] = { zone: 'cab', on: { face: 'cab-floor', u: 0, v: 0, turn: 0 }, when: 'now' }));

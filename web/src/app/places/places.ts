@@ -1,21 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
 import { vehicleOf } from '@meridex/core';
-import { type Leaf, Leaves } from '../frame/leaves';
+import { type SheetTab, SheetTabs } from '../frame/sheet-tabs';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 
 /** Where everything goes in the vehicle: the answer on top, and the sheets of the stage. */
 @Component({
   selector: 'mx-places',
-  imports: [RouterOutlet, Leaves],
+  imports: [RouterOutlet, SheetTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="bench-head">
       <h1>Places</h1>
       <span class="sum">{{ sum() }}</span>
     </div>
-    <mx-leaves label="Sheets of the places" [leaves]="leaves" />
+    <mx-sheet-tabs label="Sheets of the places" [tabs]="tabs" />
     <router-outlet />
   `,
   styles: `
@@ -35,7 +35,7 @@ import { DesignService } from '../services/design.service';
 export class PlacesStage {
   private readonly designs = inject(DesignService);
   private readonly assessments = inject(AssessmentService);
-  protected readonly leaves: readonly Leaf[] = [
+  protected readonly tabs: readonly SheetTab[] = [
     { path: 'where', name: 'Where it goes' },
     { path: 'board', name: 'The board' },
     { path: 'burden', name: 'Weight, heat, service' },

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
-import type { DeadRow, Liveness } from '@meridex/core';
+import type { IsolationRow, Liveness } from '@meridex/core';
 import { Mark, type MarkKind } from '../pictures/mark';
 import { DesignService } from '../services/design.service';
 import { OutlookService } from '../services/outlook.service';
@@ -41,7 +41,7 @@ export class LiveSheet {
   protected readonly dead = computed(() => this.known()?.dead ?? null);
   /** Rows that fare alike are one. */
   protected readonly rows = computed(() => {
-    const by = new Map<string, { names: string[]; cells: DeadRow['cells'] }>();
+    const by = new Map<string, { names: string[]; cells: IsolationRow['cells'] }>();
     for (const r of this.dead()?.rows ?? []) {
       const key = JSON.stringify(r.cells);
       const there = by.get(key);

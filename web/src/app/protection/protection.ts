@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
-import { type Leaf, Leaves } from '../frame/leaves';
+import { type SheetTab, SheetTabs } from '../frame/sheet-tabs';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { fuseRows } from './fuse-rows';
@@ -8,14 +8,14 @@ import { fuseRows } from './fuse-rows';
 /** The circuit and what protects it: its diagram, every fuse, and what stays live when something is switched off. */
 @Component({
   selector: 'mx-protection',
-  imports: [RouterOutlet, Leaves],
+  imports: [RouterOutlet, SheetTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="bench-head">
       <h1>Protection</h1>
       <span class="sum">{{ sum() }}</span>
     </div>
-    <mx-leaves label="Sheets of the protection" [leaves]="leaves" />
+    <mx-sheet-tabs label="Sheets of the protection" [tabs]="tabs" />
     <router-outlet />
   `,
   styles: `
@@ -35,7 +35,7 @@ import { fuseRows } from './fuse-rows';
 export class ProtectionStage {
   private readonly assessments = inject(AssessmentService);
   private readonly designs = inject(DesignService);
-  protected readonly leaves: readonly Leaf[] = [
+  protected readonly tabs: readonly SheetTab[] = [
     { path: 'fuses', name: 'Fuses' },
     { path: 'diagram', name: 'Line diagram' },
     { path: 'live', name: 'What stays live' },

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, effect, inject, signal, untracked } from '@angular/core';
-import type { Design, KeptEdit } from '@meridex/core';
+import type { Design, ManualOverride } from '@meridex/core';
 import { DesignService } from '../services/design.service';
 import { OutlookService } from '../services/outlook.service';
 
@@ -53,7 +53,7 @@ import { OutlookService } from '../services/outlook.service';
 export class KeptEdits {
   private readonly designs = inject(DesignService);
   private readonly outlook = inject(OutlookService);
-  protected readonly kept = signal<readonly KeptEdit[]>([]);
+  protected readonly kept = signal<readonly ManualOverride[]>([]);
 
   constructor() {
     effect(() => {
@@ -68,7 +68,7 @@ export class KeptEdits {
     if (design === this.designs.design()) this.kept.set(answer ?? []);
   }
 
-  protected takeBack({ of, name, what }: KeptEdit): void {
+  protected takeBack({ of, name, what }: ManualOverride): void {
     this.designs.edit(`${what} of ${name}, as drafted`, (d) => {
       if ('gear' in of) return void delete d.places[of.gear];
       const edit = d.runs[of.run];

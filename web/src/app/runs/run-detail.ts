@@ -72,7 +72,7 @@ export class RunDetail {
     this.designs.apply(p.label, p.patch);
   }
 
-  /** Leaves "why?" for the field that changes the input. */
+  /** SheetTabs "why?" for the field that changes the input. */
   protected goTo(field: keyof RunEdit): void {
     this.whyOpen.set(false);
     this.tab.set('size');

@@ -1,20 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
 import { figure } from '@meridex/core';
-import { type Leaf, Leaves } from '../frame/leaves';
+import { type SheetTab, SheetTabs } from '../frame/sheet-tabs';
 import { AssessmentService } from '../services/assessment.service';
 
 /** Every cable and where it goes: the sum, and the sheets of the stage. */
 @Component({
   selector: 'mx-runs',
-  imports: [RouterOutlet, Leaves],
+  imports: [RouterOutlet, SheetTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="bench-head">
       <h1>Runs</h1>
       <span class="sum">{{ sum() }}</span>
     </div>
-    <mx-leaves label="Sheets of the runs" [leaves]="leaves" />
+    <mx-sheet-tabs label="Sheets of the runs" [tabs]="tabs" />
     <router-outlet />
   `,
   styles: `
@@ -33,7 +33,7 @@ import { AssessmentService } from '../services/assessment.service';
 })
 export class RunsStage {
   private readonly assessments = inject(AssessmentService);
-  protected readonly leaves: readonly Leaf[] = [
+  protected readonly tabs: readonly SheetTab[] = [
     { path: 'cables', name: 'Cables' },
     { path: 'ways', name: 'Ways and holes' },
     { path: 'plugs', name: 'Plugs and leads' },

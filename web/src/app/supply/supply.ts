@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
 import { CHEMISTRY, explainSupply, figure } from '@meridex/core';
-import { type Leaf, Leaves } from '../frame/leaves';
+import { type SheetTab, SheetTabs } from '../frame/sheet-tabs';
 import { WhyDrawer } from '../frame/why-drawer';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
@@ -9,7 +9,7 @@ import { DesignService } from '../services/design.service';
 /** What feeds the loads: its answer, and its sheets. */
 @Component({
   selector: 'mx-supply',
-  imports: [RouterOutlet, Leaves, WhyDrawer],
+  imports: [RouterOutlet, SheetTabs, WhyDrawer],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   template: `
@@ -33,7 +33,7 @@ import { DesignService } from '../services/design.service';
         ><button type="button" class="btn" (click)="whyOpen.set(true)">why? <kbd>W</kbd></button></span
       >
     </div>
-    <mx-leaves label="Sheets of the supply" [leaves]="leaves" />
+    <mx-sheet-tabs label="Sheets of the supply" [tabs]="tabs" />
     <router-outlet />
     <mx-why-drawer [(shown)]="whyOpen" name="Why: the supply" [whys]="whys()" />
   `,
@@ -43,7 +43,7 @@ export class SupplyStage {
   protected readonly assessments = inject(AssessmentService);
   protected readonly figure = figure;
   protected readonly Infinity = Infinity;
-  protected readonly leaves: readonly Leaf[] = [
+  protected readonly tabs: readonly SheetTab[] = [
     { path: 'drafts', name: 'Three drafts' },
     { path: 'feeds', name: 'What feeds it' },
     { path: 'trip', name: 'The trip' },

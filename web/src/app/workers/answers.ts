@@ -1,10 +1,10 @@
 import {
-  applyTalk,
+  applyIntake,
   assess,
   circuitPlan,
   type CircuitState,
-  deadMap,
-  type DeadMap,
+  isolationMap,
+  type IsolationMap,
   type Design,
   type Failure,
   assessJob,
@@ -12,8 +12,8 @@ import {
   type Order,
   orderOfJob,
   joinedTripOf,
-  type KeptEdit,
-  keptEdits,
+  type ManualOverride,
+  manualOverrides,
   type NoState,
   type Helps,
   type PlaceOffer,
@@ -30,7 +30,7 @@ import {
   type SupplyDraft,
   sweep,
   type Sweep,
-  type Talk,
+  type Intake,
   threeDrafts,
   type TripResult,
   type WhatIf,
@@ -40,7 +40,7 @@ import {
 /** What can be asked about a design, beyond its assessment. */
 export type OutlookAsk =
   | { readonly what: 'drafts'; readonly design: Design }
-  | { readonly what: 'talk'; readonly design: Design; readonly talk: Talk }
+  | { readonly what: 'intake'; readonly design: Design; readonly intake: Intake }
   | { readonly what: 'helps'; readonly design: Design }
   | { readonly what: 'failures'; readonly design: Design }
   | { readonly what: 'sun ways'; readonly design: Design }
@@ -55,20 +55,20 @@ export type OutlookAsk =
 /** What is known of a circuit beyond its runs: which fuse opens first, what stays live, each run's worst state. */
 export interface ProtectionAnswer {
   readonly pairs: readonly SelectivePair[];
-  readonly dead: DeadMap;
+  readonly dead: IsolationMap;
   readonly sweep: Sweep;
 }
 
 export interface OutlookAnswers {
   readonly drafts: readonly SupplyDraft[];
-  readonly talk: readonly SupplyDraft[];
+  readonly intake: readonly SupplyDraft[];
   readonly helps: Helps | null;
   readonly failures: readonly Failure[];
   readonly 'sun ways': readonly SunWay[];
   readonly places: readonly PlaceOffer[];
   readonly state: StateFigures | NoState | null;
   readonly protection: ProtectionAnswer | null;
-  readonly kept: readonly KeptEdit[];
+  readonly kept: readonly ManualOverride[];
   readonly 'joined trip': JoinedResult | null;
   readonly 'whole order': Order;
   readonly 'what if': TripResult | null;
@@ -77,7 +77,7 @@ export interface OutlookAnswers {
 function protectionOf(design: Design): ProtectionAnswer | null {
   const a = assess(design, catalogueOf(design));
   const plan = circuitPlan(design, catalogueOf(design), a);
-  return plan && { pairs: selectivePairs(a.runs), dead: deadMap(plan), sweep: sweep(plan) };
+  return plan && { pairs: selectivePairs(a.runs), dead: isolationMap(plan), sweep: sweep(plan) };
 }
 
 function stateOf(design: Design, state: CircuitState): StateFigures | NoState | null {
@@ -90,8 +90,8 @@ export function answerOutlook(ask: OutlookAsk): OutlookAnswers[OutlookAsk['what'
   switch (ask.what) {
     case 'drafts':
       return threeDrafts(ask.design, catalogueOf(ask.design));
-    case 'talk':
-      return threeDrafts(applyTalk(ask.design, ask.talk), catalogueOf(ask.design));
+    case 'intake':
+      return threeDrafts(applyIntake(ask.design, ask.intake), catalogueOf(ask.design));
     case 'helps':
       return whatHelps(ask.design, catalogueOf(ask.design));
     case 'failures':
@@ -105,7 +105,7 @@ export function answerOutlook(ask: OutlookAsk): OutlookAnswers[OutlookAsk['what'
     case 'protection':
       return protectionOf(ask.design);
     case 'kept':
-      return keptEdits(ask.design, catalogueOf(ask.design));
+      return manualOverrides(ask.design, catalogueOf(ask.design));
     case 'joined trip':
       return joinedTripOf(ask.design, catalogueOf(ask.design));
     case 'whole order':

@@ -6,7 +6,7 @@ import { LOAD_LIBRARY } from '../loads/index.js';
 import { inWords, type Finding } from '../rules/index.js';
 import { threeDrafts, TIERS } from './drafts.js';
 import { finish } from './finish.js';
-import { applyTalk, talkOf, talkSchema, type Talk } from './talk.js';
+import { applyIntake, intakeOf, intakeSchema, type Intake } from './intake.js';
 
 /** A job made of answers, with what is worth saying about it; or what is wrong with the answers, naming the field. */
 export type FromAnswers = { readonly ok: true; readonly design: Design; readonly remarks: readonly string[] } | { readonly ok: false; readonly message: string };
@@ -20,7 +20,7 @@ const came = (value: unknown): string => JSON.stringify(value)?.slice(0, 40) ?? 
 const BESIDE = ['customer', 'tier', 'commands', 'vehicles', 'couplings', 'name', 'rig'] as const;
 
 interface Said {
-  readonly talk: Talk;
+  readonly intake: Intake;
   readonly tier: (typeof TIERS)[number];
   readonly name: string;
   /** It only tows or carries. */
@@ -37,19 +37,19 @@ function saidOf(raw: unknown, at: string, blank: Design): Said {
   if (typeof name !== 'string' || name.length > 60) throw new Wrong(`${field('name')}: got ${came(name)}; at most 60 letters are accepted`);
   if (rig !== 'drafted' && rig !== 'none') throw new Wrong(`${field('rig')}: got ${came(rig)}; drafted, none are accepted`);
   // What the job is for settles the usual answer to the others.
-  const use = talkSchema.shape.use.safeParse(given['use'] ?? blank.brief.use);
+  const use = intakeSchema.shape.use.safeParse(given['use'] ?? blank.brief.use);
   if (!use.success) throw new Wrong(`${field('use')}: ${use.error.issues[0]!.message}`);
-  const usual = { ...talkOf({ ...blank, brief: { ...blank.brief, use: use.data } }), ...(given['vehicleKind'] === 'light-truck' ? { houseV: 24 } : {}) };
+  const usual = { ...intakeOf({ ...blank, brief: { ...blank.brief, use: use.data } }), ...(given['vehicleKind'] === 'light-truck' ? { houseV: 24 } : {}) };
   const unknown = Object.keys(given).find((k) => !(k in usual));
   if (unknown) throw new Wrong(`${field(unknown)}: not an answer; ${[...Object.keys(usual), ...BESIDE].join(', ')} are accepted`);
-  const parsed = talkSchema.safeParse({ ...usual, ...given });
+  const parsed = intakeSchema.safeParse({ ...usual, ...given });
   if (!parsed.success) {
     const issue = parsed.error.issues[0]!;
     throw new Wrong(`${field(issue.path.join('.') || 'answers')}: ${issue.message}`);
   }
   const wish = parsed.data.wishes.find((w) => !LOAD_LIBRARY.some((i) => i.id === w.id));
   if (wish) throw new Wrong(`${field('wishes')}: got ${came(wish.id)}; an appliance of the library is accepted: ${LOAD_LIBRARY.map((i) => i.id).join(', ')}`);
-  return { talk: parsed.data, tier: tier as Said['tier'], name, noRig: rig === 'none' };
+  return { intake: parsed.data, tier: tier as Said['tier'], name, noRig: rig === 'none' };
 }
 
 /** A design with nothing in it but its vehicle. */
@@ -129,11 +129,11 @@ export function jobFromAnswers(document: unknown, catalogue: Catalogue): FromAns
     if (!isObject(vehicles)) throw new Wrong(`vehicles: got ${came(vehicles)}; an object of vehicles by their ids is accepted`);
     const said = new Map<string, Said>([[OWN, own]]);
     // What a further vehicle does not say of the trip is as the job has it.
-    const first = applyTalk(blankDesign(customer), own.talk);
+    const first = applyIntake(blankDesign(customer), own.intake);
     for (const [id, v] of Object.entries(vehicles)) said.set(id, saidOf(v, `vehicles.${id}`, { ...first, brief: { ...blank.brief, trip: first.brief.trip } }));
     let job = first;
     if (said.size > 1) job = { ...bare(job), vehicles: {} };
-    for (const [n, [id, v]] of [...said].slice(1).entries()) job = { ...job, vehicles: { ...job.vehicles, [id]: asFurther(bare(applyTalk(blankDesign(customer), v.talk)), n + 1, v.name) } };
+    for (const [n, [id, v]] of [...said].slice(1).entries()) job = { ...job, vehicles: { ...job.vehicles, [id]: asFurther(bare(applyIntake(blankDesign(customer), v.intake)), n + 1, v.name) } };
     const checked = editDesign(job, [{ op: 'test', path: '/schemaVersion', value: job.schemaVersion }]);
     if (!checked.ok) throw new Wrong(checked.message);
     const joins = couplings(coupled);
@@ -151,7 +151,7 @@ export function jobFromAnswers(document: unknown, catalogue: Catalogue): FromAns
     for (const [id, v] of said) {
       if (v.noRig) continue;
       job = changed(job, id, catalogue, (view) => {
-        const asked = applyTalk({ ...blankDesign(customer), brief: view.brief, supply: view.supply, settings: view.settings, parts: view.parts }, { ...v.talk, alternator: view.brief.alternator });
+        const asked = applyIntake({ ...blankDesign(customer), brief: view.brief, supply: view.supply, settings: view.settings, parts: view.parts }, { ...v.intake, alternator: view.brief.alternator });
         const draft = threeDrafts(asked, catalogue).find((d) => d.tier === v.tier)!;
         if (!draft.stands) remarks.push(`${said.size > 1 ? `${id}: ` : ''}the ${draft.tier} draft does not quite stand ${draft.says}`);
         return withRig(asked, draft.design);

@@ -133,7 +133,7 @@ function learnHeat(s: Settling, solved: Solved): boolean {
 }
 
 /** Takes over what a solution shows; true when something changed. */
-export function learn(s: Settling, solved: Solved): boolean {
+export function applySolution(s: Settling, solved: Solved): boolean {
   const givers = learnGivers(s, solved);
   const changes = [learnBank(s, solved, !givers), learnInputs(s, solved), learnIsolator(s, solved), learnHeat(s, solved)];
   return givers || changes.some(Boolean);

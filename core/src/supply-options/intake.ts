@@ -5,8 +5,8 @@ import { REGIONS } from '../travel/index.js';
 
 const wish = z.object({ id: z.string().max(40), size: z.number().positive().max(20000).nullable() });
 
-/** Ten answers of a short talk: enough for a first draft of loads, supply and runs. */
-export const talkSchema = z.object({
+/** Ten answers of a short intake: enough for a first draft of loads, supply and runs. */
+export const intakeSchema = z.object({
   vehicleKind: z.enum(VEHICLE_KINDS),
   alternator: z.object({ ratedA: z.number().min(0).max(1000), voltage: z.enum(['fixed', 'variable']) }),
   use: z.enum(USES),
@@ -24,7 +24,7 @@ export const talkSchema = z.object({
   mains: z.object({ nights: z.enum(['never', 'travel days', 'parked days', 'every night']), hours: z.number().min(0).max(24) }),
   limits: z.object({ payloadKg: z.number().min(0).max(20000).nullable(), budget: z.number().min(0).max(1e6).nullable() }),
 });
-export type Talk = z.infer<typeof talkSchema>;
+export type Intake = z.infer<typeof intakeSchema>;
 
 /** What each use usually wants, by id of the library. */
 export const USUAL_WISHES: Readonly<Record<Use, readonly string[]>> = {
@@ -36,8 +36,8 @@ export const USUAL_WISHES: Readonly<Record<Use, readonly string[]>> = {
   'living aboard': ['fridge', 'freezer', 'lights-inside', 'fan', 'modem', 'laptop', 'water-pump', 'diesel-heater', 'induction', 'kettle', 'usb-c'],
 };
 
-/** Where a talk starts: what the design already says. */
-export function talkOf(design: Design): Talk {
+/** Where a intake starts: what the design already says. */
+export function intakeOf(design: Design): Intake {
   const { brief } = design;
   const known = new Map(LOAD_LIBRARY.map((i) => [i.id, i]));
   return {
@@ -59,41 +59,41 @@ export function talkOf(design: Design): Talk {
 /** The library's 230 V outlets. */
 const OUTLETS = 'outlets-230';
 
-/** Loads that a talk asks for, in its order; a wish that the library does not know is left out. */
-export function loadsFromTalk(talk: Talk): Record<string, Load> {
-  const outlets = talk.outletsW === null ? [] : [{ id: OUTLETS, size: talk.outletsW }];
-  const loads = [...talk.wishes.filter((w) => !outlets.length || w.id !== OUTLETS), ...outlets].flatMap((w, i): [string, Load][] => {
+/** Loads that a intake asks for, in its order; a wish that the library does not know is left out. */
+export function loadsFromIntake(intake: Intake): Record<string, Load> {
+  const outlets = intake.outletsW === null ? [] : [{ id: OUTLETS, size: intake.outletsW }];
+  const loads = [...intake.wishes.filter((w) => !outlets.length || w.id !== OUTLETS), ...outlets].flatMap((w, i): [string, Load][] => {
     const load = loadFromLibrary(w.id, i + 1, w.size ?? undefined);
-    return load ? [[w.id, { ...load, critical: load.critical || talk.never.includes(w.id) }]] : [];
+    return load ? [[w.id, { ...load, critical: load.critical || intake.never.includes(w.id) }]] : [];
   });
   return Object.fromEntries(loads);
 }
 
-/** The design with a talk's answers in its brief, and the loads they ask for; supply stays until a draft is chosen. */
-export function applyTalk(design: Design, talk: Talk): Design {
+/** The design with a intake's answers in its brief, and the loads they ask for; supply stays until a draft is chosen. */
+export function applyIntake(design: Design, intake: Intake): Design {
   const next = copyDesign(design);
   const { brief } = next;
-  if (brief.vehicleKind !== talk.vehicleKind) leaveVehicle(next);
+  if (brief.vehicleKind !== intake.vehicleKind) leaveVehicle(next);
   // Volts are the engine's: of a trailer they are told by what tows it.
-  if ([brief.vehicleKind, talk.vehicleKind].includes('light-truck')) brief.vehicleV = talk.vehicleKind === 'light-truck' ? 24 : 12;
-  brief.vehicleKind = talk.vehicleKind;
-  next.supply.houseV = talk.houseV;
-  brief.alternator = { ...brief.alternator, ...talk.alternator };
-  brief.use = talk.use;
-  Object.assign(brief.trip, talk.where, talk.days, { drivingH: talk.drivingH, mainsNights: talk.mains.nights, mainsH: talk.mains.nights === 'never' ? 0 : talk.mains.hours });
-  brief.payloadLeftKg = talk.limits.payloadKg;
-  brief.budget = talk.limits.budget;
-  // A lead to another vehicle is no answer of this talk: its outlet stays.
+  if ([brief.vehicleKind, intake.vehicleKind].includes('light-truck')) brief.vehicleV = intake.vehicleKind === 'light-truck' ? 24 : 12;
+  brief.vehicleKind = intake.vehicleKind;
+  next.supply.houseV = intake.houseV;
+  brief.alternator = { ...brief.alternator, ...intake.alternator };
+  brief.use = intake.use;
+  Object.assign(brief.trip, intake.where, intake.days, { drivingH: intake.drivingH, mainsNights: intake.mains.nights, mainsH: intake.mains.nights === 'never' ? 0 : intake.mains.hours });
+  brief.payloadLeftKg = intake.limits.payloadKg;
+  brief.budget = intake.limits.budget;
+  // A lead to another vehicle is no answer of this intake: its outlet stays.
   const outlets = Object.entries(next.loads).filter(([, l]) => l.lead);
-  next.loads = { ...loadsFromTalk(talk), ...Object.fromEntries(outlets) };
+  next.loads = { ...loadsFromIntake(intake), ...Object.fromEntries(outlets) };
   tidy(next);
   return next;
 }
 
-/** Ah a day that a talk asks for at the house side's volts, on a travel day away from mains and through an inverter not yet chosen. */
-export function ahDayOf(talk: Talk): number {
-  const context = { nominalV: talk.houseV, drivingH: talk.drivingH, mainsH: 0, inverterW: null, ambientC: climateAt(talk) };
-  return Object.entries(loadsFromTalk(talk)).reduce((sum, [id, load]) => sum + dayLoad(id, load, context).ahDay, 0);
+/** Ah a day that a intake asks for at the house side's volts, on a travel day away from mains and through an inverter not yet chosen. */
+export function ahDayOf(intake: Intake): number {
+  const context = { nominalV: intake.houseV, drivingH: intake.drivingH, mainsH: 0, inverterW: null, ambientC: climateAt(intake) };
+  return Object.entries(loadsFromIntake(intake)).reduce((sum, [id, load]) => sum + dayLoad(id, load, context).ahDay, 0);
 }
 
-const climateAt = (talk: Talk): number => REGIONS.find((r) => r.id === talk.where.region)?.dayC[talk.where.month - 1] ?? 25;
+const climateAt = (intake: Intake): number => REGIONS.find((r) => r.id === intake.where.region)?.dayC[intake.where.month - 1] ?? 25;

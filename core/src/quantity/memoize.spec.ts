@@ -1,9 +1,9 @@
-import { kept } from './index.js';
+import { memoize } from './index.js';
 
 describe('results kept by content', () => {
   it('are worked out once for what is alike, and again once too many were kept', () => {
     let worked = 0;
-    const twice = kept(
+    const twice = memoize(
       2,
       (x: { readonly n: number }) => `${x.n}`,
       (x) => {

@@ -1,19 +1,19 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import { RouterLink, RouterLinkActive } from '@angular/router';
 
-export interface Leaf {
+export interface SheetTab {
   readonly path: string;
   readonly name: string;
 }
 
 /** The sheets of a stage, like the leaves of a job book. */
 @Component({
-  selector: 'mx-leaves',
+  selector: 'mx-sheet-tabs',
   imports: [RouterLink, RouterLinkActive],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <nav [attr.aria-label]="label()">
-      @for (l of leaves(); track l.path) {
+      @for (l of tabs(); track l.path) {
         <a [routerLink]="l.path" routerLinkActive="here" ariaCurrentWhenActive="page">{{ l.name }}</a>
       }
     </nav>
@@ -47,7 +47,7 @@ export interface Leaf {
     }
   `,
 })
-export class Leaves {
+export class SheetTabs {
   readonly label = input.required<string>();
-  readonly leaves = input.required<readonly Leaf[]>();
+  readonly tabs = input.required<readonly SheetTab[]>();
 }

@@ -8,13 +8,13 @@ import { SelectionService } from '../services/selection.service';
 
 /** What the gear does to the vehicle: axles and sides, walls, heat of closed spaces; and what comes off to service each thing. */
 @Component({
-  selector: 'mx-burden',
+  selector: 'mx-load-and-heat',
   imports: [RouterLink, Mark],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  templateUrl: './burden.html',
-  styleUrl: './burden.less',
+  templateUrl: './load-and-heat.html',
+  styleUrl: './load-and-heat.less',
 })
-export class BurdenSheet {
+export class LoadAndHeatSheet {
   private readonly designs = inject(DesignService);
   protected readonly assessments = inject(AssessmentService);
   protected readonly selection = inject(SelectionService);

@@ -2,15 +2,15 @@ import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { type Design, supplyOf } from '../design/index.js';
-import { circuitPlan, deadMap, NAMED_STATES, PARKED, selectivePairs, stateFigures, type DeadMap } from './index.js';
+import { circuitPlan, isolationMap, NAMED_STATES, PARKED, selectivePairs, stateFigures, type IsolationMap } from './index.js';
 
 const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
 const planOf = (d: Design) => circuitPlan(d, SHIPPED_CATALOGUE, assess(d, SHIPPED_CATALOGUE))!;
-const cell = (m: DeadMap, name: string, column: string) => m.rows.find((r) => r.name === name)!.cells[m.columns.findIndex((c) => c.name === column)]!;
+const cell = (m: IsolationMap, name: string, column: string) => m.rows.find((r) => r.name === name)!.cells[m.columns.findIndex((c) => c.name === column)]!;
 
 describe('what stays live', () => {
   it('is the bus bars behind an open main switch, by the charger, and what hangs on them', () => {
-    const m = deadMap(planOf(demo('vet')));
+    const m = isolationMap(planOf(demo('vet')));
     expect(cell(m, 'bus bars', 'main switch')).toEqual({ state: 'live', by: ['charger'] });
     expect(cell(m, 'vaccine fridge', 'main switch').by).toEqual(['charger']);
     expect(cell(m, 'vaccine fridge', 'all of them').state).toBe('dead');
@@ -18,7 +18,7 @@ describe('what stays live', () => {
 
   it('is only what feeds itself with everything off', () => {
     for (const { key, design } of DEMO_JOBS) {
-      const m = deadMap(planOf(design));
+      const m = isolationMap(planOf(design));
       const live = m.rows.filter((r) => r.cells.at(-1)!.state !== 'dead').map((r) => r.gear);
       expect(live.every((g) => ['house', 'starting', 'panel'].includes(g)))
         .withContext(`${key}: ${live.join()}`)
@@ -29,13 +29,13 @@ describe('what stays live', () => {
   it('are the positives of all loads where the disconnect sits in the negative', () => {
     const d = demo('vet');
     supplyOf(d).disconnect.pole = 'negative';
-    expect(cell(deadMap(planOf(d)), 'water pump', 'disconnect').state).toBe('live to the body');
+    expect(cell(isolationMap(planOf(d)), 'water pump', 'disconnect').state).toBe('live to the body');
   });
 
-  it('passes through a closed isolator from the starting battery', () => expect(cell(deadMap(planOf(demo('bees'))), 'bus bars', 'main switch').by).toContain('starting battery'));
+  it('passes through a closed isolator from the starting battery', () => expect(cell(isolationMap(planOf(demo('bees'))), 'bus bars', 'main switch').by).toContain('starting battery'));
 
   it('has a column for each thing that can be opened, and none for what is not there', () => {
-    const names = (key: string) => deadMap(planOf(demo(key))).columns.map((c) => c.name);
+    const names = (key: string) => isolationMap(planOf(demo(key))).columns.map((c) => c.name);
     expect(names('vet')).toEqual(['nothing', 'main switch', 'disconnect', 'panel breaker', 'starting battery’s fuse', 'all of them']);
     expect(names('cinema')).toContain('mains lead');
     expect(names('cinema')).not.toContain('panel breaker');

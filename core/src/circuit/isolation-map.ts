@@ -12,22 +12,22 @@ export type Opened = 'main switch' | 'disconnect' | 'panel breaker' | 'mains lea
 /** How a piece of gear stands: fed, its positive still at battery volts against the body, or dead. */
 export type Liveness = 'live' | 'live to the body' | 'dead';
 
-export interface DeadCell {
+export interface IsolationCell {
   readonly state: Liveness;
   /** What still feeds it. */
   readonly by: readonly string[];
 }
 
-export interface DeadRow {
+export interface IsolationRow {
   readonly gear: string;
   readonly name: string;
   /** In the order of `columns`. */
-  readonly cells: readonly DeadCell[];
+  readonly cells: readonly IsolationCell[];
 }
 
-export interface DeadMap {
+export interface IsolationMap {
   readonly columns: readonly { readonly name: string; readonly opened: readonly Opened[] }[];
-  readonly rows: readonly DeadRow[];
+  readonly rows: readonly IsolationRow[];
 }
 
 interface Feeder {
@@ -81,7 +81,7 @@ function wires(plan: CircuitPlan, opened: ReadonlySet<Opened>): Resistor[] {
 }
 
 /** Who feeds each node pair with these opened; what a converter passes on counts as soon as its input is fed. */
-function cellsOf(plan: CircuitPlan, opened: readonly Opened[], gear: readonly { readonly plus: string; readonly minus: string }[]): DeadCell[] {
+function cellsOf(plan: CircuitPlan, opened: readonly Opened[], gear: readonly { readonly plus: string; readonly minus: string }[]): IsolationCell[] {
   const set = new Set(opened);
   const resistors = wires(plan, set);
   const feeding = feeders(plan, set).map((f) => ({ ...f, plusTo: joinedTo({ resistors }, [f.plus]), minusTo: joinedTo({ resistors }, [f.minus]) }));
@@ -94,7 +94,7 @@ function cellsOf(plan: CircuitPlan, opened: readonly Opened[], gear: readonly { 
       grew = true;
     }
   }
-  return gear.map(({ plus, minus }): DeadCell => {
+  return gear.map(({ plus, minus }): IsolationCell => {
     const whole = [...fed].filter((f) => f.plusTo.has(plus) && f.minusTo.has(minus));
     const half = [...fed].filter((f) => f.plusTo.has(plus));
     const by = [...new Set((whole.length ? whole : half).map((f) => f.name))];
@@ -107,7 +107,7 @@ function cellsOf(plan: CircuitPlan, opened: readonly Opened[], gear: readonly { 
  * the bus bars while its engine or sun does, and a disconnect in the negative leaves every positive behind it at
  * battery volts against the body. Engine running, sun shining, mains plugged in: the worst for whoever works on it.
  */
-export function deadMap(plan: CircuitPlan): DeadMap {
+export function isolationMap(plan: CircuitPlan): IsolationMap {
   const has = (role: RunRole): boolean => plan.runs.some((r) => r.spec.role === role);
   const single: Opened[] = [
     ...(plan.inline.some((p) => p.id === 'switch') ? (['main switch'] as const) : []),
@@ -126,7 +126,7 @@ export function deadMap(plan: CircuitPlan): DeadMap {
   const list = [...ends.values()].filter((e) => e.plus !== MAIN_NODES.plus);
   const byColumn = columns.map((c) => cellsOf(plan, c.opened, list));
   const side = { in: ', input', out: ', output', sun: ', panel side' } as const;
-  const rows = list.map((e, i): DeadRow => ({
+  const rows = list.map((e, i): IsolationRow => ({
     gear: e.gear,
     name: `${e.name}${e.terminal ? side[e.terminal] : e.plus === FED_NODES.plus ? ', fed side' : ''}`,
     cells: byColumn.map((c) => c[i]!),

@@ -6,11 +6,11 @@ import { blankDesign, USES, VEHICLE_KINDS, type Design, supplyOf, withRig } from
 import { buildDiagram } from '../diagram/index.js';
 import { inWords } from '../rules/index.js';
 import { threeDrafts } from './drafts.js';
-import { applyTalk, talkOf, type Talk } from './talk.js';
+import { applyIntake, intakeOf, type Intake } from './intake.js';
 
 /** A new job after ten answers, with the sound draft's supply: what one click gives. */
-function afterTalk(talk: Talk): Design {
-  const job = applyTalk(blankDesign('a new customer'), talk);
+function afterTalk(intake: Intake): Design {
+  const job = applyIntake(blankDesign('a new customer'), intake);
   const sound = threeDrafts(job, SHIPPED_CATALOGUE).find((d) => d.tier === 'sound')!;
   return withRig(job, sound.design);
 }
@@ -18,7 +18,7 @@ function afterTalk(talk: Talk): Design {
 describe('a whole job from ten answers', () => {
   for (const { key, design } of DEMO_JOBS) {
     describe(`as ${design.brief.customer} would give them`, () => {
-      const job = afterTalk(talkOf(design));
+      const job = afterTalk(intakeOf(design));
       const a: Assessment = assess(job, SHIPPED_CATALOGUE);
 
       it('give a circuit in which every run has its size and every fuse does its work, with nothing to stop it', () => {
@@ -54,7 +54,7 @@ describe('a whole job from ten answers', () => {
         }
       });
 
-      it('give the same circuit again', () => expect(assess(afterTalk(talkOf(design)), SHIPPED_CATALOGUE).runs).toEqual(a.runs));
+      it('give the same circuit again', () => expect(assess(afterTalk(intakeOf(design)), SHIPPED_CATALOGUE).runs).toEqual(a.runs));
     });
   }
 
@@ -64,7 +64,7 @@ describe('a whole job from ten answers', () => {
         for (const houseV of vehicleKind === 'light-truck' ? ([24, 12] as const) : ([12] as const)) {
           const blank = blankDesign('anyone');
           blank.brief.use = use;
-          const job = applyTalk(blank, { ...talkOf(blank), vehicleKind });
+          const job = applyIntake(blank, { ...intakeOf(blank), vehicleKind });
           job.supply.houseV = houseV;
           const drafts = threeDrafts(job, SHIPPED_CATALOGUE);
           drafts.slice(1).forEach((d, i) =>

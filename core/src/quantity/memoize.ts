@@ -1,9 +1,9 @@
 /**
  * A pure function whose results are kept by the content of what it was asked, so that what stays the same from edit to
  * edit is worked out once. Holds at most so many and then begins anew.
- * @example kept(100, String, Math.sqrt)(9) // 3
+ * @example memoize(100, String, Math.sqrt)(9) // 3
  */
-export function kept<I, R>(most: number, keyOf: (input: I) => string, work: (input: I) => R): (input: I) => R {
+export function memoize<I, R>(most: number, keyOf: (input: I) => string, work: (input: I) => R): (input: I) => R {
   const known = new Map<string, R>();
   return (input) => {
     const key = keyOf(input);
@@ -17,11 +17,11 @@ export function kept<I, R>(most: number, keyOf: (input: I) => string, work: (inp
 }
 
 /** The same for what also hangs on one object, which must not change: results go when it goes. */
-export function keptFor<O extends object, I, R>(most: number, keyOf: (input: I) => string, work: (owner: O, input: I) => R): (owner: O, input: I) => R {
+export function memoizeFor<O extends object, I, R>(most: number, keyOf: (input: I) => string, work: (owner: O, input: I) => R): (owner: O, input: I) => R {
   const known = new WeakMap<O, (input: I) => R>();
   return (owner, input) => {
     let of = known.get(owner);
-    if (!of) known.set(owner, (of = kept(most, keyOf, (x: I) => work(owner, x))));
+    if (!of) known.set(owner, (of = memoize(most, keyOf, (x: I) => work(owner, x))));
     return of(input);
   };
 }

@@ -8,7 +8,7 @@ import { figure, rating } from '../quantity/index.js';
 import type { SizedRun } from '../routes/index.js';
 
 /** Something that a person said, with what the draft would have done without it. */
-export interface KeptEdit {
+export interface ManualOverride {
   /** Where it is kept: a run's id and field, or a gear's place. */
   readonly of: { readonly run: string; readonly field: keyof RunEdit } | { readonly gear: string };
   readonly name: string;
@@ -61,7 +61,7 @@ function movedBy(design: Design, catalogue: Catalogue, kept: ReadonlyMap<string,
   });
 }
 
-function runEdits(design: Design, catalogue: Catalogue): KeptEdit[] {
+function runEdits(design: Design, catalogue: Catalogue): ManualOverride[] {
   const edited = Object.entries(design.runs).filter(([, e]) => Object.values(e).some((v) => v !== undefined));
   if (!edited.length) return [];
   const kept = new Map(assess(design, catalogue).runs.map((r) => [r.spec.id, r]));
@@ -70,7 +70,7 @@ function runEdits(design: Design, catalogue: Catalogue): KeptEdit[] {
     const [mine, theirs] = [kept.get(id), drafted.get(id)];
     return (Object.keys(edit) as (keyof RunEdit)[])
       .filter((field) => edit[field] !== undefined)
-      .map((field): KeptEdit => {
+      .map((field): ManualOverride => {
         const { what, words } = FIELDS[field];
         const gone = 'a run that the plan has no longer';
         return {
@@ -87,12 +87,12 @@ function runEdits(design: Design, catalogue: Catalogue): KeptEdit[] {
 
 const standsIn = (g: Gear | undefined): string => (g ? `${g.zoneName}, ${g.faceName}` : 'nowhere');
 
-function placeEdits(design: Design, catalogue: Catalogue): KeptEdit[] {
+function placeEdits(design: Design, catalogue: Catalogue): ManualOverride[] {
   const placed = Object.keys(design.places);
   if (!placed.length) return [];
   const kept = new Map(draftGear(design, catalogue).map((g) => [g.id, g]));
   const drafted = new Map(draftGear({ ...design, places: {} }, catalogue).map((g) => [g.id, g]));
-  return placed.flatMap((id): KeptEdit[] => {
+  return placed.flatMap((id): ManualOverride[] => {
     const mine = kept.get(id);
     return mine ? [{ of: { gear: id }, name: mine.name, what: 'place', kept: `${standsIn(mine)}${mine.when === 'now' ? '' : `, ${mine.when}`}`, drafted: standsIn(drafted.get(id)), also: [] }] : [];
   });
@@ -101,8 +101,8 @@ function placeEdits(design: Design, catalogue: Catalogue): KeptEdit[] {
 /**
  * Everything that a person said of runs and places, with what a draft without any of it would do: drafts come and go,
  * these stay.
- * @example keptEdits(design, catalogue)[0] // { of: { run: 'bus-block', field: 'outM' }, what: 'length', kept: '1.1 m', drafted: '0.8 m', … }
+ * @example manualOverrides(design, catalogue)[0] // { of: { run: 'bus-block', field: 'outM' }, what: 'length', kept: '1.1 m', drafted: '0.8 m', … }
  */
-export function keptEdits(design: Design, catalogue: Catalogue): KeptEdit[] {
+export function manualOverrides(design: Design, catalogue: Catalogue): ManualOverride[] {
   return [...runEdits(design, catalogue), ...placeEdits(design, catalogue)];
 }

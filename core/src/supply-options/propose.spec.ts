@@ -5,12 +5,12 @@ import { DEMO_JOBS } from '../demo/index.js';
 import { LOAD_LIBRARY } from '../loads/index.js';
 import { simulateDesign } from '../outlook/index.js';
 import { threeDrafts } from './drafts.js';
-import { applyTalk, talkOf, talkSchema, USUAL_WISHES } from './talk.js';
+import { applyIntake, intakeOf, intakeSchema, USUAL_WISHES } from './intake.js';
 
 const talked = (use: (typeof USES)[number] = 'touring') => {
   const blank = blankDesign('x');
   blank.brief.use = use;
-  return applyTalk(blank, { ...talkOf(blank), use });
+  return applyIntake(blank, { ...intakeOf(blank), use });
 };
 
 describe('ten answers', () => {
@@ -30,13 +30,13 @@ describe('ten answers', () => {
     });
   }
   it('are refused out of range, by name', () => {
-    const read = talkSchema.safeParse({ ...talkOf(blankDesign('x')), drivingH: 30 });
+    const read = intakeSchema.safeParse({ ...intakeOf(blankDesign('x')), drivingH: 30 });
     expect(!read.success && read.error.issues[0]!.path).toEqual(['drivingH']);
   });
   it('leave the design they came from alone', () => {
     const d = blankDesign('x');
     const before = JSON.stringify(d);
-    applyTalk(d, { ...talkOf(d), vehicleKind: 'van' });
+    applyIntake(d, { ...intakeOf(d), vehicleKind: 'van' });
     expect(JSON.stringify(d)).toBe(before);
   });
 });

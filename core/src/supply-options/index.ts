@@ -2,4 +2,4 @@ export * from './drafts.js';
 export { afterCommands, jobFromAnswers, type FromAnswers } from './from-answers.js';
 export { finish, type Finished } from './finish.js';
 export * from './fixed-parts.js';
-export * from './talk.js';
+export * from './intake.js';

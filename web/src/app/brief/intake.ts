@@ -3,7 +3,7 @@ import { FormsModule } from '@angular/forms';
 import { ActivatedRoute, Router } from '@angular/router';
 import {
   ahDayOf,
-  applyTalk,
+  applyIntake,
   type Design,
   figure,
   type LibraryItem,
@@ -12,8 +12,8 @@ import {
   SHELVES,
   catalogueOf,
   type SupplyDraft,
-  type Talk,
-  talkOf,
+  type Intake,
+  intakeOf,
   USES,
   type Use,
   USUAL_WISHES,
@@ -33,23 +33,23 @@ import { MAINS_NIGHTS, MONTH_NAMES } from './words';
 /** A pause in the answers before the drafts are worked out, ms. */
 const PAUSE_MS = 250;
 
-/** A short talk: ten answers, with the three drafts they lead to worked out as they are given. */
+/** A short intake: ten answers, with the three drafts they lead to worked out as they are given. */
 @Component({
-  selector: 'mx-talk',
+  selector: 'mx-intake',
   imports: [FormsModule, NzCheckboxModule, Choice, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  templateUrl: './talk.html',
-  styleUrl: './talk.less',
+  templateUrl: './intake.html',
+  styleUrl: './intake.less',
 })
-export class TalkSheet {
+export class IntakeSheet {
   private readonly designs = inject(DesignService);
   protected readonly outlook = inject(OutlookService);
   private readonly router = inject(Router);
   private readonly route = inject(ActivatedRoute);
-  protected readonly talk = signal<Talk>(talkOf(this.designs.design()!));
+  protected readonly intake = signal<Intake>(intakeOf(this.designs.design()!));
   protected readonly drafts = signal<readonly SupplyDraft[]>([]);
   /** The answers that the shown drafts belong to. */
-  private draftsOf: Talk | null = null;
+  private draftsOf: Intake | null = null;
   protected readonly figure = figure;
   protected readonly supplyOf = supplyOf;
   protected readonly kinds = VEHICLE_KINDS;
@@ -66,10 +66,10 @@ export class TalkSheet {
   protected readonly houseVolts = [12, 24] as const;
   protected readonly inVolts = (v: number): string => `${v} V`;
   protected readonly shelves = SHELVES.map((shelf) => ({ shelf, items: LOAD_LIBRARY.filter((i) => i.shelf === shelf) }));
-  protected readonly wished = computed(() => new Map(this.talk().wishes.map((w) => [w.id, w])));
+  protected readonly wished = computed(() => new Map(this.intake().wishes.map((w) => [w.id, w])));
   protected readonly wishedItems = computed(() => LOAD_LIBRARY.filter((i) => this.wished().has(i.id)));
   protected readonly hasLoads = computed(() => Object.keys(this.designs.design()!.loads).length > 0);
-  protected readonly ahDay = computed(() => ahDayOf(this.talk()));
+  protected readonly ahDay = computed(() => ahDayOf(this.intake()));
 
   protected batteryName(d: SupplyDraft): string {
     const part = catalogueOf(d.design).find('battery', supplyOf(d.design).battery.part);
@@ -78,50 +78,50 @@ export class TalkSheet {
 
   constructor() {
     effect((onCleanup) => {
-      const [design, talk] = [this.designs.design(), this.talk()];
-      if (!design || !talk.wishes.length) return this.drafts.set([]);
-      const timer = setTimeout(() => void this.work(design, talk), PAUSE_MS);
+      const [design, intake] = [this.designs.design(), this.intake()];
+      if (!design || !intake.wishes.length) return this.drafts.set([]);
+      const timer = setTimeout(() => void this.work(design, intake), PAUSE_MS);
       onCleanup(() => clearTimeout(timer));
     });
   }
 
-  private async work(design: Design, talk: Talk): Promise<void> {
-    const drafts = await this.outlook.ask({ what: 'talk', design, talk });
-    if (!drafts || this.talk() !== talk) return;
-    this.draftsOf = talk;
+  private async work(design: Design, intake: Intake): Promise<void> {
+    const drafts = await this.outlook.ask({ what: 'intake', design, intake });
+    if (!drafts || this.intake() !== intake) return;
+    this.draftsOf = intake;
     this.drafts.set(drafts);
   }
 
-  protected set(change: Partial<Talk>): void {
-    this.talk.update((t) => ({ ...t, ...change }));
+  protected set(change: Partial<Intake>): void {
+    this.intake.update((t) => ({ ...t, ...change }));
   }
 
   protected setUse(use: Use): void {
     const wishes = USUAL_WISHES[use].map((id) => ({ id, size: LOAD_LIBRARY.find((i) => i.id === id)?.size?.usual ?? null }));
-    this.set({ use, wishes, never: this.talk().never.filter((id) => USUAL_WISHES[use].includes(id)) });
+    this.set({ use, wishes, never: this.intake().never.filter((id) => USUAL_WISHES[use].includes(id)) });
   }
 
   protected wish(item: LibraryItem, wanted: boolean): void {
-    const { wishes, never } = this.talk();
+    const { wishes, never } = this.intake();
     this.set(wanted ? { wishes: [...wishes, { id: item.id, size: item.size?.usual ?? null }] } : { wishes: wishes.filter((w) => w.id !== item.id), never: never.filter((id) => id !== item.id) });
   }
 
   protected resize(id: string, size: number | null): void {
-    if (size !== null) this.set({ wishes: this.talk().wishes.map((w) => (w.id === id ? { ...w, size } : w)) });
+    if (size !== null) this.set({ wishes: this.intake().wishes.map((w) => (w.id === id ? { ...w, size } : w)) });
   }
 
   protected mustStay(id: string, must: boolean): void {
-    this.set({ never: must ? [...this.talk().never, id] : this.talk().never.filter((n) => n !== id) });
+    this.set({ never: must ? [...this.intake().never, id] : this.intake().never.filter((n) => n !== id) });
   }
 
   /** Puts brief, loads and the sound draft's supply into the job, and goes to the three drafts or to the circuit that stands. */
   protected async take(next: string): Promise<void> {
-    const [design, talk] = [this.designs.design()!, this.talk()];
+    const [design, intake] = [this.designs.design()!, this.intake()];
     // What was typed a moment ago is not in the drafts that are shown: then they are worked out first.
-    const drafts = this.draftsOf === talk ? this.drafts() : await this.outlook.ask({ what: 'talk', design, talk });
+    const drafts = this.draftsOf === intake ? this.drafts() : await this.outlook.ask({ what: 'intake', design, intake });
     const sound = drafts?.find((d) => d.tier === 'sound');
     this.designs.edit('ten answers', (d) => {
-      const job = applyTalk(d, talk);
+      const job = applyIntake(d, intake);
       Object.assign(d, sound ? withRig(job, sound.design) : job);
     });
     void this.router.navigate([next], { relativeTo: this.route });

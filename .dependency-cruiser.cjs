@@ -12,7 +12,7 @@ const LAYERS = [
   ['tree', 'rig-trip'],
   ['circuit'],
   ['rules'],
-  ['outlook'],
+  ['trip-analysis'],
   ['draft', 'order', 'fit', 'prove', 'explain'],
   ['assess'],
   ['couplings'],

@@ -12,7 +12,7 @@ export * from './formats/index.js';
 export * from './handover/index.js';
 export * from './loads/index.js';
 export * from './network/index.js';
-export * from './outlook/index.js';
+export * from './trip-analysis/index.js';
 export * from './order/index.js';
 export * from './places/index.js';
 export * from './plant/index.js';

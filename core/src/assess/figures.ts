@@ -132,7 +132,7 @@ export function figuresOf(picked: ReadonlyMap<string, Picked>, choices: Readonly
       const cable = hotCableOhm(fused, step, spec.usualA / perPole, perPole);
       // Leads of one bank take one size: what asks for it hangs on the first of them.
       const below = belowOf(p, choices.get(id)!, ends.get(spec.equalTo ?? id) ?? ends.get(id)!);
-      const parts = [{ what: 'cable', ratingA: step.ampacityA }, ...spec.weak.map((w) => ({ ...w, ratingA: w.ratingA / perPole }))];
+      const parts = [{ what: 'cable', ratingA: step.ampacityA }, ...spec.limitingParts.map((w) => ({ ...w, ratingA: w.ratingA / perPole }))];
       const weakest = parts.reduce((w, x) => (x.ratingA < w.ratingA ? x : w));
       return [
         id,

@@ -97,7 +97,7 @@ const airsOf = (spec: RunSpec): readonly number[] => (spec.fuseAirC > RATED_AIR_
 function withKind(spec: RunSpec, design: Design, choice: RunChoice, type: FuseType, guardA: number | null, perPole: number, airC: number): FusedRun {
   // What passes without lasting must not open the fuse, which carries that much of its rating for good.
   const loadA = Math.max(spec.lastingA, FUSE_KINDS[type].continuous * spec.passingA) / perPole;
-  const parts = spec.weak.map((w) => ({ ...w, ratingA: w.ratingA / perPole }));
+  const parts = spec.limitingParts.map((w) => ({ ...w, ratingA: w.ratingA / perPole }));
   const window = fuseWindow(type, loadA, parts, airC);
   const wishedA = Math.max(spec.leastFuseA, choice.leastFuseA);
   const outlasts = (a: number): boolean => outlastsStart(type, a, spec.startA / perPole);
@@ -116,12 +116,12 @@ function withKind(spec: RunSpec, design: Design, choice: RunChoice, type: FuseTy
 }
 
 /** With the plainest kind of fuse that opens a window and leaves a size that carries it. */
-function withPerPole(spec: RunSpec, design: Design, choice: RunChoice, guard: Guard | null, perPole: number): FusedRun {
+function withPerPole(spec: RunSpec, design: Design, choice: RunChoice, protectedBy: Guard | null, perPole: number): FusedRun {
   // Where no kind will do, what kept a kind with ratings out says more than that another has none so small.
   let first: Extract<FusedRun, { ok: false }> | null = null;
   for (const airC of airsOf(spec))
     for (let kind = choice.kindIndex; kind <= choice.lastKind; kind++) {
-      const r = withKind(spec, design, choice, guard?.type ?? spec.fuseKinds[kind]!, guard?.ratingA ?? null, perPole, airC);
+      const r = withKind(spec, design, choice, protectedBy?.type ?? spec.fuseKinds[kind]!, protectedBy?.ratingA ?? null, perPole, airC);
       if (r.ok) {
         choice.kindIndex = kind;
         return r;
@@ -166,16 +166,16 @@ function losesLittle({ spec, steps: all }: Fused): boolean {
  * A run's fuse and the sizes that carry it. Where no single conductor will do, for heat or for the run's own drop, equal
  * ones side by side are tried, each with a fuse of its own at the ends that feed; a size that a person typed stays alone.
  */
-export function fuseRun(spec: RunSpec, design: Design, choice: RunChoice, guard: Guard | null): FusedRun {
+export function fuseRun(spec: RunSpec, design: Design, choice: RunChoice, protectedBy: Guard | null): FusedRun {
   const before = choice.kindIndex;
-  const alone = withPerPole(spec, design, choice, guard, 1);
+  const alone = withPerPole(spec, design, choice, protectedBy, 1);
   const enough = alone.ok && losesLittle(alone.run);
   const heavy = spec.lastingA >= HEAVY_A && spec.back !== 'chassis' && spec.edit.areaMm2 === undefined;
   if (enough || !heavy || (!alone.ok && alone.error === 'window-closed')) return alone;
   const kind = choice.kindIndex;
   for (let perPole = 2; perPole <= MOST_PER_POLE; perPole++) {
     choice.kindIndex = before;
-    const together = withPerPole(spec, design, choice, guard, perPole);
+    const together = withPerPole(spec, design, choice, protectedBy, perPole);
     if (together.ok && losesLittle(together.run)) return together;
   }
   choice.kindIndex = kind;
@@ -187,7 +187,7 @@ export function fuseRun(spec: RunSpec, design: Design, choice: RunChoice, guard:
  * wants it, whatever on its way is too weak for that; where all is too hot, the thickest.
  */
 export function standInFor(spec: RunSpec, design: Design, choice: RunChoice, failed: Extract<FusedRun, { ok: false }>): Fused {
-  const free = fuseRun({ ...spec, weak: [] }, design, { ...choice }, null);
+  const free = fuseRun({ ...spec, limitingParts: [] }, design, { ...choice }, null);
   if (free.ok) return free.run;
   const asked = askedOf(spec, design, choice, 1);
   const thickest = cableSeries(asked.series)

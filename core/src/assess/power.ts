@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue/index.js';
 import { rigOf, type Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
-import { loadsOn, tripJob } from '../outlook/index.js';
+import { loadsOn, tripJob } from '../trip-analysis/index.js';
 import { plant, type ConverterThing } from '../plant/index.js';
 import { memoizeFor } from '../quantity/index.js';
 import { arraysOf, bankOf, chargerZoneC, supplyFigures, type Bank, type SolarArray, type SupplyFigures } from '../supply/index.js';

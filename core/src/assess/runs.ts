@@ -15,10 +15,10 @@ const MOST_ROUNDS = 8;
 /** What one design's runs came to in earlier rounds, by all that a round can change: most stay as they are. */
 type Fusings = Map<string, { readonly fused: FusedRun; readonly kindIndex: number }>;
 
-function fuseOne(spec: RunSpec, design: Design, choice: RunChoice, guard: Guard | null, earlier: Fusings): FusedRun {
+function fuseOne(spec: RunSpec, design: Design, choice: RunChoice, protectedBy: Guard | null, earlier: Fusings): FusedRun {
   const { kindIndex, lastKind, leastFuseA, faultAreaMm2 } = choice;
-  const key = [spec.id, kindIndex, lastKind, leastFuseA, faultAreaMm2, guard?.type, guard?.ratingA].join(' ');
-  const known = earlier.get(key) ?? { fused: fuseRun(spec, design, choice, guard), kindIndex: choice.kindIndex };
+  const key = [spec.id, kindIndex, lastKind, leastFuseA, faultAreaMm2, protectedBy?.type, protectedBy?.ratingA].join(' ');
+  const known = earlier.get(key) ?? { fused: fuseRun(spec, design, choice, protectedBy), kindIndex: choice.kindIndex };
   earlier.set(key, known);
   choice.kindIndex = known.kindIndex;
   return known.fused;
@@ -28,9 +28,9 @@ function fuseOne(spec: RunSpec, design: Design, choice: RunChoice, guard: Guard 
 function fuseAll(specs: readonly RunSpec[], design: Design, choices: ReadonlyMap<string, RunChoice>, earlier: Fusings): ReadonlyMap<string, FusedRun> {
   const out = new Map<string, FusedRun>();
   for (const spec of specs) {
-    const feed = spec.guard ? out.get(spec.guard) : undefined;
-    const guard: Guard | null = feed?.ok ? { type: feed.run.type, ratingA: feed.run.fuseA } : null;
-    out.set(spec.id, fuseOne(spec, design, choices.get(spec.id)!, guard, earlier));
+    const feed = spec.protectedBy ? out.get(spec.protectedBy) : undefined;
+    const protectedBy: Guard | null = feed?.ok ? { type: feed.run.type, ratingA: feed.run.fuseA } : null;
+    out.set(spec.id, fuseOne(spec, design, choices.get(spec.id)!, protectedBy, earlier));
   }
   return out;
 }

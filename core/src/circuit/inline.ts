@@ -81,9 +81,9 @@ export function inlineParts(design: Design, catalogue: Catalogue): InlinePart[] 
 }
 
 /** What a run's current meets in some of these parts, when it is this share of what they carry. */
-export function passing(inline: readonly InlinePart[], ids: readonly InlinePart['id'][], share = 1): Pick<RunSpec, 'inline' | 'weak'> {
+export function passing(inline: readonly InlinePart[], ids: readonly InlinePart['id'][], share = 1): Pick<RunSpec, 'inline' | 'limitingParts'> {
   const met = inline.filter((p) => ids.includes(p.id));
-  return { inline: met.map((p) => ({ what: p.name, ohm: p.ohm / share, kind: p.id })), weak: met.map((p) => ({ what: p.name, ratingA: p.ratedA * share, kind: p.id })) };
+  return { inline: met.map((p) => ({ what: p.name, ohm: p.ohm / share, kind: p.id })), limitingParts: met.map((p) => ({ what: p.name, ratingA: p.ratedA * share, kind: p.id })) };
 }
 
 /** Nodes where the battery’s leads end before what is in line, and of what the disconnect feeds. */

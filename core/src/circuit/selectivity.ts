@@ -30,7 +30,7 @@ export function selectivePairs(sized: readonly SizedRun[]): SelectivePair[] {
   const strings = Math.max(1, mains.length);
   const byId = new Map(runs.map((r) => [r.spec.id, r]));
   return runs.flatMap((run) => {
-    if (run.spec.guard) return [];
+    if (run.spec.protectedBy) return [];
     const nearRun = before(run, byId, mains[0] ?? null);
     const near = nearRun?.figures.fuses.find((f) => f.end.at === 'from');
     if (!nearRun || !near) return [];

@@ -17,7 +17,7 @@ interface Judged {
 }
 
 /** Ends whose fuse a short on this run must open: its own, or that of the feed it is a tail of. */
-const endsOf = ({ spec }: Fitted): readonly FuseEnd[] => (spec.guard ? [{ at: 'from', source: spec.group === 'charging' ? 'starting battery' : 'house battery' }] : spec.ends);
+const endsOf = ({ spec }: Fitted): readonly FuseEnd[] => (spec.protectedBy ? [{ at: 'from', source: spec.group === 'charging' ? 'starting battery' : 'house battery' }] : spec.ends);
 
 /** A short just behind the fuse, or at the far end of its run, as the network is asked about it. */
 function shortAt({ run, end }: Judged, far: boolean): Short {
@@ -125,7 +125,7 @@ function judge({ run, end }: Judged, design: Design, mostA: number, leastA: numb
   const minA = maxA > 0 && leastA > NO_SOURCE_A ? Math.min(leastA / perPole, maxA) : 0;
   return {
     end,
-    of: run.spec.guard,
+    of: run.spec.protectedBy,
     type: fuseType,
     ratingA: fuseA,
     maxA,

@@ -3,7 +3,7 @@ import { couplingsOf, engineOf, vehicleIds, vehicleIn, type Coupling, type Desig
 import { alternatorBudget, alternatorOf, bankOf, driveVolts, mainsChargersOf } from '../supply/index.js';
 import { inverterEfficiency } from '../loads/index.js';
 import { inverterOf, plant } from '../plant/index.js';
-import { jobOfDesign } from '../outlook/index.js';
+import { jobOfDesign } from '../trip-analysis/index.js';
 import { rigTripSchema, wholeRigTrip, type RigTrip, type WholeRigTrip } from '../rig-trip/index.js';
 import type { TripJob } from '../trip/index.js';
 import { leadHours, reached } from './views.js';

@@ -52,7 +52,7 @@ function dcdcRuns(c: DraftContext, next: () => number, { ref, part, share, input
       limit: supplyLimit(c.design, 'dcdcInput', 'input of a DC-DC charger'),
       fuseKinds: BOLTED,
       ends: [{ at: 'from', source: 'starting battery' }],
-      weak: part.maxFuseA ? [{ what: 'charger’s largest fuse', ratingA: part.maxFuseA }] : [],
+      limitingParts: part.maxFuseA ? [{ what: 'charger’s largest fuse', ratingA: part.maxFuseA }] : [],
       makerFuseA: part.maxFuseA,
       minAreaMm2: c.design.settings.custom.feedMm2,
       terminal: TERMINAL.m8,
@@ -127,7 +127,7 @@ function isolatorRuns(c: DraftContext, next: () => number, { ref, part }: LinkTh
     sourceV: part.closeV,
     nominalV: c.design.supply.houseV,
     fuseKinds: BOLTED,
-    weak: [{ what: 'isolator', ratingA: part.ratedA, kind: 'isolator' }],
+    limitingParts: [{ what: 'isolator', ratingA: part.ratedA, kind: 'isolator' }],
     minAreaMm2: c.design.settings.custom.feedMm2,
     terminal: TERMINAL.m8,
   } as const;

@@ -48,7 +48,7 @@ type Given = Pick<RunSpec, 'id' | 'name' | 'group' | 'role' | 'serves' | 'from' 
   readonly leastEndV?: number;
   readonly refV?: number;
   readonly parent?: string;
-  readonly weak?: RunSpec['weak'];
+  readonly limitingParts?: RunSpec['limitingParts'];
   /** Largest fuse that the maker of what it feeds states, A: it wins over what lasts. */
   readonly makerFuseA?: number | null;
   readonly minAreaMm2: number;
@@ -58,7 +58,7 @@ type Given = Pick<RunSpec, 'id' | 'name' | 'group' | 'role' | 'serves' | 'from' 
   readonly apart?: boolean;
   readonly inline?: RunSpec['inline'];
   readonly highestV?: number;
-  readonly guard?: string;
+  readonly protectedBy?: string;
 };
 
 /** A chassis return that goes through a trailer's coupling: ball and safety chains are no conductors. */
@@ -206,9 +206,9 @@ export function makeRun(c: DraftContext, number: number, given: Given): RunSpec 
     fuseAirC: by.fuseAirC,
     highestV: by.highestV,
     ends: given.ends,
-    guard: given.guard ?? null,
+    protectedBy: given.protectedBy ?? null,
     existing: false,
-    weak: plug.length ? [...(given.weak ?? []), ...plug] : (given.weak ?? []),
+    limitingParts: plug.length ? [...(given.limitingParts ?? []), ...plug] : (given.limitingParts ?? []),
     minAreaMm2: plugWire ? Math.max(plugWire[0], given.minAreaMm2) : given.minAreaMm2,
     maxAreaMm2: plugWire ? Math.min(plugWire[1], given.terminal?.maxAreaMm2 ?? Infinity) : (given.terminal?.maxAreaMm2 ?? null),
     maxWhy: plugWire && plugWire[1] < (given.terminal?.maxAreaMm2 ?? Infinity) ? `the contacts of its ${plugA} A plug take ${plugWire[1]} mm²` : (given.terminal?.maxWhy ?? ''),

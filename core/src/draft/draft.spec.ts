@@ -84,11 +84,11 @@ describe('the draft of runs', () => {
   it('couples a trailer’s feed by a plug that carries its fuse', () => {
     const near = demo('playgroup');
     near.runs['start-charger'] = { outM: 2 };
-    expect(spec(near, 'start-charger').weak).toEqual([{ what: '50 A plug', ratingA: 50, kind: 'plug' }]);
+    expect(spec(near, 'start-charger').limitingParts).toEqual([{ what: '50 A plug', ratingA: 50, kind: 'plug' }]);
     // Its 39 A fit the smaller plug, but over 7.8 m they want more copper than its contacts take.
-    expect(spec(demo('playgroup'), 'start-charger').weak).toEqual([{ what: '175 A plug', ratingA: 175, kind: 'plug' }]);
-    expect(spec(demo('bookmobile'), 'start-charger').weak).toEqual([{ what: '175 A plug', ratingA: 175, kind: 'plug' }]);
-    expect(spec(demo('vet'), 'start-charger').weak).toEqual([]);
+    expect(spec(demo('playgroup'), 'start-charger').limitingParts).toEqual([{ what: '175 A plug', ratingA: 175, kind: 'plug' }]);
+    expect(spec(demo('bookmobile'), 'start-charger').limitingParts).toEqual([{ what: '175 A plug', ratingA: 175, kind: 'plug' }]);
+    expect(spec(demo('vet'), 'start-charger').limitingParts).toEqual([]);
   });
 
   it('fuses what can feed a fault, at its end, and no end that cannot', () => {

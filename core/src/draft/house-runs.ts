@@ -33,11 +33,11 @@ function splitLoads(c: DraftContext): { readonly onBlock: readonly DayLoad[]; re
  * What a main lead passes: switch, shunt, and a hub board's own bars. Their drop goes by its share of what they carry;
  * no lead's fuse is above what they bear, and what all leads may give together the fuses behind the bars hold down.
  */
-function mainWeak(c: DraftContext, share: number): Pick<RunSpec, 'inline' | 'weak'> {
+function mainWeak(c: DraftContext, share: number): Pick<RunSpec, 'inline' | 'limitingParts'> {
   const { inline } = passing(c.inline, ['switch', 'shunt'], share);
-  const { weak } = passing(c.inline, ['switch', 'shunt']);
+  const { limitingParts } = passing(c.inline, ['switch', 'shunt']);
   const { hub } = distributionOf(c.design, c.catalogue);
-  return { inline, weak: hub ? [...weak, { what: 'hub board’s bars', ratingA: hub.barsA, kind: 'hub bars' as const }] : weak };
+  return { inline, limitingParts: hub ? [...limitingParts, { what: 'hub board’s bars', ratingA: hub.barsA, kind: 'hub bars' as const }] : limitingParts };
 }
 
 /** What a lead of a bank carries: its largest share of all, or, where the batteries left can bear it, what it carries with one of them out. */
@@ -118,8 +118,8 @@ function loadRun(c: DraftContext, next: () => number, load: DayLoad, ways: Ways 
     fuseKinds: ways ? ways.fuseKinds : BOLTED,
     ends: [{ at: 'from', source: 'house battery' }],
     ...(ways
-      ? { weak: [...ways.weak, ...plug], inline: ways.inline ?? [], terminal: TERMINAL.way, leastFuseA: c.design.settings.custom.loadFuseA }
-      : { inline: direct.inline, weak: [...direct.weak, ...plug] }),
+      ? { limitingParts: [...ways.limitingParts, ...plug], inline: ways.inline ?? [], terminal: TERMINAL.way, leastFuseA: c.design.settings.custom.loadFuseA }
+      : { inline: direct.inline, limitingParts: [...direct.limitingParts, ...plug] }),
     minAreaMm2: loadLeastMm2(c.design.settings, purpose),
     reason: ways ? `a way of its own on the ${ways.name.toLowerCase()}` : `too much for a way of its own, so it has its own fuse at the ${busName(c).toLowerCase()}`,
   });
@@ -127,21 +127,21 @@ function loadRun(c: DraftContext, next: () => number, load: DayLoad, ways: Ways 
 
 const busName = (c: DraftContext): string => (distributionOf(c.design, c.catalogue).hub ? 'Hub board' : 'Bus bars');
 
-type Ways = FeedPoint & { readonly weak: RunSpec['weak'] };
+type Ways = FeedPoint & { readonly limitingParts: RunSpec['limitingParts'] };
 
 /** A way of the fuse block, or of the hub board; null where there are none. */
 function waysOf(c: DraftContext): Ways | null {
   const { block, hub } = distributionOf(c.design, c.catalogue);
   const gear = c.gear.get('block');
   if (!block || (!hub && !gear)) return null;
-  const weak = [hub ? { what: 'way of the hub board', ratingA: block.wayA, kind: 'hub way' as const } : { what: 'way of the fuse block', ratingA: block.wayA, kind: 'block way' as const }];
-  if (hub) return { from: fedEnd(c), name: 'Hub board', parent: mainId(c), fuseKinds: [block.holds], weak, inline: passing(c.inline, ['disconnect']).inline };
-  return { from: endOf(gear!), name: 'Fuse block', parent: BLOCK_FEED, fuseKinds: [block.holds], weak };
+  const limitingParts = [hub ? { what: 'way of the hub board', ratingA: block.wayA, kind: 'hub way' as const } : { what: 'way of the fuse block', ratingA: block.wayA, kind: 'block way' as const }];
+  if (hub) return { from: fedEnd(c), name: 'Hub board', parent: mainId(c), fuseKinds: [block.holds], limitingParts, inline: passing(c.inline, ['disconnect']).inline };
+  return { from: endOf(gear!), name: 'Fuse block', parent: BLOCK_FEED, fuseKinds: [block.holds], limitingParts };
 }
 
 /** Where the feeds of groups start: a way of the block while it bears them, else a fuse of their own at the bus bars. */
 function groupPoints(c: DraftContext, ways: Ways | null): { readonly pointFor: (amps: number) => FeedPoint; readonly onBlock: readonly DayLoad[]; readonly direct: readonly DayLoad[] } {
-  const fits = (amps: number): boolean => ways !== null && amps <= WAY_SHARE * ways.weak[0]!.ratingA;
+  const fits = (amps: number): boolean => ways !== null && amps <= WAY_SHARE * ways.limitingParts[0]!.ratingA;
   const groups = groupsUsed(c.design).map(([id]) => onGroup(c, id));
   return {
     onBlock: groups.filter((g) => fits(lastingLoadsA(c, g))).flat(),
@@ -241,7 +241,7 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
         fuseKinds: BOLTED,
         ends: [{ at: 'from', source: 'house battery' }],
         inline: feed.inline,
-        weak: [{ what: 'fuse block', ratingA: blockPart.totalA, kind: 'fuse block' }, ...feed.weak],
+        limitingParts: [{ what: 'fuse block', ratingA: blockPart.totalA, kind: 'fuse block' }, ...feed.limitingParts],
         minAreaMm2: c.design.settings.custom.feedMm2,
         terminal: TERMINAL.m8,
         reason: 'feeds the fuse block; its fuse protects the feed, the block’s own fuses protect the loads’ wires',

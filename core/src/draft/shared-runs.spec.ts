@@ -69,7 +69,7 @@ describe('loads behind one row of switches', () => {
 
   it('have tails that the feed’s fuse protects: none thinner than it allows, a short at each far end clears by it', () => {
     for (const t of tails) {
-      expect([t.spec.guard, t.spec.ends.length]).toEqual(['group-g1', 0]);
+      expect([t.spec.protectedBy, t.spec.ends.length]).toEqual(['group-g1', 0]);
       expect(t.figures.fuseA).toBe(feed.figures.fuseA);
       expect(t.figures.ampacityA).toBeGreaterThanOrEqual(feed.figures.fuseA);
       expect(t.figures.fuses.map((f) => [f.of, f.fault!.clearsIn5s && f.fault!.cableSurvives])).toEqual([['group-g1', true]]);
@@ -182,7 +182,7 @@ describe('a load on a wire that is there', () => {
   it('by a fuse tap has its own second fuse and adds nothing to the wire', () => {
     const a = of(onWire({}, 'fuse tap'));
     const tail = a.runs.find((r) => r.spec.parent === 'wire-w1')!;
-    expect([tail.spec.guard, tail.spec.ends.length]).toEqual([null, 1]);
+    expect([tail.spec.protectedBy, tail.spec.ends.length]).toEqual([null, 1]);
     expect(run(a, 'wire-w1').figures.currentA).toBeCloseTo(2, 6);
     expect(a.order.lines.some((l) => l.what.startsWith('fuse tap'))).toBeTrue();
   });

@@ -19,7 +19,7 @@ export interface FeedPoint {
   readonly parent: string;
   readonly fuseKinds: RunSpec['fuseKinds'];
   readonly inline?: RunSpec['inline'];
-  readonly weak?: RunSpec['weak'];
+  readonly limitingParts?: RunSpec['limitingParts'];
 }
 
 /** Loads on a group, in their order. */
@@ -61,7 +61,7 @@ export function groupRuns(c: DraftContext, next: () => number, pointFor: (amps: 
       fuseKinds: point.fuseKinds,
       ends: [{ at: 'from', source: 'house battery' }],
       inline: point.inline ?? [],
-      weak: [...(point.weak ?? []), { what: group.kind, ratingA: rating.allA }],
+      limitingParts: [...(point.limitingParts ?? []), { what: group.kind, ratingA: rating.allA }],
       reason: group.fuses === 'one for all' ? 'one fuse for all behind it: it suits the sum of them and the thinnest tail' : 'feeds the fuses of the tails; its own protects the feed',
     });
     return [
@@ -102,8 +102,8 @@ function tail(c: DraftContext, next: () => number, load: DayLoad, at: TailPoint)
     limit: loadLimit(c.design, purpose),
     fuseKinds: ['blade'],
     ends: at.ownFuse ? [{ at: 'from', source: 'house battery' }] : [],
-    weak: [{ what: at.kind, ratingA: at.weakA }, ...plugOf(c.design.loads[load.id]!)],
-    ...(at.ownFuse ? {} : { guard: at.run }),
+    limitingParts: [{ what: at.kind, ratingA: at.weakA }, ...plugOf(c.design.loads[load.id]!)],
+    ...(at.ownFuse ? {} : { protectedBy: at.run }),
     reason: at.ownFuse ? `a fuse of its own at the ${at.kind}` : `behind the fuse of its feed, which its wire must suit as well`,
   });
 }

@@ -57,7 +57,7 @@ export function straightRuns(c: DraftContext, next: () => number): RunSpec[] {
           limit: loadLimit(c.design, purpose),
           fuseKinds: ['blade', ...BOLTED],
           ends: [{ at: 'from', source }],
-          weak: plugOf(c.design.loads[load.id]!),
+          limitingParts: plugOf(c.design.loads[load.id]!),
           leastFuseA: c.design.settings.custom.loadFuseA,
           minAreaMm2: loadLeastMm2(c.design.settings, purpose),
           reason: `straight off the ${source}’s post, within 200 mm of it: no switch and no disconnect takes it away`,

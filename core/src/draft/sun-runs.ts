@@ -35,7 +35,7 @@ function portableRuns(c: DraftContext, next: () => number, array: SolarArray, po
     group: 'sun',
     nominalV: bank.nominalV,
     limit: supplyLimit(c.design, 'sun', 'portable panel: lost watts, not lost function'),
-    weak: [{ what: `${PORTABLE_PLUG_A} A plug`, ratingA: PORTABLE_PLUG_A, kind: 'plug' }],
+    limitingParts: [{ what: `${PORTABLE_PLUG_A} A plug`, ratingA: PORTABLE_PLUG_A, kind: 'plug' }],
     minAreaMm2: SUN_LEAST_MM2,
     terminal: TERMINAL.m8,
   } as const;

@@ -78,7 +78,7 @@ function whyAmpacity(design: Design, spec: RunSpec, f: RunFigures): Why {
 /** Why this rating of those that fit. */
 function whichFuse(spec: RunSpec, { fuseA, window }: RunFigures): string {
   const least = window.fitsA[0];
-  if (spec.guard) return 'the fuse of its feed, which protects it too';
+  if (spec.protectedBy) return 'the fuse of its feed, which protects it too';
   if (spec.edit.fuseA !== undefined) return 'typed';
   if (least === undefined || fuseA <= least) return 'the smallest standard rating in between';
   return `${rating(least)} A would do; nothing smaller than ${rating(spec.leastFuseA)} A is fitted here`;

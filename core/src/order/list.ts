@@ -94,8 +94,8 @@ function fuseWords({ spec, figures: f }: Fitted): Pick<OrderLine, 'key' | 'what'
 }
 
 /** What a run starts at has a place for its fuse: a block, a switch bank, a tapped wire, a way of a hub board. */
-const holdsFuses = ({ from, weak }: RunSpec): boolean =>
-  from.ref.in === 'groups' || from.ref.in === 'traces' || (from.ref.in === 'distribution' && from.gear !== 'bus') || weak.some((w) => w.kind === 'hub way');
+const holdsFuses = ({ from, limitingParts }: RunSpec): boolean =>
+  from.ref.in === 'groups' || from.ref.in === 'traces' || (from.ref.in === 'distribution' && from.gear !== 'bus') || limitingParts.some((w) => w.kind === 'hub way');
 
 function addRun(basket: Basket, run: Fitted): void {
   const { spec, figures: f } = run;
@@ -123,7 +123,7 @@ function addRun(basket: Basket, run: Fitted): void {
   const large = f.areaMm2 >= 10;
   basket.add({ key: lugText(run), group: 'joints', what: lugText(run), quantity: 4 * f.perPole, unit: 'pc', priceEach: large ? PRICE.lugLarge : PRICE.lugSmall, kg: 0.02 }, use);
   basket.add({ key: `shrink-${f.size}`, group: 'joints', what: `heat-shrink for ${f.size}, with glue`, quantity: 4 * f.perPole, unit: 'pc', priceEach: PRICE.heatShrink, kg: 0 }, use);
-  for (const plug of spec.weak.filter((w) => w.kind === 'plug')) {
+  for (const plug of spec.limitingParts.filter((w) => w.kind === 'plug')) {
     basket.add(
       {
         key: `plug-${plug.ratingA}`,

@@ -83,10 +83,10 @@ export interface RunSpec {
   readonly highestV: number;
   readonly ends: readonly FuseEnd[];
   /** Run whose fuse protects this one, which has none of its own; null: it has its own. */
-  readonly guard: string | null;
+  readonly protectedBy: string | null;
   /** It was there before: tapped as it is, neither bought nor pulled. */
   readonly existing: boolean;
-  readonly weak: readonly WeakPart[];
+  readonly limitingParts: readonly WeakPart[];
   /** Smallest size by custom, mm², and largest that its terminals take, with what they are; null: any. */
   readonly minAreaMm2: number;
   readonly maxAreaMm2: number | null;

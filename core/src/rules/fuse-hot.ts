@@ -17,10 +17,18 @@ export const fuseHot: Rule = {
       return [
         {
           at: { stage: 'protection' as const, about: r.spec.id },
-          values: { run: r.spec.name, kind: FUSE_KINDS[type].name, fuse: rating(fuseA), amps: figure(currentA, 1), carries: figure(carries, 1), air: figure(r.spec.fuseAirC, 0), weak: window.to.what },
+          values: {
+            run: r.spec.name,
+            kind: FUSE_KINDS[type].name,
+            fuse: rating(fuseA),
+            amps: figure(currentA, 1),
+            carries: figure(carries, 1),
+            air: figure(r.spec.fuseAirC, 0),
+            limitingParts: window.to.what,
+          },
         },
       ];
     }),
   say: (v) => `${v['run']}: in the ${v['air']} °C where it stands the ${v['fuse']} A (${v['kind']}) carries ${v['carries']} A all day; ${v['amps']} A may flow.`,
-  fix: (v) => `Move the fuse into cooler air, or raise what keeps the next rating out (${v['weak']}).`,
+  fix: (v) => `Move the fuse into cooler air, or raise what keeps the next rating out (${v['limitingParts']}).`,
 };

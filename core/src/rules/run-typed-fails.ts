@@ -33,7 +33,7 @@ function wrong(run: SizedRun): Found[] {
       },
     });
   }
-  if (f.fuseA > f.window.to.ratingA + 1e-9) out.push({ at, values: { ...base, what: 'fuse', fuse: rating(f.fuseA), weak: f.window.to.what, limit: figure(f.window.to.ratingA, 0) } });
+  if (f.fuseA > f.window.to.ratingA + 1e-9) out.push({ at, values: { ...base, what: 'fuse', fuse: rating(f.fuseA), limitingParts: f.window.to.what, limit: figure(f.window.to.ratingA, 0) } });
   if (f.fuseA < f.window.fromA - 1e-9) out.push({ at, severity: 'look', values: { ...base, what: 'small', fuse: rating(f.fuseA), wants: figure(f.window.fromA, 1) } });
   if (spec.edit.areaMm2 && spec.maxAreaMm2 !== null && f.areaMm2 > spec.maxAreaMm2 + 1e-9) out.push({ at, severity: 'look', values: { ...base, what: 'terminal', most: spec.maxWhy } });
   return out;
@@ -57,7 +57,7 @@ export const runTypedFails: Rule = {
       return `${v['run']}: ${v['percent']} % at the ${v['end']} with ${v['size']}; the limit is ${v['limit']} %.${v['cure'] ? ` ${v['cureSize']} for ${v['cureName']} would make it ${v['makes']}.` : ''}`;
     if (v['what'] === 'small') return `${v['run']}: a ${v['fuse']} A fuse carries less than the ${v['wants']} A it needs all day.`;
     if (v['what'] === 'terminal') return `${v['run']}: ${v['size']} is more than its terminals take: ${v['most']}.`;
-    return `${v['run']}: a ${v['fuse']} A fuse does not protect the ${v['weak']} of ${v['limit']} A.`;
+    return `${v['run']}: a ${v['fuse']} A fuse does not protect the ${v['limitingParts']} of ${v['limit']} A.`;
   },
   fix: (v) => {
     if (v['there']) return 'It does not fit on that circuit: give what is added a way of its own. Never raise the fuse of a wire that is there.';

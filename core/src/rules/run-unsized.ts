@@ -25,7 +25,7 @@ function found(run: Unsized, { catalogue }: Facts): Found {
       run: spec.name,
       error,
       amps: figure(window.loadA, 0),
-      weak: window.to.what,
+      limitingParts: window.to.what,
       kind: window.to.kind ?? '',
       weakA: figure(per, 0),
       wants: wants === null ? 0 : rating(wants),
@@ -50,7 +50,7 @@ export const runUnsized: Rule = {
   say: (v) => {
     if (v['error'] === 'too-hot') return `${v['run']}: in ${v['air']} °C no size that its terminals take carries its fuse; ${v['thickest']} carries ${v['carries']} A there.`;
     if (v['weakA'] === '0') return `${v['run']}: ${v['amps']} A is more than any fuse of a kind that suits the place carries.`;
-    return `${v['run']}: no fuse lies between its ${v['amps']} A and its ${v['weak']} of ${v['weakA']} A${Number(v['wants']) ? `; it wants ${v['wants']} A` : ''}${v['opens'] ? `. The ${v['opens']} opens it` : ''}.`;
+    return `${v['run']}: no fuse lies between its ${v['amps']} A and its ${v['limitingParts']} of ${v['weakA']} A${Number(v['wants']) ? `; it wants ${v['wants']} A` : ''}${v['opens'] ? `. The ${v['opens']} opens it` : ''}.`;
   },
   fix: (v) => {
     if (v['error'] === 'too-hot') return 'Another way round the heat, fewer circuits bunched with it, or a better insulation.';

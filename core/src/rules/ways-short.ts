@@ -10,7 +10,7 @@ export const waysShort: Rule = {
   why: 'Two circuits on one fuse hide each other’s faults.',
   test: ({ runs, design, catalogue }) => {
     const { block, hub } = distributionOf(design, catalogue);
-    const used = runs.filter((r) => r.spec.weak.some((w) => w.kind === (hub ? 'hub way' : 'block way'))).length;
+    const used = runs.filter((r) => r.spec.limitingParts.some((w) => w.kind === (hub ? 'hub way' : 'block way'))).length;
     return block && used > block.ways ? [{ at: { stage: 'supply', about: 'block' }, values: { used, ways: block.ways, name: hub ? 'hub board' : 'fuse block' } }] : [];
   },
   presses: ({ values: v }, { design, catalogue }) =>

@@ -1,7 +1,7 @@
 import { inverterOf } from '../plant/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import { type Design, type Trip, supplyOf } from '../design/index.js';
-import { jobOfDesign, loadsOn, simulateDesign } from '../outlook/index.js';
+import { jobOfDesign, loadsOn, simulateDesign } from '../trip-analysis/index.js';
 import {
   allWanted,
   ALTERNATOR,

@@ -1,7 +1,7 @@
 import type { Catalogue, PartOf } from '../catalogue/index.js';
 import { copyDesign, type Design, supplyOf, type UsualSupply } from '../design/index.js';
 import { inverterInputW } from '../loads/index.js';
-import { loadsOn } from '../outlook/index.js';
+import { loadsOn } from '../trip-analysis/index.js';
 import { decideIsolation, bankOf } from '../supply/index.js';
 
 /** Room over the largest mains load before an inverter counts as big enough. */

@@ -3,7 +3,7 @@ import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { blankDesign, designSchema, USES, supplyOf } from '../design/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { LOAD_LIBRARY } from '../loads/index.js';
-import { simulateDesign } from '../outlook/index.js';
+import { simulateDesign } from '../trip-analysis/index.js';
 import { threeDrafts } from './drafts.js';
 import { applyIntake, intakeOf, intakeSchema, USUAL_WISHES } from './intake.js';
 

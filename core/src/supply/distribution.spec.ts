@@ -45,9 +45,9 @@ describe('a hub board', () => {
     });
 
     it(`feeds every load of ${key} that the fuse block fed, by a fuse in a way of its own`, () => {
-      const fed = (of: typeof a, way: string): string[] => of.runs.filter((r) => r.spec.weak.some((w) => w.kind === way)).map((r) => r.spec.id);
+      const fed = (of: typeof a, way: string): string[] => of.runs.filter((r) => r.spec.limitingParts.some((w) => w.kind === way)).map((r) => r.spec.id);
       expect(fed(a, 'hub way')).toEqual(fed(apart, 'block way'));
-      for (const r of a.runs.filter((x) => x.spec.weak.some((w) => w.kind === 'hub way'))) expect([r.ok && r.figures.fuseType, r.spec.name.split(' → ')[0]]).toEqual(['blade', 'Hub board']);
+      for (const r of a.runs.filter((x) => x.spec.limitingParts.some((w) => w.kind === 'hub way'))) expect([r.ok && r.figures.fuseType, r.spec.name.split(' → ')[0]]).toEqual(['blade', 'Hub board']);
       expect(a.runs.every((r) => r.ok)).toBeTrue();
     });
 

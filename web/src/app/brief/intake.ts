@@ -27,7 +27,7 @@ import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { Choice } from '../fields/choice';
 import { NumberField } from '../fields/number-field';
 import { DesignService } from '../services/design.service';
-import { OutlookService } from '../services/outlook.service';
+import { AnalysisService } from '../services/analysis.service';
 import { MAINS_NIGHTS, MONTH_NAMES } from './words';
 
 /** A pause in the answers before the drafts are worked out, ms. */
@@ -43,7 +43,7 @@ const PAUSE_MS = 250;
 })
 export class IntakeSheet {
   private readonly designs = inject(DesignService);
-  protected readonly outlook = inject(OutlookService);
+  protected readonly analysis = inject(AnalysisService);
   private readonly router = inject(Router);
   private readonly route = inject(ActivatedRoute);
   protected readonly intake = signal<Intake>(intakeOf(this.designs.design()!));
@@ -86,7 +86,7 @@ export class IntakeSheet {
   }
 
   private async work(design: Design, intake: Intake): Promise<void> {
-    const drafts = await this.outlook.ask({ what: 'intake', design, intake });
+    const drafts = await this.analysis.ask({ what: 'intake', design, intake });
     if (!drafts || this.intake() !== intake) return;
     this.draftsOf = intake;
     this.drafts.set(drafts);
@@ -118,7 +118,7 @@ export class IntakeSheet {
   protected async take(next: string): Promise<void> {
     const [design, intake] = [this.designs.design()!, this.intake()];
     // What was typed a moment ago is not in the drafts that are shown: then they are worked out first.
-    const drafts = this.draftsOf === intake ? this.drafts() : await this.outlook.ask({ what: 'intake', design, intake });
+    const drafts = this.draftsOf === intake ? this.drafts() : await this.analysis.ask({ what: 'intake', design, intake });
     const sound = drafts?.find((d) => d.tier === 'sound');
     this.designs.edit('ten answers', (d) => {
       const job = applyIntake(d, intake);

@@ -26,7 +26,7 @@ import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { MAINS_NIGHTS, MONTH_NAMES } from './words';
 
-type Way = Design['settings'];
+type ShopRules = Design['settings'];
 
 /** Customer, vehicle, trip and the workshop's way, field by field. */
 @Component({
@@ -58,14 +58,14 @@ export class VehicleSheet {
   protected readonly regionWords = (id: string | null): string => REGIONS.find((r) => r.id === id)?.name ?? 'typed by hand';
   protected readonly nights = MAINS_NIGHTS;
   protected readonly series = ['metric', 'gauge'] as const;
-  protected readonly seriesWords = (s: Way['series']): string => (s === 'metric' ? 'mm²' : 'gauge (B&S = AWG)');
+  protected readonly seriesWords = (s: ShopRules['series']): string => (s === 'metric' ? 'mm²' : 'gauge (B&S = AWG)');
   protected readonly coppers = [false, true] as const;
   protected readonly copperWords = (tinned: boolean): string => (tinned ? 'tinned' : 'plain');
   protected readonly insulations = [70, 90, 105, 125] as const;
   protected readonly inC = (c: number): string => `${c} °C`;
   protected readonly drops = ['by purpose', '5 % everywhere'] as const;
   protected readonly charts = ['rested', 'loaded'] as const;
-  protected readonly chartWords = (c: Way['voltsChart']): string => (c === 'rested' ? 'rested four hours' : 'lightly loaded, 0.2 V lower');
+  protected readonly chartWords = (c: ShopRules['voltsChart']): string => (c === 'rested' ? 'rested four hours' : 'lightly loaded, 0.2 V lower');
   protected readonly measuredFields = [
     { key: 'coldIdleV', name: 'Idle, just started' },
     { key: 'cruiseV', name: 'Cruising' },
@@ -74,7 +74,7 @@ export class VehicleSheet {
   ] as const satisfies readonly { key: keyof TraceVolts; name: string }[];
 
   protected readonly backups = ['look', 'stop'] as const;
-  protected readonly backupWords = (s: Way['backup']): string => (s === 'look' ? 'may stay, looked at' : 'not to be built');
+  protected readonly backupWords = (s: ShopRules['backup']): string => (s === 'look' ? 'may stay, looked at' : 'not to be built');
   protected readonly customs = [
     { key: 'loadMm2', name: 'Smallest cable of a load', unit: 'mm²', min: 0.5, max: 10 },
     { key: 'coldMm2', name: 'of a fridge or freezer', unit: 'mm²', min: 0.5, max: 10 },
@@ -83,11 +83,11 @@ export class VehicleSheet {
     { key: 'loadFuseA', name: 'Smallest fuse of a load', unit: 'A', min: 1, max: 15 },
   ] as const;
 
-  protected setCustom(key: keyof Way['custom'], value: number | null): void {
+  protected setCustom(key: keyof ShopRules['custom'], value: number | null): void {
     if (value !== null) this.designs.edit('smallest sizes', (d) => (d.settings.custom[key] = value));
   }
 
-  protected setWay(change: Partial<Way>): void {
+  protected setWay(change: Partial<ShopRules>): void {
     this.designs.edit('the workshop’s way', (d) => Object.assign(d.settings, change));
   }
 

@@ -23,7 +23,7 @@ import { Choice } from '../fields/choice';
 import { NumberField } from '../fields/number-field';
 import { Mark } from '../pictures/mark';
 import { DesignService } from '../services/design.service';
-import { OutlookService } from '../services/outlook.service';
+import { AnalysisService } from '../services/analysis.service';
 
 /** How a new vehicle joins those that are there. */
 const JOINS = { taken: 'is charged by it', carries: 'charges it', apart: 'not joined' } as const;
@@ -42,7 +42,7 @@ const RIGS = { usual: 'a rig of its own', none: 'nothing, it carries' } as const
 })
 export class VehiclesSheet {
   protected readonly designs = inject(DesignService);
-  private readonly outlook = inject(OutlookService);
+  private readonly analysis = inject(AnalysisService);
   protected readonly figure = figure;
   protected readonly OWN = OWN;
   protected readonly refused = signal<string | null>(null);
@@ -126,7 +126,7 @@ export class VehiclesSheet {
   constructor() {
     effect(() => {
       const job = this.designs.job();
-      if (job) void this.outlook.ask({ what: 'joined trip', design: job }).then((t) => this.designs.job() === job && this.trip.set(t));
+      if (job) void this.analysis.ask({ what: 'joined trip', design: job }).then((t) => this.designs.job() === job && this.trip.set(t));
     });
   }
 

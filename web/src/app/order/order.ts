@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } 
 import { cutsCsv, figure, isJoined, type Order, orderCsv, type OrderLine } from '@meridex/core';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
-import { OutlookService } from '../services/outlook.service';
+import { AnalysisService } from '../services/analysis.service';
 
 const GROUPS: readonly OrderLine['group'][] = ['devices', 'protection', 'cable', 'joints', 'sundries'];
 
@@ -54,7 +54,7 @@ export class OrderStage {
   private readonly designs = inject(DesignService);
   protected readonly assessments = inject(AssessmentService);
   protected readonly figure = figure;
-  private readonly outlook = inject(OutlookService);
+  private readonly analysis = inject(AnalysisService);
   /** Of several vehicles: the list of all of them, or of the one that is looked at. */
   protected readonly several = computed(() => isJoined(this.designs.job()!));
   protected readonly whole = signal(false);
@@ -67,7 +67,7 @@ export class OrderStage {
     effect(() => {
       const job = this.designs.job();
       if (!job || !this.whole()) return;
-      void this.outlook.ask({ what: 'whole order', design: job }).then((order) => this.designs.job() === job && this.wholeOrder.set(order));
+      void this.analysis.ask({ what: 'whole order', design: job }).then((order) => this.designs.job() === job && this.wholeOrder.set(order));
     });
   }
 

@@ -10,7 +10,7 @@ import { Mark } from '../pictures/mark';
 import { VehiclePicture } from '../pictures/vehicle-picture';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
-import { OutlookService } from '../services/outlook.service';
+import { AnalysisService } from '../services/analysis.service';
 import { SelectionService } from '../services/selection.service';
 import { PlacingService } from './placing.service';
 
@@ -24,7 +24,7 @@ import { PlacingService } from './placing.service';
 })
 export class WhereSheet {
   private readonly designs = inject(DesignService);
-  private readonly outlook = inject(OutlookService);
+  private readonly analysis = inject(AnalysisService);
   private readonly picture = viewChild.required(VehiclePicture);
   private readonly facePicture = viewChild(FacePicture);
   protected readonly placing = inject(PlacingService);
@@ -89,7 +89,7 @@ export class WhereSheet {
   protected async suggest(g: Gear): Promise<void> {
     this.seeking.set(true);
     const design = this.designs.design()!;
-    const offers = await this.outlook.ask({ what: 'places', design, gear: g.id });
+    const offers = await this.analysis.ask({ what: 'places', design, gear: g.id });
     this.seeking.set(false);
     if (this.selection.gear() === g.id) this.offers.set(offers);
   }

@@ -34,7 +34,7 @@ import { Mark } from '../pictures/mark';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { LayoutService } from '../services/layout.service';
-import { OutlookService } from '../services/outlook.service';
+import { AnalysisService } from '../services/analysis.service';
 import { SelectionService } from '../services/selection.service';
 import { lineStates, nameOf, STATE_PARTS, stateSum, symbolWords } from './state-words';
 
@@ -54,7 +54,7 @@ export class DiagramSheet {
   protected readonly designs = inject(DesignService);
   protected readonly selection = inject(SelectionService);
   private readonly layouts = inject(LayoutService);
-  private readonly outlook = inject(OutlookService);
+  private readonly analysis = inject(AnalysisService);
   protected readonly figure = figure;
   protected readonly rating = rating;
   protected readonly named = Object.keys(NAMED_STATES);
@@ -166,7 +166,7 @@ export class DiagramSheet {
 
   private async solve(design: ReturnType<DesignService['design']>, state: CircuitState | null): Promise<void> {
     const mine = ++this.asked;
-    const answer = design && state ? await this.outlook.ask({ what: 'state', design, state }) : null;
+    const answer = design && state ? await this.analysis.ask({ what: 'state', design, state }) : null;
     if (mine === this.asked) this.result.set(answer);
   }
 

@@ -5,7 +5,7 @@ import { FuseWindow } from '../pictures/fuse-window';
 import { Mark } from '../pictures/mark';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
-import { OutlookService } from '../services/outlook.service';
+import { AnalysisService } from '../services/analysis.service';
 import { SelectionService } from '../services/selection.service';
 import { ThemeService } from '../services/theme.service';
 import type { ProtectionAnswer } from '../workers/answers';
@@ -100,7 +100,7 @@ export class FusesSheet {
   protected readonly rows = computed(() => fuseRows(this.assessments.assessment()!, this.designs.design()!.settings.backup === 'look'));
   protected readonly chosen = computed(() => this.rows().find((r) => r.run.spec.id === this.selection.run()) ?? this.rows().find((r) => r.state !== 'holds') ?? this.rows()[0] ?? null);
 
-  private readonly outlook = inject(OutlookService);
+  private readonly analysis = inject(AnalysisService);
   protected readonly theme = inject(ThemeService);
   protected readonly known = signal<ProtectionAnswer | null>(null);
   /** Which opens first along the way to the chosen fuse; and the same for all, those that do not wait first. */
@@ -116,7 +116,7 @@ export class FusesSheet {
   }
 
   private async ask(design: ReturnType<DesignService['design']>): Promise<void> {
-    const answer = design ? await this.outlook.ask({ what: 'protection', design }) : null;
+    const answer = design ? await this.analysis.ask({ what: 'protection', design }) : null;
     if (design === this.designs.design()) this.known.set(answer);
   }
 

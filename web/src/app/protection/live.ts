@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, u
 import type { IsolationRow, Liveness } from '@meridex/core';
 import { Mark, type MarkKind } from '../pictures/mark';
 import { DesignService } from '../services/design.service';
-import { OutlookService } from '../services/outlook.service';
+import { AnalysisService } from '../services/analysis.service';
 import type { ProtectionAnswer } from '../workers/answers';
 
 const MARK: Readonly<Record<Liveness, MarkKind>> = { live: 'look', 'live to the body': 'stop', dead: 'holds' };
@@ -34,7 +34,7 @@ const MARK: Readonly<Record<Liveness, MarkKind>> = { live: 'look', 'live to the 
 })
 export class LiveSheet {
   private readonly designs = inject(DesignService);
-  private readonly outlook = inject(OutlookService);
+  private readonly analysis = inject(AnalysisService);
   protected readonly mark = MARK;
   protected readonly known = signal<ProtectionAnswer | null>(null);
   protected readonly asked = signal(false);
@@ -64,7 +64,7 @@ export class LiveSheet {
   }
 
   private async ask(design: ReturnType<DesignService['design']>): Promise<void> {
-    const answer = design ? await this.outlook.ask({ what: 'protection', design }) : null;
+    const answer = design ? await this.analysis.ask({ what: 'protection', design }) : null;
     if (design !== this.designs.design()) return;
     this.known.set(answer);
     this.asked.set(true);

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, effect, inject, signal, untracked } from '@angular/core';
 import type { Design, ManualOverride } from '@meridex/core';
 import { DesignService } from '../services/design.service';
-import { OutlookService } from '../services/outlook.service';
+import { AnalysisService } from '../services/analysis.service';
 
 /** What was set by hand, beside what the draft would do: a draft changes none of it, a person takes it back. */
 @Component({
@@ -52,7 +52,7 @@ import { OutlookService } from '../services/outlook.service';
 })
 export class KeptEdits {
   private readonly designs = inject(DesignService);
-  private readonly outlook = inject(OutlookService);
+  private readonly analysis = inject(AnalysisService);
   protected readonly kept = signal<readonly ManualOverride[]>([]);
 
   constructor() {
@@ -63,7 +63,7 @@ export class KeptEdits {
   }
 
   private async ask(design: Design | null): Promise<void> {
-    const answer = design ? await this.outlook.ask({ what: 'kept', design }) : [];
+    const answer = design ? await this.analysis.ask({ what: 'kept', design }) : [];
     // A later edit has its own answer on the way.
     if (design === this.designs.design()) this.kept.set(answer ?? []);
   }

@@ -61,8 +61,8 @@ export class RunDetail {
   protected readonly protectionWords = computed(() => (p: RunEdit['protect'] | null) => p ?? `as usual here: ${this.run().spec.reset ? 'breaker' : 'fuse'}`);
   /** The fuse that protects a run without one of its own. */
   protected readonly guard = computed(() => {
-    const { guard } = this.run().spec;
-    const feed = guard && this.assessments.assessment()?.runs.find((r) => r.spec.id === guard);
+    const { protectedBy } = this.run().spec;
+    const feed = protectedBy && this.assessments.assessment()?.runs.find((r) => r.spec.id === protectedBy);
     return feed ? { number: feed.spec.number, fuse: feed.ok ? `${rating(feed.figures.fuseA)} A` : 'fuse' } : null;
   });
   protected readonly readSize = cableSize(300);

@@ -1,7 +1,7 @@
 import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { DEMO_JOBS, type Design, supplyOf } from '@meridex/core';
-import { OutlookService } from './outlook.service';
+import { AnalysisService } from './analysis.service';
 import { TripsService } from './trips.service';
 
 const survey = (): Design => structuredClone(DEMO_JOBS.find((j) => j.key === 'survey')!.design);
@@ -65,12 +65,12 @@ describe('many trips in the workers', () => {
 describe('what the worker is asked', () => {
   it('comes back to whoever asked, in any order, sliders not behind drafts', async () => {
     TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection()] });
-    const outlook = TestBed.inject(OutlookService);
+    const analysis = TestBed.inject(AnalysisService);
     const design = survey();
     const came: string[] = [];
-    const drafts = outlook.ask({ what: 'drafts', design }).then((d) => (came.push('drafts'), d));
-    const failures = outlook.ask({ what: 'failures', design }).then((f) => (came.push('failures'), f));
-    const turned = await outlook.ask({ what: 'what if', design, change: { sunTimes: 2, batteryTimes: 1, drivingMoreH: 0 } });
+    const drafts = analysis.ask({ what: 'drafts', design }).then((d) => (came.push('drafts'), d));
+    const failures = analysis.ask({ what: 'failures', design }).then((f) => (came.push('failures'), f));
+    const turned = await analysis.ask({ what: 'what if', design, change: { sunTimes: 2, batteryTimes: 1, drivingMoreH: 0 } });
     expect(turned!.minSoc).toBeGreaterThan(0.5);
     expect((await drafts)!.map((d) => d.tier)).toEqual(['lean', 'sound', 'roomy']);
     expect((await failures)![0]!.id).toBe('none');

@@ -3,7 +3,7 @@ import { ActivatedRoute, Router } from '@angular/router';
 import { supplyOf, withRig, type Settings, type SupplyDraft } from '@meridex/core';
 import { Choice } from '../fields/choice';
 import { DraftCard } from './draft-card';
-import { OutlookService } from '../services/outlook.service';
+import { AnalysisService } from '../services/analysis.service';
 import { SupplyPanel } from './panel';
 
 /** Three supplies proposed for these loads and this trip, and the schools they follow. */
@@ -13,7 +13,7 @@ import { SupplyPanel } from './panel';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="lead">Each is the cheapest of all supplies tried in this vehicle that stands its test, simulated for these loads and this trip.</p>
-    @if (outlook.trouble(); as trouble) {
+    @if (analysis.trouble(); as trouble) {
       <p class="stop" role="alert">{{ trouble }}</p>
     }
     <div class="grid cards" aria-live="polite" [attr.aria-busy]="busy()">
@@ -73,7 +73,7 @@ import { SupplyPanel } from './panel';
   `,
 })
 export class DraftsSheet extends SupplyPanel {
-  protected readonly outlook = inject(OutlookService);
+  protected readonly analysis = inject(AnalysisService);
   private readonly router = inject(Router);
   private readonly route = inject(ActivatedRoute);
   protected readonly drafts = signal<readonly SupplyDraft[]>([]);
@@ -96,7 +96,7 @@ export class DraftsSheet extends SupplyPanel {
       this.asked = key;
       if (!Object.keys(design.loads).length) return this.drafts.set([]);
       this.busy.set(true);
-      void this.outlook.ask({ what: 'drafts', design }).then((drafts) => {
+      void this.analysis.ask({ what: 'drafts', design }).then((drafts) => {
         this.busy.set(false);
         if (drafts && key === this.asked) this.drafts.set(drafts);
       });

@@ -7,7 +7,7 @@ import { NumberField } from '../fields/number-field';
 import { PartSelect } from '../fields/part-select';
 import { Mark } from '../pictures/mark';
 import { MonthBars } from '../pictures/month-bars';
-import { OutlookService } from '../services/outlook.service';
+import { AnalysisService } from '../services/analysis.service';
 import { SupplyPanel } from './panel';
 
 type Portable = NonNullable<UsualSupply['sun']['portable']>;
@@ -21,7 +21,7 @@ type Portable = NonNullable<UsualSupply['sun']['portable']>;
   styleUrl: './panel.less',
 })
 export class SunPanel extends SupplyPanel {
-  private readonly outlook = inject(OutlookService);
+  private readonly analysis = inject(AnalysisService);
   protected readonly ways = signal<readonly SunWay[]>([]);
   protected readonly intos = ['bank', 'panels'] as const;
   protected readonly intoWords = (i: Portable['into']): string => (i === 'bank' ? 'straight to the bank' : 'the panels’ input');
@@ -32,7 +32,7 @@ export class SunPanel extends SupplyPanel {
     super();
     effect(() => {
       const design = this.designs.design();
-      if (design) void this.outlook.ask({ what: 'sun ways', design }).then((ways) => ways && this.ways.set(ways));
+      if (design) void this.analysis.ask({ what: 'sun ways', design }).then((ways) => ways && this.ways.set(ways));
     });
   }
 

@@ -5,7 +5,7 @@ import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { AhLedger } from '../pictures/ah-ledger';
 import { Mark } from '../pictures/mark';
 import { TripBand } from '../pictures/trip-band';
-import { OutlookService } from '../services/outlook.service';
+import { AnalysisService } from '../services/analysis.service';
 import { ThemeService } from '../services/theme.service';
 import { TripsService } from '../services/trips.service';
 import { LongTrips } from './long-trips';
@@ -24,7 +24,7 @@ const PAUSE_MS = 500;
   styleUrl: './trip.less',
 })
 export class TripSheet extends SupplyPanel {
-  protected readonly outlook = inject(OutlookService);
+  protected readonly analysis = inject(AnalysisService);
   protected readonly trips = inject(TripsService);
   protected readonly night = inject(ThemeService).night;
   protected readonly trip = computed(() => this.assessments.assessment()!.trip);
@@ -70,8 +70,8 @@ export class TripSheet extends SupplyPanel {
       if (!design) return;
       const timer = setTimeout(() => {
         this.trips.run(design, oneByOne);
-        void this.outlook.ask({ what: 'helps', design }).then((h) => this.designs.design() === design && this.helps.set(h));
-        void this.outlook.ask({ what: 'failures', design }).then((f) => f && this.designs.design() === design && this.failures.set(f));
+        void this.analysis.ask({ what: 'helps', design }).then((h) => this.designs.design() === design && this.helps.set(h));
+        void this.analysis.ask({ what: 'failures', design }).then((f) => f && this.designs.design() === design && this.failures.set(f));
       }, PAUSE_MS);
       onCleanup(() => clearTimeout(timer));
     });
@@ -79,7 +79,7 @@ export class TripSheet extends SupplyPanel {
       const design = this.designs.design();
       const change = this.whatIf();
       if (change === AS_IT_IS || !design) return untracked(() => this.turned.set(null));
-      void this.outlook.ask({ what: 'what if', design, change }).then((t) => this.whatIf() === change && this.turned.set(t));
+      void this.analysis.ask({ what: 'what if', design, change }).then((t) => this.whatIf() === change && this.turned.set(t));
     });
   }
 

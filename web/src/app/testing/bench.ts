@@ -26,10 +26,10 @@ import {
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { type LongRun, LongTripsService } from '../services/long-trips.service';
-import { OutlookService } from '../services/outlook.service';
+import { AnalysisService } from '../services/analysis.service';
 import { RecordService, type Reading } from '../services/record.service';
 import { TripsService } from '../services/trips.service';
-import { answerOutlook, type OutlookAsk } from '../workers/answers';
+import { answerAnalysis, type AnalysisAsk } from '../workers/answers';
 
 /** A design in memory that is assessed at each edit: the real services' face, without worker and server. */
 export class Bench {
@@ -117,13 +117,13 @@ export class Bench {
 }
 
 /** Answers like the worker's, at once and on the page. */
-class OutlookAtOnce {
+class AnalysisAtOnce {
   readonly trouble = signal<string | null>(null);
-  readonly asked: OutlookAsk['what'][] = [];
+  readonly asked: AnalysisAsk['what'][] = [];
 
-  ask(ask: OutlookAsk): Promise<unknown> {
+  ask(ask: AnalysisAsk): Promise<unknown> {
     this.asked.push(ask.what);
-    return Promise.resolve(answerOutlook(ask));
+    return Promise.resolve(answerAnalysis(ask));
   }
 }
 
@@ -192,7 +192,7 @@ export async function onBench<T>(component: Type<T>, job: string, change: (d: De
       { provide: DesignService, useValue: bench },
       { provide: AssessmentService, useValue: bench },
       { provide: RecordService, useValue: bench },
-      { provide: OutlookService, useClass: OutlookAtOnce },
+      { provide: AnalysisService, useClass: AnalysisAtOnce },
       { provide: TripsService, useClass: TripsAtOnce },
       { provide: LongTripsService, useClass: NoLongTrips },
     ],

@@ -38,7 +38,7 @@ import {
 } from '@meridex/core';
 
 /** What can be asked about a design, beyond its assessment. */
-export type OutlookAsk =
+export type AnalysisAsk =
   | { readonly what: 'drafts'; readonly design: Design }
   | { readonly what: 'intake'; readonly design: Design; readonly intake: Intake }
   | { readonly what: 'helps'; readonly design: Design }
@@ -59,7 +59,7 @@ export interface ProtectionAnswer {
   readonly sweep: Sweep;
 }
 
-export interface OutlookAnswers {
+export interface AnalysisAnswers {
   readonly drafts: readonly SupplyDraft[];
   readonly intake: readonly SupplyDraft[];
   readonly helps: Helps | null;
@@ -86,7 +86,7 @@ function stateOf(design: Design, state: CircuitState): StateFigures | NoState | 
 }
 
 /** Works out an answer: in the worker, and at once in specs. */
-export function answerOutlook(ask: OutlookAsk): OutlookAnswers[OutlookAsk['what']] {
+export function answerAnalysis(ask: AnalysisAsk): AnalysisAnswers[AnalysisAsk['what']] {
   switch (ask.what) {
     case 'drafts':
       return threeDrafts(ask.design, catalogueOf(ask.design));

@@ -8,13 +8,11 @@ import {
   circuitPlan,
   circuitsCsv,
   circuitStateSchema,
-  figuresOf,
   type FromAnswers,
   inJob,
   inWords,
   isJoined,
   jobFromAnswers,
-  joinedPlans,
   joinedTripOf,
   netlist,
   orderCsv,
@@ -23,13 +21,12 @@ import {
   PARKED,
   QUESTIONS,
   readDesign,
-  settleJoined,
   SHIPPED_CATALOGUE,
+  settleInJob,
   stateFigures,
-  type StateResult,
+  stateInJob,
   sweep,
   vehicleIds,
-  type CircuitPlan,
   type CircuitState,
   type Design,
   type Question,
@@ -93,29 +90,21 @@ function vehicleNamed(document: Record<string, unknown>, job: Design): string | 
   return typeof id === 'string' && vehicleIds(job).includes(id) ? id : null;
 }
 
-/** One vehicle's circuit in a state, with what others on the same engine take. */
-function settled(job: Design, id: string, state: CircuitState): { readonly plan: CircuitPlan; readonly r: StateResult } | null {
-  const joined = joinedPlans(job, catalogueOf(job)).find((p) => p.plans.has(id));
-  const plan = joined?.plans.get(id);
-  return joined && plan ? { plan, r: settleJoined(joined, () => state).get(id)! } : null;
-}
-
 const NO_CIRCUIT = 'design.banks: no circuit, since the house battery or its own lead is missing';
 
 function solveJob(document: Record<string, unknown>, job: Design, id: string): Outcome {
   const state = stateIn(document);
   if (typeof state === 'string') return bad(state);
-  const found = settled(job, id, state);
-  if (!found) return bad(NO_CIRCUIT);
-  return good(found.r.ok ? figuresOf(found.plan, found.r) : stateFigures(found.plan, state));
+  const figures = stateInJob(job, id, catalogueOf(job), state);
+  return figures ? good(figures) : bad(NO_CIRCUIT);
 }
 
 function netlistOf(document: Record<string, unknown>, job: Design, id: string): Outcome {
   const state = stateIn(document);
   if (typeof state === 'string') return bad(state);
-  const found = settled(job, id, state);
+  const found = settleInJob(job, id, catalogueOf(job), state);
   if (!found) return bad(NO_CIRCUIT);
-  const { plan, r } = found;
+  const { plan, result: r } = found;
   if (r.ok) return { code: 0, out: netlist(r.circuit, `${job.brief.customer}, ${JSON.stringify(state)}`, r.solved.nodeVolt), err: '' };
   const why = stateFigures(plan, state);
   return bad(`state: ${why.ok ? r.error : why.say}`);

@@ -1,4 +1,4 @@
-import { circuitPlan, settle, type CircuitPlan, type CircuitState, type SettledState, type StateResult } from '../circuit/index.js';
+import { circuitPlan, figuresOf, settle, stateFigures, type CircuitPlan, type CircuitState, type NoState, type SettledState, type StateFigures, type StateResult } from '../circuit/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import { engineOf, vehicleIds, type Design } from '../design/index.js';
 import { assess } from '../assess/index.js';
@@ -55,4 +55,24 @@ export function settleJoined({ plans }: JoinedPlan, stateOf: (id: string) => Cir
     if (moved < AGREED_W || plans.size < 2) break;
   }
   return results;
+}
+
+/** A vehicle's circuit in a state, and its plan. */
+export interface InState {
+  readonly plan: CircuitPlan;
+  readonly result: StateResult;
+}
+
+/** One vehicle's circuit in a state in which all vehicles on its engine are; null while its battery has no fitted lead. */
+export function settleInJob(job: Design, id: string, catalogue: Catalogue, state: CircuitState): InState | null {
+  const joined = joinedPlans(job, catalogue).find((p) => p.plans.has(id));
+  const plan = joined?.plans.get(id);
+  return joined && plan ? { plan, result: settleJoined(joined, () => state).get(id)! } : null;
+}
+
+/** The same in figures, or why there is none. */
+export function stateInJob(job: Design, id: string, catalogue: Catalogue, state: CircuitState): StateFigures | NoState | null {
+  const found = settleInJob(job, id, catalogue, state);
+  if (!found) return null;
+  return found.result.ok ? figuresOf(found.plan, found.result) : stateFigures(found.plan, state);
 }

@@ -4,7 +4,7 @@ import { Router, RouterLink } from '@angular/router';
 import { NzAutocompleteModule } from 'ng-zorro-antd/auto-complete';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { signal } from '@angular/core';
-import { inWords } from '@meridex/core';
+import { inWords, isJoined, vehicleIds, vehicleName } from '@meridex/core';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { RecordService } from '../services/record.service';
@@ -94,6 +94,8 @@ export class Strip {
     const runs = a.runs.map((r): StripCommand => ({ label: `Run ${r.spec.number}: ${r.spec.name}`, kind: 'run', go: () => (this.selection.run.set(r.spec.id), go('runs')) }));
     const loads = a.day.loads.map((l): StripCommand => ({ label: `Load: ${l.name}`, kind: 'load', go: () => (this.selection.load.set(l.id), go('loads')) }));
     const findings = a.open.map((f): StripCommand => ({ label: `Finding: ${inWords(f).say}`, kind: 'check', go: () => (this.selection.finding.set(f.key), go('checks')) }));
-    return [...STAGE_LIST.map((s): StripCommand => ({ label: s.name, kind: 'stage', go: () => go(s.id) })), ...sheets, ...runs, ...loads, ...findings];
+    const job = this.designs.job();
+    const vehicles = job && isJoined(job) ? vehicleIds(job).map((id): StripCommand => ({ label: `Vehicle: ${vehicleName(job, id)}`, kind: 'show', go: () => this.designs.lookAt(id) })) : [];
+    return [...vehicles, ...STAGE_LIST.map((s): StripCommand => ({ label: s.name, kind: 'stage', go: () => go(s.id) })), ...sheets, ...runs, ...loads, ...findings];
   }
 }

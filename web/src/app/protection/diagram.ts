@@ -166,7 +166,7 @@ export class DiagramSheet {
 
   private async solve(design: ReturnType<DesignService['design']>, state: CircuitState | null): Promise<void> {
     const mine = ++this.asked;
-    const answer = design && state ? await this.analysis.ask({ what: 'state', design, state }) : null;
+    const answer = design && state ? await this.analysis.ask({ what: 'state', design: this.designs.job()!, vehicle: this.designs.vehicle(), state }) : null;
     if (mine === this.asked) this.result.set(answer);
   }
 

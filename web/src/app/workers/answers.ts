@@ -23,7 +23,7 @@ import {
   simulateWhatIf,
   singleFailures,
   suggestPlaces,
-  stateFigures,
+  stateInJob,
   type StateFigures,
   sunWays,
   type SunWay,
@@ -45,7 +45,7 @@ export type AnalysisAsk =
   | { readonly what: 'failures'; readonly design: Design }
   | { readonly what: 'sun ways'; readonly design: Design }
   | { readonly what: 'places'; readonly design: Design; readonly gear: string }
-  | { readonly what: 'state'; readonly design: Design; readonly state: CircuitState }
+  | { readonly what: 'state'; readonly design: Design; readonly vehicle: string; readonly state: CircuitState }
   | { readonly what: 'protection'; readonly design: Design }
   | { readonly what: 'kept'; readonly design: Design }
   | { readonly what: 'joined trip'; readonly design: Design }
@@ -80,11 +80,6 @@ function protectionOf(design: Design): ProtectionAnswer | null {
   return plan && { pairs: selectivePairs(a.runs), dead: isolationMap(plan), sweep: sweep(plan) };
 }
 
-function stateOf(design: Design, state: CircuitState): StateFigures | NoState | null {
-  const plan = circuitPlan(design, catalogueOf(design), assess(design, catalogueOf(design)));
-  return plan && stateFigures(plan, state);
-}
-
 /** Works out an answer: in the worker, and at once in specs. */
 export function answerAnalysis(ask: AnalysisAsk): AnalysisAnswers[AnalysisAsk['what']] {
   switch (ask.what) {
@@ -101,7 +96,7 @@ export function answerAnalysis(ask: AnalysisAsk): AnalysisAnswers[AnalysisAsk['w
     case 'places':
       return suggestPlaces(ask.design, catalogueOf(ask.design), ask.gear);
     case 'state':
-      return stateOf(ask.design, ask.state);
+      return stateInJob(ask.design, ask.vehicle, catalogueOf(ask.design), ask.state);
     case 'protection':
       return protectionOf(ask.design);
     case 'kept':

@@ -16,7 +16,7 @@ const LAYERS = [
   ['draft', 'order', 'fit', 'prove', 'explain'],
   ['assess'],
   ['couplings'],
-  ['diagram', 'handover', 'formats', 'case-files', 'demo', 'search', 'overrides', 'supply-options'],
+  ['diagram', 'handover', 'formats', 'case-files', 'demo', 'search', 'overrides', 'quick', 'supply-options'],
 ];
 
 const folder = (name) => `^core/src/${name}/`;

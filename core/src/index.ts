@@ -21,6 +21,7 @@ export * from './supply-options/index.js';
 export * from './protection/index.js';
 export * from './prove/index.js';
 export * from './quantity/index.js';
+export * from './quick/index.js';
 export * from './rig-trip/index.js';
 export * from './routes/index.js';
 export * from './rules/index.js';

@@ -56,3 +56,25 @@ test('undo and redo by keys, across stages', async ({ page }) => {
   await page.keyboard.press('Control+z');
   await expect(length).toHaveValue('3.1');
 });
+
+test('what is asked under a bonnet is answered by keys, on the bay sheet as in a job', async ({ page }) => {
+  await signIn(page);
+  await expect(page.locator('tbody tr').first()).toBeVisible();
+  await page.getByLabel('Find or do').fill('40 A 6 m');
+  await page.keyboard.press('Enter');
+  const answer = page.getByRole('dialog', { name: 'Answer' });
+  await expect(answer).toContainText('16 mm², 60 A fuse, 0.58 V lost, 4.8 %');
+  await answer.getByRole('button', { name: '45 °C air' }).click();
+  await expect(answer.getByRole('button', { name: '70 °C engine bay' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(answer).toHaveCount(0);
+
+  await openJob(page, 'Bellbird Ranges Mobile Vet', 'Loads');
+  await page.getByLabel('Find or do').fill('fridge 45 W 33 %');
+  await page.keyboard.press('Enter');
+  await answer.getByRole('button', { name: 'Put it into this job' }).click();
+  await expect(page.locator('mx-loads tbody tr').filter({ hasText: 'fridge 45 W' })).toHaveCount(1);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Undo / }).click();
+  await expect(page.locator('mx-loads tbody tr').filter({ hasText: 'fridge 45 W' })).toHaveCount(0);
+});

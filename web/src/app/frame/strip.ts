@@ -4,13 +4,14 @@ import { Router, RouterLink } from '@angular/router';
 import { NzAutocompleteModule } from 'ng-zorro-antd/auto-complete';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { signal } from '@angular/core';
-import { inWords, isJoined, vehicleIds, vehicleName } from '@meridex/core';
+import { inWords, isJoined, quickAnswer, vehicleIds, vehicleName } from '@meridex/core';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { RecordService } from '../services/record.service';
 import { SelectionService } from '../services/selection.service';
 import { SessionService } from '../services/session.service';
 import { ThemeService } from '../services/theme.service';
+import { QuickAnswerCard } from './quick-answer';
 import { STAGE_LIST } from './stages';
 
 interface StripCommand {
@@ -32,7 +33,7 @@ const SHEETS = [
 /** The strip along the top: workshop, find or do, undo and redo, and what is kept, in words. */
 @Component({
   selector: 'mx-strip',
-  imports: [RouterLink, NzAutocompleteModule, NzInputModule, DatePipe],
+  imports: [RouterLink, NzAutocompleteModule, NzInputModule, DatePipe, QuickAnswerCard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './strip.html',
   styleUrl: './strip.less',
@@ -49,12 +50,15 @@ export class Strip {
   private readonly router = inject(Router);
   private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
   protected readonly wanted = signal('');
+  /** The question whose answer is shown. */
+  protected readonly question = signal<string | null>(null);
 
   protected readonly waiting = computed(() => this.designs.waiting() + this.records.toSend());
   protected readonly commands = computed(() => {
     const words = this.wanted().toLowerCase().split(/\s+/).filter(Boolean);
     const all = [...this.jobCommands(), ...this.everywhere()];
-    return all.filter((d) => words.every((w) => d.label.toLowerCase().includes(w))).slice(0, 9);
+    const found = all.filter((d) => words.every((w) => d.label.toLowerCase().includes(w)));
+    return [...this.answers(), ...found].slice(0, 9);
   });
 
   focus(): void {
@@ -75,6 +79,13 @@ export class Strip {
 
   protected signOut(): void {
     this.session.signOut().subscribe(() => void this.router.navigateByUrl('/sign-in'));
+  }
+
+  /** What was typed, answered, where it is a question. */
+  private answers(): StripCommand[] {
+    const asked = this.wanted();
+    const answer = quickAnswer(asked);
+    return answer ? [{ label: answer.says, kind: 'answer', go: () => this.question.set(asked) }] : [];
   }
 
   private everywhere(): StripCommand[] {

@@ -65,6 +65,11 @@ export class Strip {
     this.box().nativeElement.focus();
   }
 
+  /** Enter on a question answers it, whether or not the list is open yet. */
+  protected ask(typed: string): void {
+    if (quickAnswer(typed)) this.question.set(typed);
+  }
+
   protected choose(label: string): void {
     const command = this.commands().find((d) => d.label === label);
     this.wanted.set('');

@@ -101,6 +101,15 @@ describe('the trip of all banks together', () => {
     for (const v of assessJob(apart, catalogueOf(apart))) expect(t.banks[v.id]!.minSoc).withContext(v.id).toBeCloseTo(v.assessment!.trip!.minSoc, 4);
   });
 
+  it('takes banks behind a selector as one', () => {
+    const trailer = rig('ute-and-trailer');
+    const t = joinedTripOf(trailer, catalogueOf(trailer))!.result;
+    for (const v of assessJob(trailer, catalogueOf(trailer)))
+      expect(Math.abs(t.banks[v.id]!.minSoc - v.assessment!.trip!.minSoc))
+        .withContext(v.id)
+        .toBeLessThan(0.01);
+  });
+
   it('moves charge by a lead, with both losses, and every bank’s energy balances', () => {
     const { result, energy, leadAcWh } = joinedTripOf(truck, catalogueOf(truck))!;
     const took = result.banks['caravan']!.sourceAh[OWN]!.reduce((s, x) => s + x, 0);

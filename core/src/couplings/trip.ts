@@ -42,7 +42,8 @@ function sayPart(said: Said, { id, job, blocks }: Part, engine: string, outlets:
     id,
     nominalV: 12 * blocks,
     chemistry: job.bank.chemistry,
-    capacityAh: job.bank.capacityAh,
+    // Banks behind a selector take turns by charge, not by the clock that the law knows: together they are one as large as both.
+    capacityAh: job.bank.capacityAh + (job.second?.capacityAh ?? 0),
     startSoc: job.bank.startSoc,
     ambientC: job.ambientC,
     cutoff: { openV: job.cutoff.openV * blocks, closeV: job.cutoff.closeV * blocks },
@@ -105,7 +106,10 @@ function sayLead(said: Said, job: Design, catalogue: Catalogue, id: string, c: C
   });
 }
 
-/** The trip of all banks of a job together, as the law of the whole rig takes it; null while no bank is there. */
+/**
+ * The trip of all banks of a job together, as the law of the whole rig takes it; null while no bank is there. Its air is
+ * that of the day, not of the hour: a bank that is too cold to charge at dawn is locked in its own trip alone.
+ */
 export function joinedTrip(job: Design, catalogue: Catalogue): RigTrip | null {
   const leads = couplingsOf(job).filter(([, c]) => c.carries === 'mains');
   // Without the leads, which the law reckons itself.

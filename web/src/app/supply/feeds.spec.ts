@@ -123,3 +123,30 @@ describe('mains', () => {
     expect(text(element)).not.toContain('at the lowest volts');
   });
 });
+
+describe('a generator', () => {
+  it('feeds the inlet in the hours that are typed, every day of the trip; nothing else is taken', async () => {
+    const { element, bench, type } = await onBench(MainsPanel, 'playgroup', (d) => {
+      supplyOf(d).mains.charger = 'mc-15';
+      d.brief.trip.mainsNights = 'never';
+      d.brief.trip.mainsH = 0;
+    });
+    const before = bench.assessment()!.trip!.mainsAh.reduce((a, b) => a + b, 0);
+    const field = labelled(element, 'Hours on a generator');
+    await type(field, 'at noon');
+    expect(element.querySelector('[role=alert]')!.textContent).toContain('“at noon” is not taken');
+    await type(field, '8-10, 17-18');
+    expect(bench.design()!.inlets['inlet']!.hours).toEqual([
+      [8, 10],
+      [17, 18],
+    ]);
+    const after = bench.assessment()!.trip!.mainsAh;
+    expect(after.every((ah) => ah > 0)).toBeTrue();
+    expect(after.reduce((a, b) => a + b, 0)).toBeGreaterThan(before);
+    await type(field, '');
+    expect(bench.design()!.inlets['inlet']!.hours).toEqual([]);
+  });
+
+  it('is asked about only where something charges from an inlet', async () =>
+    expect(labelled((await onBench(MainsPanel, 'survey', (d) => void (supplyOf(d).mains.charger = null))).element, 'Hours on a generator')).toBeNull());
+});

@@ -74,12 +74,21 @@ export function inverterAnswer(q: Question, a: Assumed): QuickAnswer | null {
 /** “boil 2 l”: what it costs the battery. */
 export function boilAnswer(q: Question, a: Assumed): QuickAnswer | null {
   if (q.litre === null || !['boil', 'kettle', 'tea', 'coffee'].some((w) => q.words.has(w)) || q.litre <= 0) return null;
-  const cost = boilCost({ litres: q.litre, startC: a.waterC, endC: 100, cooker: 'kettle', powerW: q.watt ?? 1500, simmerMin: 0, simmerShare: 0, inverterW: 2000, nominalV: a.nominalV });
+  const powerW = q.watt ?? 1500;
+  const cost = boilCost({ litres: q.litre, startC: a.waterC, endC: 100, cooker: 'kettle', powerW, simmerMin: 0, simmerShare: 0, inverterW: 2000, nominalV: a.nominalV });
   return {
-    asked: `${figure(q.litre, 1)} l to the boil in a kettle of ${figure(q.watt ?? 1500, 0)} W`,
+    asked: `${figure(q.litre, 1)} l to the boil in a kettle of ${figure(powerW, 0)} W`,
     says: `${figure(cost.batteryAh, 1)} Ah of ${a.nominalV} V, ${figure(cost.batteryWh, 0)} Wh, in ${figure(cost.boilMin, 0)} min`,
     more: [`${figure(cost.heatWh, 0)} Wh of it are in the water`, 'through an inverter of 2000 W; gas costs the battery nothing'],
     chips: chips(a, ['nominalV', 'waterC']),
+    load: {
+      name: `kettle ${figure(powerW, 0)} W`,
+      purpose: 'cooking',
+      supply: 'mains',
+      draw: { by: 'plate', unit: 'W', value: powerW },
+      use: { by: 'hours', hours: Math.round(cost.boilMin / 0.6) / 100 },
+      when: { at: 'daytime' },
+    },
   };
 }
 

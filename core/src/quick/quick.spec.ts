@@ -63,6 +63,8 @@ describe('a quick answer', () => {
 
   it('says what heat and cold cost a day', () => {
     expect(says('boil 2 l')).toBe('20.2 Ah of 12 V, 243 Wh, in 9 min');
+    expect(quickAnswer('boil 2 l')!.load).toEqual(jasmine.objectContaining({ supply: 'mains', draw: { by: 'plate', unit: 'W', value: 1500 }, use: { by: 'hours', hours: 0.15 } }));
+    expect(quickAnswer('boil 0 l')).toBeNull();
     expect(says('fridge 45 W 33 %')).toBe('29.7 Ah a day at 12 V, 356 Wh');
     expect(quickAnswer('fridge 45 W 33 %')!.load).toEqual(jasmine.objectContaining({ name: 'fridge 45 W', purpose: 'fridge', use: { by: 'fridge', duty25: 0.33, insideC: 4 } }));
   });

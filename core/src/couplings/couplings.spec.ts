@@ -322,11 +322,23 @@ describe('answers about several vehicles', () => {
     return made.ok ? 'made' : made.message;
   };
   it('name the field that is wrong, and what is accepted', () => {
+    expect(wrong({ vehicles: { own: {} } })).toMatch(/^vehicles\.own: small letters/);
+    expect(wrong({ vehicles: { 'Car A': {} } })).toMatch(/^vehicles\.Car A: small letters/);
     expect(wrong({ vehicles: 7 })).toBe('vehicles: got 7; an object of vehicles by their ids is accepted');
     expect(wrong({ vehicles: { trailer: 'long' } })).toBe('vehicles.trailer: got "long"; an object is accepted');
     expect(wrong({ vehicles: { trailer: { vehicleKind: 'boat' } } })).toMatch(/^vehicles\.trailer\.vehicleKind: /);
     expect(wrong({ vehicles: { trailer: { rig: 'large' } } })).toBe('vehicles.trailer.rig: got "large"; drafted, none are accepted');
+    expect(wrong({ vehicles: { trailer: { days: { days: 3, parkedDays: 0 } } } })).toBe('vehicles.trailer.days: the trip is that of the job; say it once, beside customer');
     expect(wrong({ couplings: {} })).toBe('couplings: got {}; an array of { from, to } is accepted');
+    expect(
+      wrong({
+        vehicles: { trailer: { vehicleKind: 'camper', rig: 'none' } },
+        couplings: [
+          { from: 'own', to: 'trailer' },
+          { from: 'own', to: 'trailer', carries: 'mains', hours: [[5, 3]] },
+        ],
+      }),
+    ).toMatch(/^couplings\.1\.hours\.0: a span/);
     expect(wrong({ couplings: [{ from: 'own', to: 'trailer' }] })).toBe('couplings.0.to: trailer is none of the vehicles; own are accepted');
     expect(wrong({ vehicles: { trailer: { vehicleKind: 'camper', commands: [{ do: 'addArray', with: { part: 'x' } }] } } })).toMatch(
       /^vehicles\.trailer\.commands\.0\.part: x is not in the catalogue/,

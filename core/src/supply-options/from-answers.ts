@@ -106,66 +106,77 @@ function tried(make: () => { readonly design: Design; readonly remarks: readonly
   }
 }
 
-/** Couplings as they stand in answers, each of them a command. */
-function couplings(raw: unknown): readonly Record<string, unknown>[] {
+/** Answers about the trip, which is the job's: a further vehicle has none of its own. */
+const OF_TRIP = ['where', 'days', 'drivingH', 'mains'] as const;
+
+const VEHICLE_ID = /^[a-z][a-z0-9-]{0,39}$/;
+
+/** What is said of each vehicle, the one of the job itself first. */
+function everySaid(own: Said, vehicles: Readonly<Record<string, unknown>>, first: Design): ReadonlyMap<string, Said> {
+  const said = new Map<string, Said>([[OWN, own]]);
+  for (const [id, v] of Object.entries(vehicles)) {
+    if (id === OWN || !VEHICLE_ID.test(id)) throw new Wrong(`vehicles.${id}: small letters, digits and dashes, a letter first, and not ${OWN}, are accepted as an id`);
+    const twice = isObject(v) ? OF_TRIP.find((k) => k in v) : undefined;
+    if (twice) throw new Wrong(`vehicles.${id}.${twice}: the trip is that of the job; say it once, beside customer`);
+    said.set(id, saidOf(v, `vehicles.${id}`, first));
+  }
+  return said;
+}
+
+/** The vehicles of a job, with their loads and engines, and nothing built into them yet. */
+function empty(customer: string, said: ReadonlyMap<string, Said>): Design {
+  const job = applyIntake(blankDesign(customer), said.get(OWN)!.intake);
+  if (said.size === 1) return job;
+  const vehicles = [...said].slice(1).map(([id, v], n) => [id, asFurther(bare(applyIntake(blankDesign(customer), v.intake)), n + 1, v.name)] as const);
+  const made = { ...bare(job), vehicles: Object.fromEntries(vehicles) };
+  const checked = editDesign(made, [{ op: 'test', path: '/schemaVersion', value: made.schemaVersion }]);
+  if (!checked.ok) throw new Wrong(checked.message);
+  return checked.design;
+}
+
+/** Couplings of one sort as they stand in answers, each of them a command. */
+function coupled(job: Design, raw: unknown, mains: boolean): Design {
   if (!Array.isArray(raw)) throw new Wrong(`couplings: got ${came(raw)}; an array of { from, to } is accepted`);
-  return raw.map((c, i) => {
+  let now = job;
+  for (const [i, c] of (raw as unknown[]).entries()) {
     if (!isObject(c)) throw new Wrong(`couplings.${i}: got ${came(c)}; { from, to } is accepted`);
-    return c;
-  });
+    if ((c['carries'] === 'mains') !== mains) continue;
+    const done = doCommands(now, [{ do: 'couple', with: c }]);
+    if (!done.ok) throw new Wrong(done.message.replace(/^commands\.0/, `couplings.${i}`));
+    now = done.design;
+  }
+  return now;
+}
+
+/** A vehicle drafted behind the engine that charges it, at the tier asked for; what that does not stand is remarked. */
+function drafted(view: Design, customer: string, said: Said, catalogue: Catalogue, remark: (words: string) => void): Design {
+  const { brief, supply, settings, parts } = view;
+  const asked = applyIntake({ ...blankDesign(customer), brief, supply, settings, parts }, { ...said.intake, alternator: brief.alternator });
+  const draft = threeDrafts(asked, catalogue).find((d) => d.tier === said.tier)!;
+  if (!draft.stands) remark(`the ${draft.tier} draft does not quite stand ${draft.says}`);
+  return withRig(asked, draft.design);
 }
 
 /**
  * A job of ten answers for each of its vehicles. Vehicles are drafted behind the engine that charges them, the one of the
- * job itself first; then each vehicle's own commands are done, leads from outlets to inlets laid, commands of the job done, and what can be mended is.
+ * job itself first; then each vehicle's own commands are done, leads from outlets to inlets laid, commands of the job
+ * done, and what can be mended is.
  */
 export function jobFromAnswers(document: unknown, catalogue: Catalogue): FromAnswers {
   return tried(() => {
     const blank = blankDesign('new customer');
     const own = saidOf(document, '', blank);
-    const raw = document as Record<string, unknown>;
-    const { customer = 'new customer', commands = [], vehicles = {}, couplings: coupled = [] } = raw;
+    const { customer = 'new customer', commands = [], vehicles = {}, couplings = [] } = document as Record<string, unknown>;
     if (typeof customer !== 'string') throw new Wrong(`customer: got ${came(customer)}; a name is accepted`);
     if (!isObject(vehicles)) throw new Wrong(`vehicles: got ${came(vehicles)}; an object of vehicles by their ids is accepted`);
-    const said = new Map<string, Said>([[OWN, own]]);
-    // What a further vehicle does not say of the trip is as the job has it.
-    const first = applyIntake(blankDesign(customer), own.intake);
-    for (const [id, v] of Object.entries(vehicles)) said.set(id, saidOf(v, `vehicles.${id}`, { ...first, brief: { ...blank.brief, trip: first.brief.trip } }));
-    let job = first;
-    if (said.size > 1) job = { ...bare(job), vehicles: {} };
-    for (const [n, [id, v]] of [...said].slice(1).entries()) job = { ...job, vehicles: { ...job.vehicles, [id]: asFurther(bare(applyIntake(blankDesign(customer), v.intake)), n + 1, v.name) } };
-    const checked = editDesign(job, [{ op: 'test', path: '/schemaVersion', value: job.schemaVersion }]);
-    if (!checked.ok) throw new Wrong(checked.message);
-    const joins = couplings(coupled);
-    const couple = (some: readonly Record<string, unknown>[], field: string): Design =>
-      commanded(
-        job,
-        field,
-        some.map((c) => ({ do: 'couple', with: c })),
-      );
-    job = couple(
-      joins.filter((c) => c['carries'] !== 'mains'),
-      'couplings',
-    );
+    const { brief } = applyIntake(blank, own.intake);
+    const said = everySaid(own, vehicles, { ...blank, brief: { ...blank.brief, trip: brief.trip } });
     const remarks: string[] = [];
-    for (const [id, v] of said) {
-      if (v.noRig) continue;
-      job = changed(job, id, catalogue, (view) => {
-        const asked = applyIntake({ ...blankDesign(customer), brief: view.brief, supply: view.supply, settings: view.settings, parts: view.parts }, { ...v.intake, alternator: view.brief.alternator });
-        const draft = threeDrafts(asked, catalogue).find((d) => d.tier === v.tier)!;
-        if (!draft.stands) remarks.push(`${said.size > 1 ? `${id}: ` : ''}the ${draft.tier} draft does not quite stand ${draft.says}`);
-        return withRig(asked, draft.design);
-      });
-    }
-    for (const [id, v] of Object.entries(vehicles)) {
-      const own = (v as Record<string, unknown>)['commands'];
-      if (own !== undefined) job = commanded(job, `vehicles.${id}.commands`, own, () => ({ in: id }));
-    }
-    job = couple(
-      joins.filter((c) => c['carries'] === 'mains'),
-      'couplings',
-    );
-    const all = commanded(job, 'commands', commands);
+    let job = coupled(empty(customer, said), couplings, false);
+    for (const [id, v] of said) if (!v.noRig) job = changed(job, id, catalogue, (view) => drafted(view, customer, v, catalogue, (words) => remarks.push(said.size > 1 ? `${id}: ${words}` : words)));
+    for (const [id, v] of Object.entries(vehicles) as [string, Record<string, unknown>][])
+      if (v['commands'] !== undefined) job = commanded(job, `vehicles.${id}.commands`, v['commands'], () => ({ in: id }));
+    const all = commanded(coupled(job, couplings, true), 'commands', commands);
     if (said.size === 1 && Array.isArray(commands) && !commands.length) return { design: all, remarks };
     const { design, stops } = finished(all);
     return { design, remarks: [...remarks, ...stops.map((f) => inWords(f).say)] };

@@ -71,15 +71,17 @@ describe('the strip', () => {
 
   it('finds stages, runs, loads and findings by any words', async () => {
     const { fixture } = await onBench(Strip, 'vet', undefined, { jobId: 'job-1' });
-    const strip = fixture.componentInstance as unknown as { wanted: { set(v: string): void }; deeds(): { label: string; kind: string }[] };
+    const strip = fixture.componentInstance as unknown as { wanted: { set(v: string): void }; commands(): { label: string; kind: string }[] };
     strip.wanted.set('charger battery');
-    expect(strip.deeds().map((d) => d.label)).toContain('Run 1: Starting battery → charger');
+    expect(strip.commands().map((d) => d.label)).toContain('Run 1: Starting battery → charger');
     strip.wanted.set('steril');
-    expect(strip.deeds().map((d) => d.kind)).toEqual(['load']);
+    expect(strip.commands().map((d) => d.kind)).toEqual(['load']);
     strip.wanted.set('licensed');
-    expect(strip.deeds().map((d) => d.kind)).toEqual(['check']);
+    expect(strip.commands().map((d) => d.kind)).toEqual(['check']);
+    strip.wanted.set('40 A 6 m');
+    expect(strip.commands()[0]).toEqual(jasmine.objectContaining({ kind: 'answer', label: '16 mm², 60 A fuse, 0.58 V lost, 4.8 %' }));
     strip.wanted.set('nothing like this');
-    expect(strip.deeds()).toEqual([]);
+    expect(strip.commands()).toEqual([]);
   });
 
   it('offers undo only when there is something to undo', async () => {

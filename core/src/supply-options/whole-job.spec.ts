@@ -9,7 +9,7 @@ import { threeDrafts } from './drafts.js';
 import { applyIntake, intakeOf, type Intake } from './intake.js';
 
 /** A new job after ten answers, with the sound draft's supply: what one click gives. */
-function afterTalk(intake: Intake): Design {
+function afterIntake(intake: Intake): Design {
   const job = applyIntake(blankDesign('a new customer'), intake);
   const sound = threeDrafts(job, SHIPPED_CATALOGUE).find((d) => d.tier === 'sound')!;
   return withRig(job, sound.design);
@@ -18,7 +18,7 @@ function afterTalk(intake: Intake): Design {
 describe('a whole job from ten answers', () => {
   for (const { key, design } of DEMO_JOBS) {
     describe(`as ${design.brief.customer} would give them`, () => {
-      const job = afterTalk(intakeOf(design));
+      const job = afterIntake(intakeOf(design));
       const a: Assessment = assess(job, SHIPPED_CATALOGUE);
 
       it('give a circuit in which every run has its size and every fuse does its work, with nothing to stop it', () => {
@@ -54,7 +54,7 @@ describe('a whole job from ten answers', () => {
         }
       });
 
-      it('give the same circuit again', () => expect(assess(afterTalk(intakeOf(design)), SHIPPED_CATALOGUE).runs).toEqual(a.runs));
+      it('give the same circuit again', () => expect(assess(afterIntake(intakeOf(design)), SHIPPED_CATALOGUE).runs).toEqual(a.runs));
     });
   }
 

@@ -36,7 +36,7 @@ export const USUAL_WISHES: Readonly<Record<Use, readonly string[]>> = {
   'living aboard': ['fridge', 'freezer', 'lights-inside', 'fan', 'modem', 'laptop', 'water-pump', 'diesel-heater', 'induction', 'kettle', 'usb-c'],
 };
 
-/** Where a intake starts: what the design already says. */
+/** Where an intake starts: what the design already says. */
 export function intakeOf(design: Design): Intake {
   const { brief } = design;
   const known = new Map(LOAD_LIBRARY.map((i) => [i.id, i]));
@@ -59,7 +59,7 @@ export function intakeOf(design: Design): Intake {
 /** The library's 230 V outlets. */
 const OUTLETS = 'outlets-230';
 
-/** Loads that a intake asks for, in its order; a wish that the library does not know is left out. */
+/** Loads that an intake asks for, in its order; a wish that the library does not know is left out. */
 export function loadsFromIntake(intake: Intake): Record<string, Load> {
   const outlets = intake.outletsW === null ? [] : [{ id: OUTLETS, size: intake.outletsW }];
   const loads = [...intake.wishes.filter((w) => !outlets.length || w.id !== OUTLETS), ...outlets].flatMap((w, i): [string, Load][] => {
@@ -69,7 +69,7 @@ export function loadsFromIntake(intake: Intake): Record<string, Load> {
   return Object.fromEntries(loads);
 }
 
-/** The design with a intake's answers in its brief, and the loads they ask for; supply stays until a draft is chosen. */
+/** The design with an intake's answers in its brief, and the loads they ask for; supply stays until a draft is chosen. */
 export function applyIntake(design: Design, intake: Intake): Design {
   const next = copyDesign(design);
   const { brief } = next;
@@ -90,7 +90,7 @@ export function applyIntake(design: Design, intake: Intake): Design {
   return next;
 }
 
-/** Ah a day that a intake asks for at the house side's volts, on a travel day away from mains and through an inverter not yet chosen. */
+/** Ah a day that an intake asks for at the house side's volts, on a travel day away from mains and through an inverter not yet chosen. */
 export function ahDayOf(intake: Intake): number {
   const context = { nominalV: intake.houseV, drivingH: intake.drivingH, mainsH: 0, inverterW: null, ambientC: climateAt(intake) };
   return Object.entries(loadsFromIntake(intake)).reduce((sum, [id, load]) => sum + dayLoad(id, load, context).ahDay, 0);

@@ -11,7 +11,7 @@ test('from ten answers to three drafts to a chosen one, and its trip', async ({ 
   await page.getByRole('button', { name: 'Open the job' }).click();
 
   await test.step('ten answers, with the drafts worked out while they are given', async () => {
-    await expect(page.locator('.talk > li')).toHaveCount(10);
+    await expect(page.locator('.intake > li')).toHaveCount(10);
     await choose(page, 'Intake: vehicle', 'van');
     await choose(page, 'Intake: use', 'remote work');
     await choose(page, 'Intake: region', 'Stonefly');

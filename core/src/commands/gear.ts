@@ -2,19 +2,12 @@ import { z } from 'zod';
 import { FUNCTIONS, placementSchema, TURNS, type Design, type Existing, type Load, type Trace } from '../design/index.js';
 import { loadFromLibrary, LOAD_LIBRARY } from '../loads/index.js';
 import { command, Refused } from './command.js';
-import { lastOrder, partOf } from './things.js';
+import { freshAmong, lastOrder, partOf } from './things.js';
 
 const id = z
   .string()
   .regex(/^[a-z][a-z0-9-]*$/, { message: 'small letters, digits and dashes, a letter first' })
   .max(40);
-
-/** The asked id, or the stem with the next number that is free, among those of one collection. */
-function fresh(all: Readonly<Record<string, unknown>>, asked: string | undefined, stem: string): string {
-  if (asked !== undefined && asked in all) throw new Refused(`id: ${asked} is taken; an id that nothing else has is accepted`);
-  if (asked !== undefined || !(stem in all)) return asked ?? stem;
-  for (let n = 2; ; n++) if (!(`${stem}-${n}` in all)) return `${stem}-${n}`;
-}
 
 /** Fields as given, each of them one that the thing has. */
 function checked<T extends object>(now: T, set: Readonly<Record<string, unknown>>, what: string): T {
@@ -32,7 +25,7 @@ export const addLoad = command({
   change: (d, i) => {
     const load = loadFromLibrary(i.item, lastOrder(d.loads), i.size);
     if (!load) throw new Refused(`item: ${i.item} is none of the library; ${LOAD_LIBRARY.map((l) => l.id).join(', ')} are accepted`);
-    d.loads[fresh(d.loads, i.id, i.item)] = checked<Load>(load, i.set, i.item);
+    d.loads[freshAmong(d.loads, i.id, i.item)] = checked<Load>(load, i.set, i.item);
   },
 });
 
@@ -67,7 +60,7 @@ export const addExisting = command({
   words: (i) => `in it already: ${i.name}`,
   change: (d, i, catalogue) => {
     if (typeof i.set['part'] === 'string') partOf(catalogue, [...new Set(catalogue.parts.map((p) => p.kind))], i.set['part']);
-    const made = fresh(d.brief.existing, i.id, 'gear');
+    const made = freshAmong(d.brief.existing, i.id, 'gear');
     d.brief.existing[made] = checked<Existing>({ ...none, order: lastOrder(d.brief.existing), name: i.name, does: i.does }, i.set, i.name);
   },
 });
@@ -93,7 +86,7 @@ export const addTrace = command({
   input: z.strictObject({ id: id.optional(), set: fields }),
   words: (i) => `a wire as traced: ${String(i.set['colour'] ?? '')}`,
   change: (d, i) => {
-    const made = fresh(d.brief.traces, i.id, 'wire');
+    const made = freshAmong(d.brief.traces, i.id, 'wire');
     d.brief.traces[made] = checked<Trace>({ ...untraced, order: lastOrder(d.brief.traces) }, i.set, 'a traced wire');
   },
 });

@@ -22,6 +22,14 @@ export function freshId(d: Design, asked: string | undefined, stem: string): str
   for (let n = 2; ; n++) if (!all.has(`${stem}-${n}`)) return `${stem}-${n}`;
 }
 
+/** The same among the ids of one collection that has them for itself, and some that are spoken for. */
+export function freshAmong(all: Readonly<Record<string, unknown>>, asked: string | undefined, stem: string, spokenFor: readonly string[] = []): string {
+  const isTaken = (key: string): boolean => key in all || spokenFor.includes(key);
+  if (asked !== undefined && isTaken(asked)) throw new Refused(`id: ${asked} is taken; an id that nothing else has is accepted`);
+  if (asked !== undefined || !isTaken(stem)) return asked ?? stem;
+  for (let n = 2; ; n++) if (!isTaken(`${stem}-${n}`)) return `${stem}-${n}`;
+}
+
 /** Behind all others of its collection. */
 export const lastOrder = (all: Readonly<Record<string, { readonly order: number }>>): number => 1 + Math.max(0, ...Object.values(all).map((x) => x.order));
 

@@ -3,7 +3,7 @@ import type { Catalogue } from '../catalogue/index.js';
 import { asFurther, blankDesign, blankLoad, couplingsOf, leaveVehicle, OWN, vehicleIn, VEHICLE_KINDS, type Coupling, type Design } from '../design/index.js';
 import { inletTakesW } from '../plant/index.js';
 import { command, Refused } from './command.js';
-import { lastOrder } from './things.js';
+import { freshAmong, lastOrder } from './things.js';
 
 const id = z
   .string()
@@ -11,14 +11,6 @@ const id = z
   .max(40);
 const hour = z.number().min(0).max(24);
 const span = z.tuple([hour, hour]).refine(([a, b]) => a < b, { message: 'a span runs from an earlier to a later hour; one that passes midnight is two' });
-
-/** The asked id, or the stem with the next number that is free. */
-function fresh(all: Readonly<Record<string, unknown>>, asked: string | undefined, stem: string): string {
-  const taken = (key: string): boolean => key === OWN || key in all;
-  if (asked !== undefined && taken(asked)) throw new Refused(`id: ${asked} is taken; an id that nothing else has is accepted`);
-  if (asked !== undefined || !taken(stem)) return asked ?? stem;
-  for (let n = 2; ; n++) if (!taken(`${stem}-${n}`)) return `${stem}-${n}`;
-}
 
 const vehicles = (d: Design): string => [OWN, ...Object.keys(d.vehicles)].join(', ');
 
@@ -46,7 +38,7 @@ export const addVehicle = command({
     leaveVehicle(usual);
     Object.assign(usual.brief, { vehicleKind: i.vehicleKind, plate: i.plate, vehicleV: i.vehicleV });
     Object.assign(usual.brief.alternator, i.alternator ?? {});
-    const made = fresh(d.vehicles, i.id, i.vehicleKind);
+    const made = freshAmong(d.vehicles, i.id, i.vehicleKind, [OWN]);
     d.vehicles[made] = asFurther(i.rig === 'none' ? withoutRig(usual) : usual, lastOrder(d.vehicles), i.name);
   },
 });
@@ -97,7 +89,7 @@ export const couple = command({
     if (leads(d, i.carries, i.to, i.from)) throw new Refused(`to: ${i.to} already gives to ${i.from}; two vehicles cannot ${i.carries === 'mains' ? 'feed' : 'charge'} each other`);
     if (i.carries === 'charge' && i.hours) throw new Refused('hours: a plug charges while the engine runs; hours are accepted for a mains lead');
     const { name, from, to, carries, floorSoc } = i;
-    const made = fresh(d.couplings, i.id, carries === 'mains' ? 'lead' : 'plug');
+    const made = freshAmong(d.couplings, i.id, carries === 'mains' ? 'lead' : 'plug', [OWN]);
     const ends = carries === 'mains' ? leadEnds(d, i, made, catalogue) : { outlet: null, inlet: null };
     d.couplings[made] = { order: lastOrder(d.couplings), name, from, to, carries, ...ends, floorSoc };
   },
@@ -117,7 +109,7 @@ function leadEnds(
   const inlet = i.inlet ?? Object.keys(taker.inlets)[0];
   if (inlet === undefined || !(inlet in taker.inlets)) throw new Refused(`inlet: ${inlet ?? 'none'} is none of the inlets of ${i.to}; ${Object.keys(taker.inlets).join(', ') || 'there are none'}`);
   const giver = i.from === OWN ? d : d.vehicles[i.from]!;
-  const outlet = fresh(giver.loads, undefined, `outlet-${made}`);
+  const outlet = freshAmong(giver.loads, undefined, `outlet-${made}`, [OWN]);
   const load = blankLoad(lastOrder(giver.loads));
   giver.loads[outlet] = {
     ...load,

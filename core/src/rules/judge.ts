@@ -1,21 +1,15 @@
 import { sentence } from '../quantity/index.js';
 import { RULES } from './all.js';
 import { joinedRules } from './joined/index.js';
-import type { JoinedFacts, JoinedRule } from './joined/joint.js';
-import type { Facts, Finding, Found, Rule } from './rule.js';
+import type { JoinedFacts } from './joined/joint.js';
+import type { Facts, Finding, Rule, RuleOf } from './rule.js';
 
 /** Rules about what joins vehicles of a job. */
 export const JOINED_RULES = joinedRules(({ finding }) => inWords(finding));
 
 const BY_ID: ReadonlyMap<string, Pick<Rule, 'say' | 'fix' | 'why' | 'basis'>> = new Map([...RULES, ...JOINED_RULES].map((r) => [r.id, r]));
 
-/** A rule of one sort of facts, as far as judging goes. */
-interface Judging<F> extends Pick<Rule, 'id' | 'severity'> {
-  test(facts: F): readonly Found[];
-  presses?(found: Found, facts: F): Finding['presses'];
-}
-
-function findings<F>(rules: readonly Judging<F>[], facts: F): Finding[] {
+function findings<F>(rules: readonly RuleOf<F>[], facts: F): Finding[] {
   return rules.flatMap((rule) =>
     rule.test(facts).map((f, i): Finding => {
       const about = f.at.about ?? (i ? String(i) : 'all');
@@ -32,7 +26,7 @@ export const stopsFirst = (found: readonly Finding[]): Finding[] => [...found.fi
 export const judge = (facts: Facts): Finding[] => stopsFirst(findings(RULES, facts));
 
 /** What the rules about several vehicles find for one of them. */
-export const judgeJoined = (facts: JoinedFacts): Finding[] => findings<JoinedFacts>(JOINED_RULES as readonly JoinedRule[], facts);
+export const judgeJoined = (facts: JoinedFacts): Finding[] => findings<JoinedFacts>(JOINED_RULES, facts);
 
 /** A finding in words. */
 export interface FindingWords {

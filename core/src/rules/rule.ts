@@ -54,18 +54,21 @@ export interface Found {
   readonly severity?: Severity;
 }
 
-export interface Rule {
+/** A rule, by what it looks at. */
+export interface RuleOf<F> {
   readonly id: string;
   readonly severity: Severity;
   /** What it rests on: a standard, a table, or the trade's practice. */
   readonly basis: string;
   /** Why it matters, in a sentence. */
   readonly why: string;
-  test(facts: Facts): readonly Found[];
+  test(facts: F): readonly Found[];
   /** What the program can do about one of them at a press. */
-  presses?(found: Found, facts: Facts): readonly Press[];
+  presses?(found: Found, facts: F): readonly Press[];
   /** What is wrong and by how much. */
   say(v: Values): string;
   /** What to do. */
   fix(v: Values): string;
 }
+
+export type Rule = RuleOf<Facts>;

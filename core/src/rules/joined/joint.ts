@@ -1,7 +1,6 @@
 import type { Design } from '../../design/index.js';
 import type { Mating } from '../../routes/index.js';
-import type { Press } from '../press.js';
-import type { Finding, Found, Severity, Values } from '../rule.js';
+import type { Finding, RuleOf } from '../rule.js';
 
 /** A mains lead between two vehicles, as one of them sees it. */
 export interface LeadFacts {
@@ -40,13 +39,4 @@ export interface JoinedFacts {
 }
 
 /** A rule about what joins vehicles. */
-export interface JoinedRule {
-  readonly id: string;
-  readonly severity: Severity;
-  readonly basis: string;
-  readonly why: string;
-  test(facts: JoinedFacts): readonly Found[];
-  presses?(found: Found, facts: JoinedFacts): readonly Press[];
-  say(v: Values): string;
-  fix(v: Values): string;
-}
+export type JoinedRule = RuleOf<JoinedFacts>;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FUNCTIONS, placementSchema, TURNS, type Design, type Existing, type Load, type Trace } from '../design/index.js';
+import { BLANK_EXISTING, BLANK_TRACE, FUNCTIONS, placementSchema, TURNS, type Design, type Existing, type Load, type Trace } from '../design/index.js';
 import { loadFromLibrary, LOAD_LIBRARY } from '../loads/index.js';
 import { command, Refused } from './command.js';
 import { freshAmong, lastOrder, partOf } from './things.js';
@@ -52,8 +52,6 @@ export const removeLoad = command({
   },
 });
 
-const none: Omit<Existing, 'order' | 'name'> = { part: null, verdict: 'keep', does: [], omitted: {}, own: { capacityAh: null, outputA: null, watts: null }, ageYears: null, kg: null, notes: '' };
-
 /** Gear that is in the vehicle already: kept, moved or taken out, with what it does and who signed for what nothing takes over. */
 export const addExisting = command({
   input: z.strictObject({ id: id.optional(), name: z.string().min(1).max(80), does: z.array(z.enum(FUNCTIONS)).default([]), set: fields }),
@@ -61,25 +59,9 @@ export const addExisting = command({
   change: (d, i, catalogue) => {
     if (typeof i.set['part'] === 'string') partOf(catalogue, [...new Set(catalogue.parts.map((p) => p.kind))], i.set['part']);
     const made = freshAmong(d.brief.existing, i.id, 'gear');
-    d.brief.existing[made] = checked<Existing>({ ...none, order: lastOrder(d.brief.existing), name: i.name, does: i.does }, i.set, i.name);
+    d.brief.existing[made] = checked<Existing>({ ...BLANK_EXISTING, order: lastOrder(d.brief.existing), name: i.name, does: i.does }, i.set, i.name);
   },
 });
-
-const untraced: Omit<Trace, 'order'> = {
-  colour: '',
-  from: '',
-  to: '',
-  live: 'not tested',
-  areaMm2: null,
-  lengthM: null,
-  fuseA: null,
-  verdict: 'undecided',
-  fedFrom: 'vehicle',
-  presentA: null,
-  slot: '',
-  safety: false,
-  run: null,
-};
 
 /** A wire of an undocumented loom, as it was traced. */
 export const addTrace = command({
@@ -87,7 +69,7 @@ export const addTrace = command({
   words: (i) => `a wire as traced: ${String(i.set['colour'] ?? '')}`,
   change: (d, i) => {
     const made = freshAmong(d.brief.traces, i.id, 'wire');
-    d.brief.traces[made] = checked<Trace>({ ...untraced, order: lastOrder(d.brief.traces) }, i.set, 'a traced wire');
+    d.brief.traces[made] = checked<Trace>({ ...BLANK_TRACE, order: lastOrder(d.brief.traces) }, i.set, 'a traced wire');
   },
 });
 

@@ -51,5 +51,6 @@ export function reached(job: Design, id: string, catalogue: Catalogue, by?: stri
       return [key, { ...inlet, hours: fed.reduce<readonly HourSpan[]>((all, c) => spansTogether(all, leadHours(job, c)), inlet.hours).map(([a, b]): [number, number] => [a, b]) }];
     }),
   );
+  // The field takes 300 A; long before that every alternator is found to be overcommitted.
   return { ...design, supply: { ...design.supply, otherChargersA: Math.min(300, otherChargersA) }, inlets };
 }

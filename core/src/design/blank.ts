@@ -1,4 +1,4 @@
-import { SCHEMA_VERSION, USUAL_CUSTOM, type Design, type Load } from './schema.js';
+import { SCHEMA_VERSION, USUAL_CUSTOM, type Design, type Existing, type Load, type Trace } from './schema.js';
 
 /** A new job: the usual dual-cab with a lithium house battery, to be corrected rather than filled in. */
 export function blankDesign(customer: string): Design {
@@ -84,3 +84,32 @@ export function blankLoad(order: number): Load {
     light: null,
   };
 }
+
+/** Gear that is there, of which nothing is known yet: it stays. */
+export const BLANK_EXISTING: Omit<Existing, 'order' | 'name'> = {
+  part: null,
+  verdict: 'keep',
+  does: [],
+  omitted: {},
+  own: { capacityAh: null, outputA: null, watts: null },
+  ageYears: null,
+  kg: null,
+  notes: '',
+};
+
+/** A wire of which nothing is known yet. */
+export const BLANK_TRACE: Omit<Trace, 'order'> = {
+  colour: '',
+  from: '',
+  to: '',
+  live: 'not tested',
+  areaMm2: null,
+  lengthM: null,
+  fuseA: null,
+  verdict: 'undecided',
+  fedFrom: 'vehicle',
+  presentA: null,
+  slot: '',
+  safety: false,
+  run: null,
+};

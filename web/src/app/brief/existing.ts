@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { type Design, type Existing, FUNCTIONS, type GearFunction, SHIPPED_CATALOGUE } from '@meridex/core';
+import { BLANK_EXISTING, type Design, type Existing, FUNCTIONS, type GearFunction, SHIPPED_CATALOGUE } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzSelectModule } from 'ng-zorro-antd/select';
@@ -12,8 +12,6 @@ import { newId } from '../services/new-id';
 import { DesignService } from '../services/design.service';
 import { TracesTable } from './traces';
 import { nextOrder } from './words';
-
-const NEW: Omit<Existing, 'order'> = { name: '', part: null, verdict: 'keep', does: [], omitted: {}, own: { capacityAh: null, outputA: null, watts: null }, ageYears: null, kg: null, notes: '' };
 
 /** What is in the vehicle already: gear kept, moved or removed with what it does, and the loom as it was traced. */
 @Component({
@@ -39,7 +37,7 @@ export class ExistingSheet {
   }
 
   protected add(): void {
-    this.designs.edit('gear in it already', (d) => (d.brief.existing[newId()] = { ...NEW, order: nextOrder(d.brief.existing) }));
+    this.designs.edit('gear in it already', (d) => (d.brief.existing[newId()] = { name: '', ...BLANK_EXISTING, order: nextOrder(d.brief.existing) }));
   }
 
   protected change(id: string, label: string, change: Partial<Existing>): void {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { nameOfArea, type Trace } from '@meridex/core';
+import { BLANK_TRACE, nameOfArea, type Trace } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzSelectModule } from 'ng-zorro-antd/select';
@@ -12,22 +12,6 @@ import { AssessmentService } from '../services/assessment.service';
 import { newId } from '../services/new-id';
 import { DesignService } from '../services/design.service';
 import { nextOrder } from './words';
-
-const NEW: Omit<Trace, 'order'> = {
-  colour: '',
-  from: '',
-  to: '',
-  live: 'not tested',
-  areaMm2: null,
-  lengthM: null,
-  fuseA: null,
-  verdict: 'undecided',
-  run: null,
-  fedFrom: 'vehicle',
-  presentA: null,
-  slot: '',
-  safety: false,
-};
 
 /** The loom, wire by wire as it was traced; a kept one can serve a run of the plan, with its own length and size. */
 @Component({
@@ -96,7 +80,7 @@ export class TracesTable {
   );
 
   protected add(): void {
-    this.designs.edit('traced wire', (d) => (d.brief.traces[newId()] = { ...NEW, order: nextOrder(d.brief.traces) }));
+    this.designs.edit('traced wire', (d) => (d.brief.traces[newId()] = { ...BLANK_TRACE, order: nextOrder(d.brief.traces) }));
   }
 
   protected change(id: string, label: string, change: Partial<Trace>): void {

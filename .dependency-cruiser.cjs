@@ -1,6 +1,7 @@
 /** The layers of core, lowest first; a folder may import itself, its own line, and what stands before it. */
 const LAYERS = [
   ['quantity'],
+  ['verdicts', 'fault-finder', 'cutting', 'build-order', 'bay-week'],
   ['catalogue'],
   ['design'],
   ['vehicle', 'travel'],

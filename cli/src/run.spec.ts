@@ -15,6 +15,11 @@ describe('the command line', () => {
     ['trip', 'trips.json'],
     ['rigtrip', 'rig-trips.json'],
     ['tree', 'tree-sizing.json'],
+    ['verdict', 'verdicts.json'],
+    ['infer', 'faults.json'],
+    ['cut', 'cutting.json'],
+    ['sequence', 'build-order.json'],
+    ['week', 'week.json'],
   ] as const) {
     it(`answers every case of ${file} under its name`, async () => {
       const cases = (JSON.parse(read(file)) as { cases: { name: string }[] }).cases;

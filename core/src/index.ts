@@ -33,3 +33,8 @@ export * from './travel/index.js';
 export * from './overrides/index.js';
 export * from './search/index.js';
 export * from './diagram/index.js';
+export * from './verdicts/index.js';
+export * from './fault-finder/index.js';
+export * from './cutting/index.js';
+export * from './build-order/index.js';
+export * from './bay-week/index.js';

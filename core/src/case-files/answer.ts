@@ -1,13 +1,18 @@
 import type { z } from 'zod';
+import { planWeek, weekSchema } from '../bay-week/index.js';
+import { buildOrder, buildOrderSchema } from '../build-order/index.js';
+import { cuttingPlan, cuttingSchema } from '../cutting/index.js';
+import { faultTableSchema, findFault } from '../fault-finder/index.js';
 import { circuitSchema, examine, solveCircuit } from '../network/index.js';
 import { judgeFault, sizeRun } from '../protection/index.js';
 import { rigTripSchema, simulateRigTrip } from '../rig-trip/index.js';
 import { sizeTree } from '../tree/index.js';
 import { simulateTrip, tripInputSchema } from '../trip/index.js';
+import { verdictOf, verdictSchema } from '../verdicts/index.js';
 import { FORMULAS } from './formulas.js';
 import { fuseSchema, sizeSchema, treeSchema } from './shapes.js';
 
-export const QUESTIONS = ['solve', 'size', 'tree', 'fuse', 'formula', 'trip', 'rigtrip'] as const;
+export const QUESTIONS = ['solve', 'size', 'tree', 'fuse', 'formula', 'trip', 'rigtrip', 'verdict', 'infer', 'cut', 'sequence', 'week'] as const;
 export type Question = (typeof QUESTIONS)[number];
 
 /** An answer, or the field that keeps it from being given. */
@@ -92,6 +97,16 @@ export function answer(question: Question, input: unknown, formula?: string): An
       return read(tripInputSchema, input, answerTrip);
     case 'rigtrip':
       return read(rigTripSchema, input, simulateRigTrip);
+    case 'verdict':
+      return read(verdictSchema, input, verdictOf);
+    case 'infer':
+      return read(faultTableSchema, input, findFault);
+    case 'cut':
+      return read(cuttingSchema, input, cuttingPlan);
+    case 'sequence':
+      return read(buildOrderSchema, input, buildOrder);
+    case 'week':
+      return read(weekSchema, input, planWeek);
     case 'formula': {
       const compute = formula === undefined ? undefined : FORMULAS[formula];
       if (!compute) return { ok: false, message: `formula: got ${formula ?? 'nothing'}; one of ${Object.keys(FORMULAS).join(', ')} is accepted` };

@@ -1,3 +1,2 @@
-export * from './meters.js';
 export * from './rows.js';
 export * from './verdict.js';

@@ -4,7 +4,7 @@ import { DEMO_JOBS } from '../demo/index.js';
 import { BATTERY_ROW } from './rows.js';
 import { judgeReading, type Expected } from './verdict.js';
 
-const row: Expected = { expected: 12.4, tolerance: 0.09, mostV: 13.1, unit: 'V', run: 'Fuse block → pump' };
+const row: Expected = { expected: 12.4, tolerance: 0.09, meter: { kind: 'volt', share: 0, absolute: 0.09 }, dropV: 0, mostV: 13.1, unit: 'V', run: 'Fuse block → pump' };
 
 describe('a reading', () => {
   it('agrees within its tolerance, is near within twice, off beyond', () => {
@@ -12,6 +12,7 @@ describe('a reading', () => {
   });
   it('that is low sends the meter to the run’s own joints', () => expect(judgeReading(row, 11.9).say).toContain('Fuse block → pump'));
   it('above what the battery has is impossible', () => expect(judgeReading(row, 13.6).verdict).toBe('impossible'));
+  it('the wrong way round, or in millivolts, is told as such', () => expect([-12.4, 12400].map((v) => judgeReading(row, v).verdict)).toEqual(['reversed', 'unit']));
   it('of a battery is bounded by nothing', () => expect(judgeReading({ ...row, mostV: null, run: null }, 14).verdict).toBe('off'));
 });
 

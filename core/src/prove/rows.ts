@@ -1,6 +1,6 @@
 import { type Circuit, type CircuitLoad, type LoadAlone, loadsAlone } from '../network/index.js';
 import type { Fitted, SizedRun } from '../routes/index.js';
-import { METERS, toleranceOf, type Meter } from './meters.js';
+import { type Meter, readingTolerance } from '../verdicts/index.js';
 import type { Expected } from './verdict.js';
 
 /** One reading to take, with what it should be. */
@@ -9,7 +9,6 @@ export interface ProveRow extends Expected {
   readonly where: string;
   /** How things must stand for this reading. */
   readonly state: string;
-  readonly meter: Meter;
   /** Current of the circuit in this state, A. */
   readonly currentA: number;
 }
@@ -23,6 +22,10 @@ export interface ProveBasis {
   readonly minus: string;
 }
 
+const VOLTMETER: Meter = { kind: 'volt' };
+/** Before a bank is read its charge is unknown: half a volt covers it from half to full. */
+const UNKNOWN_CHARGE: Meter = { kind: 'volt', share: 0, absolute: 0.5 };
+
 export const BATTERY_ROW = 'house-rest';
 
 function loadOf(run: Fitted): CircuitLoad {
@@ -32,16 +35,17 @@ function loadOf(run: Fitted): CircuitLoad {
 }
 
 function rowFor(run: Fitted, alone: LoadAlone, basis: ProveBasis): ProveRow {
-  const meter = METERS.voltmeter;
+  const dropV = alone.watchedV - alone.volt;
   return {
     id: `volts-${run.spec.id}`,
     where: run.spec.to.name,
     state: 'engine off, only this on',
-    meter,
+    meter: VOLTMETER,
     unit: 'V',
     expected: alone.volt,
-    tolerance: toleranceOf(meter, alone.volt, alone.watchedV - alone.volt),
-    mostV: basis.restV + Math.SQRT2 * toleranceOf(meter, basis.restV, 0),
+    dropV,
+    tolerance: readingTolerance(VOLTMETER, alone.volt, alone.volt, dropV),
+    mostV: basis.restV + Math.SQRT2 * readingTolerance(VOLTMETER, basis.restV, basis.restV),
     run: run.spec.name,
     currentA: alone.amp,
   };
@@ -52,7 +56,7 @@ function rowFor(run: Fitted, alone: LoadAlone, basis: ProveBasis): ProveRow {
  * battery's own reading at rest, once it is typed, is what the rest is reckoned from.
  */
 export function proveRows(runs: readonly SizedRun[], basis: ProveBasis, measured: boolean): ProveRow[] {
-  const meter = METERS.voltmeter;
+  const meter = measured ? VOLTMETER : UNKNOWN_CHARGE;
   const battery: ProveRow = {
     id: BATTERY_ROW,
     where: 'House battery posts',
@@ -60,8 +64,8 @@ export function proveRows(runs: readonly SizedRun[], basis: ProveBasis, measured
     meter,
     unit: 'V',
     expected: basis.restV,
-    // Before it is read the charge is unknown: half a volt covers a bank from half to full.
-    tolerance: measured ? toleranceOf(meter, basis.restV, 0) : 0.5,
+    dropV: 0,
+    tolerance: readingTolerance(meter, basis.restV, basis.restV),
     mostV: null,
     run: null,
     currentA: 0,

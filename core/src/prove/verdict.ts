@@ -1,6 +1,7 @@
 import { figure } from '../quantity/index.js';
+import { type Meter, MODEL_SHARE, readingVerdict, type ReadingVerdict } from '../verdicts/index.js';
 
-export type Verdict = 'agrees' | 'near' | 'off' | 'impossible';
+export type Verdict = ReadingVerdict['verdict'] | 'impossible';
 
 export interface Judged {
   readonly verdict: Verdict;
@@ -12,7 +13,11 @@ export interface Judged {
 
 export interface Expected {
   readonly expected: number;
+  /** Of meter and model at the expected value, root-sum-square, in the reading's unit. */
   readonly tolerance: number;
+  readonly meter: Meter;
+  /** Predicted drop down to this point, V. */
+  readonly dropV: number;
   /** Highest volts that any source on this circuit can give, with the meters' tolerances; null where nothing bounds it. */
   readonly mostV: number | null;
   readonly unit: 'V' | 'A';
@@ -20,20 +25,30 @@ export interface Expected {
   readonly run: string | null;
 }
 
+function off(e: Expected, difference: number): string {
+  const by = `${figure(Math.abs(difference), 2)} ${e.unit}`;
+  if (e.run === null) return `Off by ${by}: is the battery rested, charged and alone?`;
+  return difference < 0 ? `Off by ${by} low: measure across the fuse holder and each joint of ${e.run}, the biggest drop first.` : `Off by ${by} high: is the load on, and drawing what was entered?`;
+}
+
+/** What to do about each verdict. */
+const SAYS: Readonly<Record<Verdict, (e: Expected, difference: number, read: number) => string>> = {
+  agrees: (e) => `Agrees within ± ${figure(e.tolerance, 2)} ${e.unit}.`,
+  near: (e, d) => `Near: ${figure(Math.abs(d), 2)} ${e.unit} ${d < 0 ? 'low' : 'high'}. Read it again with the load settled.`,
+  reversed: (e, _, read) => `${figure(read, 2)} ${e.unit} is the right size the wrong way round: are the meter’s leads swapped, or the polarity? Find out which before anything is joined.`,
+  unit: (e, _, read) => `${figure(read, 4)} ${e.unit}? In thousandths or thousands it agrees: type it again in ${e.unit}.`,
+  'not-yet': () => 'Low, and the state explains it: read it again when it no longer does.',
+  off,
+  impossible: (e) => `More volts than the battery itself has (${figure(e.mostV!, 2)} V with both tolerances): check the meter, and read the battery’s posts again.`,
+};
+
 /**
- * Judges a reading: within its tolerance it agrees, within twice it is near, beyond that off; more volts at a load than
- * its battery has would be energy from nothing.
+ * Judges a reading by the law of verdicts; more volts at a load than its battery has would be energy from nothing, unless the
+ * figure is one of a slipped unit.
  */
 export function judgeReading(e: Expected, read: number): Judged {
+  const { verdict } = readingVerdict({ kind: 'reading', value: read, expected: e.expected, meter: e.meter, dropV: e.dropV, modelShare: MODEL_SHARE });
+  const judged: Verdict = e.mostV !== null && read > e.mostV && verdict !== 'unit' ? 'impossible' : verdict;
   const difference = read - e.expected;
-  const size = Math.abs(difference);
-  const by = `${figure(size, 2)} ${e.unit}`;
-  if (e.mostV !== null && read > e.mostV)
-    return { verdict: 'impossible', difference, say: `More volts than the battery itself has (${figure(e.mostV, 2)} V with both tolerances): check the meter, and read the battery’s posts again.` };
-  if (size <= e.tolerance) return { verdict: 'agrees', difference, say: `Agrees within ± ${figure(e.tolerance, 2)} ${e.unit}.` };
-  if (size <= 2 * e.tolerance) return { verdict: 'near', difference, say: `Near: ${by} ${difference < 0 ? 'low' : 'high'}. Read it again with the load settled.` };
-  if (e.run === null) return { verdict: 'off', difference, say: `Off by ${by}: is the battery rested, charged and alone?` };
-  return difference < 0
-    ? { verdict: 'off', difference, say: `Off by ${by} low: measure across the fuse holder and each joint of ${e.run}, the biggest drop first.` }
-    : { verdict: 'off', difference, say: `Off by ${by} high: is the load on, and drawing what was entered?` };
+  return { verdict: judged, difference, say: SAYS[judged](e, difference, read) };
 }

@@ -9,6 +9,11 @@ const FILES: readonly (readonly [Question, string])[] = [
   ['formula', 'formulas.json'],
   ['trip', 'trips.json'],
   ['rigtrip', 'rig-trips.json'],
+  ['verdict', 'verdicts.json'],
+  ['infer', 'faults.json'],
+  ['cut', 'cutting.json'],
+  ['sequence', 'build-order.json'],
+  ['week', 'week.json'],
 ];
 
 describe('reference vectors', () => {

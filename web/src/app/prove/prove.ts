@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
-import { figure, judgeReading, type ProveRow, readTypedNumber } from '@meridex/core';
+import { figure, judgeReading, type ProveRow, readTypedNumber, type Verdict } from '@meridex/core';
 import { Mark, type MarkKind } from '../pictures/mark';
 import { AssessmentService } from '../services/assessment.service';
 import { RecordService } from '../services/record.service';
 
 const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '±', '0', '.'] as const;
-const MARKS: Readonly<Record<string, MarkKind>> = { agrees: 'holds', near: 'look', off: 'stop', impossible: 'stop' };
+const METERS = { volt: 'voltmeter', clamp: 'clamp meter', shunt: 'shunt' } as const;
+const MARKS: Readonly<Record<Verdict, MarkKind>> = { agrees: 'holds', near: 'look', 'not-yet': 'look', unit: 'look', off: 'stop', reversed: 'stop', impossible: 'stop' };
 
 /** What each meter should read, what it did read, and whether that is right. One column, number pad, one hand. */
 @Component({
@@ -19,6 +20,7 @@ export class ProveStage {
   protected readonly assessments = inject(AssessmentService);
   protected readonly records = inject(RecordService);
   protected readonly figure = figure;
+  protected readonly meters = METERS;
   protected readonly keys = KEYS;
   protected readonly typed = signal('');
   protected readonly says = signal<string | null>(null);
@@ -27,7 +29,7 @@ export class ProveStage {
     this.assessments.assessment()!.prove.map((row) => {
       const reading = this.records.readings().get(row.id);
       const judged = reading ? judgeReading(row, reading.value) : null;
-      return { row, reading, judged, mark: judged ? MARKS[judged.verdict]! : null };
+      return { row, reading, judged, mark: judged ? MARKS[judged.verdict] : null };
     }),
   );
   protected readonly read = computed(() => this.rows().filter((r) => r.reading).length);
@@ -62,7 +64,7 @@ export class ProveStage {
   protected keep(): void {
     const row = this.chosen();
     if (!row) return;
-    const value = readTypedNumber(this.typed(), { name: row.where, unit: row.unit, min: -1000, max: 1000 });
+    const value = readTypedNumber(this.typed(), { name: row.where, unit: row.unit, min: -100_000, max: 100_000 });
     if (!value.ok) {
       this.says.set(value.message);
       return;

@@ -1,0 +1,2 @@
+export { planWeek } from './plan.js';
+export { weekSchema } from './task.js';

@@ -1,0 +1,2 @@
+export { buildOrder } from './order.js';
+export { buildOrderSchema } from './task.js';

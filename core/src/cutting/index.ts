@@ -1,0 +1,2 @@
+export { cuttingPlan } from './plan.js';
+export { cuttingSchema } from './task.js';

@@ -1,0 +1,2 @@
+export { findFault } from './find.js';
+export { faultTableSchema } from './table.js';

@@ -1,7 +1,7 @@
-import { inverterOf } from '../plant/index.js';
+import { inverterOf, standsIn } from '../plant/index.js';
 import type { CircuitLoad } from '../network/index.js';
 import { inverterInputW, largestTogether, type DayLoad } from '../loads/index.js';
-import { terminals } from '../routes/index.js';
+import { converterPosts, terminals } from '../routes/index.js';
 import type { CircuitPlan } from './plan.js';
 import { vehicleTakesA } from './units.js';
 import type { CircuitState } from './state.js';
@@ -44,13 +44,14 @@ function starter(loads: readonly DayLoad[]): DayLoad | null {
 }
 
 function inverterDraw(plan: CircuitPlan, state: CircuitState, on: readonly DayLoad[], hardest: DayLoad | null): Drawn | null {
-  const part = inverterOf(plan.design, plan.catalogue)?.part ?? null;
-  const feed = plan.runs.find((r) => r.spec.role === 'inverter feed');
+  const thing = inverterOf(plan.design, plan.catalogue);
+  const part = thing?.part ?? null;
+  const joined = thing?.inside ?? plan.runs.find((r) => r.spec.role === 'inverter feed');
   // Plugged in, an inverter-charger passes the mains on to its loads.
-  if (!part || !feed || (state.mains && part.charger)) return null;
+  if (!thing || !part || !joined || (state.mains && part.charger)) return null;
   const wantsW = on.filter((l) => l.mains).reduce((sum, l) => sum + l.ownW * (l === hardest && l.runningW > 0 ? l.startW / l.runningW : 1), 0);
   const acW = Math.min(wantsW, hardest?.mains ? part.surgeW : part.ratedW);
-  return { id: feed.spec.to.gear, name: part.name, gear: feed.spec.to.gear, load: null, ...terminals(feed.spec.to.gear), kind: 'power', value: inverterInputW(acW, part.ratedW) };
+  return { id: thing.ref.id, name: part.name, gear: standsIn(thing).id, load: null, ...converterPosts(thing, null), kind: 'power', value: inverterInputW(acW, part.ratedW) };
 }
 
 /** What hung on a tapped wire before anything was added. */

@@ -55,7 +55,8 @@ export function circuitPlan(design: Design, catalogue: Catalogue, assessed: { re
 /** Runs that a run hangs on: what feeds the gear between bus bars and load that it starts at, and the far half of a charger's or link's way. */
 function needs({ spec }: Fitted, fitted: readonly Fitted[]): boolean {
   if (feeders(spec).some((id) => !fitted.some((r) => r.spec.id === id))) return false;
-  const far = spec.role === 'charger feed' ? 'charger output' : spec.role === 'link feed' ? 'link' : null;
+  // A charger built into a battery has no way of its own to it.
+  const far = spec.role === 'charger feed' && spec.to.ref.in !== 'banks' ? 'charger output' : spec.role === 'link feed' ? 'link' : null;
   return far === null || fitted.some((r) => serves(r, far, spec.serves.id));
 }
 

@@ -54,7 +54,7 @@ export class Settling {
     this.starting = plan.runs.some((r) => r.spec.from.ref.in === 'vehicles');
     // Only what has its cable arrives.
     const led = new Set(plan.runs.flatMap((r) => (r.spec.to.terminal === 'sun' ? [r.spec.from.plus] : [])));
-    this.lit = litPanels(plan.arrays, state, this.bank.nominalV * 1.1)
+    this.lit = litPanels(plan, state, this.bank.nominalV * 1.1)
       .map((l) => ({ ...l, from: l.from.filter((f) => led.has(f.plus)) }))
       .filter((l) => l.from.length);
     const nodes = new Set(plan.runs.flatMap((r) => [r.spec.from.plus, r.spec.to.plus]));

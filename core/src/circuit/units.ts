@@ -2,7 +2,7 @@ import { CHEMISTRY, restV } from '../catalogue/index.js';
 import { ALTERNATOR, hotShare, MPPT_YIELD, TRACE_VOLTS, type Bank, type SolarArray } from '../supply/index.js';
 import type { Design } from '../design/index.js';
 import { convertersOfKind, fromInlet, type ArrayThing, type ConverterThing } from '../plant/index.js';
-import { serves, terminals } from '../routes/index.js';
+import { converterPosts, serves, terminals } from '../routes/index.js';
 import type { CircuitPlan } from './plan.js';
 import type { CircuitState } from './state.js';
 
@@ -64,15 +64,16 @@ function wattsOf(array: SolarArray, thing: ArrayThing, state: CircuitState): num
 }
 
 /** The panels as lit in a state, by their regulator; none in the dark. */
-export function litPanels(arrays: readonly SolarArray[], state: CircuitState, bankV: number): readonly Lit[] {
+export function litPanels({ arrays, plant }: Pick<CircuitPlan, 'arrays' | 'plant'>, state: CircuitState, bankV: number): readonly Lit[] {
   if (state.sun === 'none' || state.charging === 'off') return [];
   return arrays.flatMap((a): Lit[] => {
-    if (!a.regulator) return [];
+    const regulator = plant.converters.find((c) => c.ref.id === a.regulator?.id);
+    if (!regulator) return [];
     const holdV = a.controller?.way === 'pwm' ? bankV : a.panel.vmpV * a.inSeries;
     const fixed = a.fixed.map((f) => ({ id: f.ref.id, ...terminals(f.ref.id), currentA: wattsOf(a, f, state) / holdV }));
     const out = putOut(a, state).map((p) => ({ id: p.ref.id, ...terminals(p.ref.id), currentA: (Math.max(...p.clearDayW) * p.yieldShared * lightOf(state)) / holdV }));
     const from = [...fixed, ...out].filter((f) => f.currentA > 0);
-    return from.length ? [{ unit: a.regulator.id, from, holdV, regulator: terminals(a.regulator.id, 'sun') }] : [];
+    return from.length ? [{ unit: regulator.ref.id, from, holdV, regulator: converterPosts(regulator, 'sun') }] : [];
   });
 }
 
@@ -113,7 +114,7 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, lit: reado
     const way = part.sunInput?.way;
     // Plugged in, a charger with three inputs takes from the mains.
     const mains = state.mains && inputs.some((x) => x.by === 'inlet') ? part.mainsInput : undefined;
-    if (mains) return [{ id: gear, name: nameOf(plan, gear, part.name), ...terminals(gear, 'out'), setV: bank.absorptionV, limitA: mains.outputA * hot, sunW: 0, input: null, sunOnly: false }];
+    if (mains) return [{ id: gear, name: nameOf(plan, gear, part.name), ...converterPosts(c, 'out'), setV: bank.absorptionV, limitA: mains.outputA * hot, sunW: 0, input: null, sunOnly: false }];
     const both = vehicle && sun > 0 && way === 'sun first';
     const byVehicle = vehicle && (sun <= 0 || both || way === 'vehicle first');
     if (!byVehicle && sun <= 0) return [];
@@ -121,11 +122,11 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, lit: reado
       {
         id: gear,
         name: nameOf(plan, gear, part.name),
-        ...terminals(gear, 'out'),
+        ...converterPosts(c, 'out'),
         setV: bank.absorptionV,
         limitA: (byVehicle ? part.outputA * share : Math.min(sunMaxA, part.outputA * share)) * hot,
         sunW: byVehicle && !both ? 0 : sun,
-        input: byVehicle ? { ...terminals(gear, 'in'), efficiency: part.efficiency, cutOutV: part.cutOutV } : null,
+        input: byVehicle ? { ...converterPosts(c, 'in'), efficiency: part.efficiency, cutOutV: part.cutOutV } : null,
         sunOnly: !byVehicle,
       },
     ];
@@ -173,7 +174,7 @@ function onMains({ plant, design }: CircuitPlan, bank: Bank): Giver[] {
     if (part.kind === 'dcdc') return [];
     const outputA = part.kind === 'mains-charger' ? part.outputA : part.kind === 'inverter' ? (part.charger?.outputA ?? 0) : 0;
     if (!outputA) return [];
-    const posts = part.kind === 'inverter' ? terminals(ref.id) : terminals(ref.id, 'out');
+    const posts = converterPosts(c, part.kind === 'inverter' ? null : 'out');
     const name = part.kind === 'inverter' ? 'inverter-charger' : 'mains charger';
     return [{ id: ref.id, name, ...posts, setV: bank.absorptionV, limitA: outputA * hotShare(design, c), sunW: 0, input: null, sunOnly: false }];
   });

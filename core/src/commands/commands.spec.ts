@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { blankDesign, editDesign, readDesign, type Design } from '../design/index.js';
-import { doCommand, doCommands, type Asked } from './index.js';
+import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
+import { doCommand, doCommands, insideTroubles, type Asked } from './index.js';
 
 const blank = blankDesign('Nobody');
 const after = (...all: Asked[]): Design => {
@@ -147,5 +148,15 @@ describe('commands in any order', () => {
         expect(done.ok && done.design).toEqual(blank);
       }),
     );
+  });
+
+  it('brings along what a power unit has inside, and takes it out with the unit', () => {
+    const unit = after({ do: 'setBatteries', with: { batteries: 'house', part: 'unit-2400', count: 1 } });
+    expect(insideTroubles(unit, SHIPPED_CATALOGUE)).toEqual([]);
+    expect(unit.converters['unit-charger']).toEqual(jasmine.objectContaining({ part: 'unit-2400-charger', bank: 'house', from: { in: 'vehicles', id: 'starting' } }));
+    expect(unit.converters['unit-inverter']?.part).toBe('unit-2400-inverter');
+    const without = doCommand(unit, { do: 'setBatteries', with: { batteries: 'house', part: 'bat-lfp-200' } });
+    expect(without.ok && Object.keys(without.design.converters).filter((id) => id.startsWith('unit'))).toEqual([]);
+    expect(refusal(blank, { do: 'addConverter', with: { part: 'unit-2400-inverter' } })).toContain('is built into unit-2400');
   });
 });

@@ -6,6 +6,7 @@ import { addExisting, addLoad, addTrace, place, removeLoad, setLoad } from './ge
 import { addArray, addBank, addBatteries, addConverter, addLink, addPart, changeThing, hang, remove, setBatteries } from './rig.js';
 
 export { type Commanded } from './command.js';
+export { fitInside, insideTroubles } from './inside.js';
 export { takeOut } from './take-out.js';
 
 /** Every command by its name. */

@@ -3,6 +3,7 @@ import { readOwnPart, type PartKind } from '../catalogue/index.js';
 import { CONVERTER_KINDS } from '../plant/index.js';
 import { command, Refused } from './command.js';
 import { bankFor, feedOf, sunTarget, takesSun } from './hang.js';
+import { fitInside } from './inside.js';
 import { collectionOf, freshId, known, lastOrder, partOf, type RigCollection } from './things.js';
 import { takeOut } from './take-out.js';
 
@@ -23,6 +24,7 @@ export const addBank = command({
     const made = freshId(d, i.id, 'bank');
     if (i.selector !== null) known(d, 'switchgear', i.selector, 'selector');
     d.banks[made] = { order: lastOrder(d.banks), name: i.name, batteries: { [made]: { order: 1, part: i.part, count: i.count } }, selector: i.selector };
+    fitInside(d, catalogue);
   },
 });
 
@@ -34,6 +36,7 @@ export const addBatteries = command({
     partOf(catalogue, ['battery'], i.part);
     const bank = known(d, 'banks', i.bank, 'bank');
     bank.batteries[freshId(d, i.id, 'battery')] = { order: lastOrder(bank.batteries), part: i.part, count: i.count };
+    fitInside(d, catalogue);
   },
 });
 
@@ -51,6 +54,7 @@ export const setBatteries = command({
       );
     if (i.part !== undefined) partOf(catalogue, ['battery'], i.part);
     Object.assign(lot, { part: i.part ?? lot.part, count: i.count ?? lot.count });
+    fitInside(d, catalogue);
   },
 });
 
@@ -99,6 +103,7 @@ export const addConverter = command({
   words: (i) => `another box: ${i.part}`,
   change: (d, i, catalogue) => {
     const part = partOf(catalogue, CONVERTER_KINDS, i.part);
+    if (part.inside !== undefined) throw new Refused(`part: ${i.part} is built into ${part.inside}; a bank of that is accepted, which brings it along`);
     const made = freshId(d, i.id, STEM[part.kind]);
     const wantsInlet = part.kind === 'mains-charger' || part.kind === 'inverter' || (part.kind === 'dcdc' && part.mainsInput !== undefined);
     if (i.inlet) known(d, 'inlets', i.inlet, 'inlet');

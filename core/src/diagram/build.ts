@@ -1,8 +1,9 @@
 import { FED_NODES, MAIN_NODES, type InlinePart } from '../circuit/index.js';
 import { withoutDetail, refTo, runKey, type Design } from '../design/index.js';
 import type { Gear } from '../places/index.js';
+import { BARS } from '../plant/index.js';
 import { rating } from '../quantity/index.js';
-import { isMainLead, type Lead, type RunEnd, type RunGroup, type SizedRun } from '../routes/index.js';
+import { isMainLead, terminals, type Lead, type RunEnd, type RunGroup, type SizedRun } from '../routes/index.js';
 import type { Diagram, DiagramEnd, DiagramLine, DiagramNode, LineKind, SymbolKind } from './element.js';
 import { symbolOf } from './symbol-of.js';
 import { keptGear, standingApart } from './there-before.js';
@@ -80,6 +81,8 @@ class Builder {
     const node = e[pole];
     if (node === MAIN_NODES.plus || node === MAIN_NODES.minus) return { node: this.putGear(pole === 'plus' ? 'switch' : 'shunt'), side: 'west', pole };
     if (node === FED_NODES.plus || node === FED_NODES.minus) return { node: this.putGear('disconnect'), side: 'east', pole };
+    // A wire straight off a battery’s post has its return on the bars, so that the shunt counts it.
+    if (pole === 'minus' && node === terminals(BARS.id).minus && e.gear !== BARS.id) return { node: this.putGear(BARS.id), side, pole };
     const gear = arrayElement({ ref: e.ref, id: e.gear });
     return { node: this.putEnd(stringNode(gear, e.string), gear, e.string), side, pole };
   }

@@ -125,6 +125,12 @@ describe('the line diagram', () => {
     expect([of('switch:link'), of('disconnect:link'), of('shunt:link'), of('bond'), of('alternator:plus')]).toEqual(['feed', 'feed', 'return', 'return', 'feed']);
   });
 
+  it('brings the return of a wire straight off the battery to the bars, where the shunt counts it', () => {
+    const van = EXAMPLE_VEHICLES.find((v) => v.key === 'van-power-unit')!;
+    const line = diagramOf(van.design).lines.find((l) => l.id === 'load-diesel-heater:return')!;
+    expect([line.from.node, line.to.node]).toEqual(['bus', 'load:diesel-heater']);
+  });
+
   it('shows for one load on a switch bank all that feeds it', () => {
     const d = structuredClone(DEMO_JOBS.find((j) => j.key === 'vet')!.design);
     d.groups['g'] = { order: 1, name: 'rear switches', kind: 'switch bank', fuses: 'one for all' };

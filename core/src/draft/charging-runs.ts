@@ -2,7 +2,7 @@ import type { Gear } from '../places/index.js';
 import type { RunSpec, RunAmps } from '../routes/index.js';
 import { chargerInputW, type DcdcPart } from '../catalogue/index.js';
 import { figure, sentence } from '../quantity/index.js';
-import { BARS, convertersOfKind, OWN_VEHICLE, type LinkThing } from '../plant/index.js';
+import { BARS, convertersOfKind, OWN_VEHICLE, standsIn, type LinkThing } from '../plant/index.js';
 import { alternatorBudget, dcdcsOf, driveVolts, mainsChargersOf } from '../supply/index.js';
 import { steadyA, lastingLoadsA, usualLoadsA } from './amps.js';
 import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
@@ -35,14 +35,15 @@ function feedAmps(c: DraftContext, part: DcdcPart, share: number): RunAmps & { r
 }
 
 /** Feed from the starting side into a DC-DC charger and on to the bus bars, for the output that it is set to. */
-function dcdcRuns(c: DraftContext, next: () => number, { ref, part, share, inputs }: ReturnType<typeof convertersOfKind<'dcdc'>>[number]): RunSpec[] {
-  const [starting, charger, bus] = [c.gear.get(OWN_VEHICLE.id), c.gear.get(ref.id), c.gear.get(BARS.id)];
+function dcdcRuns(c: DraftContext, next: () => number, thing: ReturnType<typeof convertersOfKind<'dcdc'>>[number]): RunSpec[] {
+  const { ref, part, share, inputs, inside } = thing;
+  const [starting, charger, bus] = [c.gear.get(OWN_VEHICLE.id), c.gear.get(standsIn(thing).id), c.gear.get(BARS.id)];
   if (!starting || !charger || !c.bank || !bus || !inputs.some((i) => i.by === 'vehicle')) return [];
   return [
     makeRun(c, next(), {
       id: `start-${ref.id}`,
       role: 'charger feed',
-      serves: charger.ref,
+      serves: ref,
       name: `Starting battery → ${charger.name}`,
       group: 'charging',
       from: endOf(starting),
@@ -58,7 +59,7 @@ function dcdcRuns(c: DraftContext, next: () => number, { ref, part, share, input
       terminal: TERMINAL.m8,
       reason: 'brings the alternator’s current to the charger; fused at the battery, which alone can feed a fault on it: the charger passes nothing back',
     }),
-    outputRun(c, next, charger, part.outputA * share, `${sentence(charger.name)} → ${bus.name}`, 'charger'),
+    ...(inside ? [] : [outputRun(c, next, charger, part.outputA * share, `${sentence(charger.name)} → ${bus.name}`, 'charger')]),
   ];
 }
 
@@ -104,7 +105,10 @@ export function allChargeA(c: DraftContext): number {
   const { design, catalogue, bank, arrays } = c;
   if (!bank) return 0;
   const sum = <T>(list: readonly T[], of: (x: T) => number): number => list.reduce((s, x) => s + of(x), 0);
-  const vehicle = sum(dcdcsOf(design, catalogue), (d) => d.part.outputA * d.share) + sum(c.plant.links, () => linkAmps(c).usualA);
+  // What is built into the battery itself passes no lead of it.
+  const passes = (unit: string): boolean => !c.plant.converters.some((x) => x.inside && x.ref.id === unit);
+  const dcdcs = dcdcsOf(design, catalogue).filter((d) => passes(d.id));
+  const vehicle = sum(dcdcs, (d) => d.part.outputA * d.share) + sum(c.plant.links, () => linkAmps(c).usualA);
   const sun = sum(arrays, (a) => (a.controller ? controllerOutA(a, bank) : 0));
   // A portable panel is out only while the vehicle stands.
   const portable = portableOutA(
@@ -112,8 +116,8 @@ export function allChargeA(c: DraftContext): number {
     bank,
   );
   // A charger with three inputs gives what the vehicle gives, or what the mains give.
-  const ofVehicle = new Set(dcdcsOf(design, catalogue).map((d) => d.id));
-  const mains = mainsChargersOf(design, catalogue).filter((m) => !ofVehicle.has(m.unit));
+  const ofVehicle = new Set(dcdcs.map((d) => d.id));
+  const mains = mainsChargersOf(design, catalogue).filter((m) => passes(m.unit) && !ofVehicle.has(m.unit));
   return Math.max(vehicle, portable) + sun + sum(mains, (m) => m.outputA);
 }
 

@@ -2,7 +2,7 @@ import { houseNodes, passing } from '../circuit/index.js';
 import { runKey, type Ref } from '../design/index.js';
 import type { DayLoad } from '../loads/index.js';
 import { inverterInputW } from '../loads/index.js';
-import { figure } from '../quantity/index.js';
+import { figure, sentence } from '../quantity/index.js';
 import { FIRST_BANK, SECOND_BANK, convertersOfKind } from '../plant/index.js';
 import { type RunSpec, type RunAmps } from '../routes/index.js';
 import { allChargeA } from './charging-runs.js';
@@ -33,9 +33,10 @@ function splitLoads(c: DraftContext): { readonly onBlock: readonly DayLoad[]; re
  * What a main lead passes: switch, shunt, and a hub board's own bars. Their drop goes by its share of what they carry;
  * no lead's fuse is above what they bear, and what all leads may give together the fuses behind the bars hold down.
  */
-function mainWeak(c: DraftContext, share: number): Pick<RunSpec, 'inline' | 'limitingParts'> {
+function mainWeak(c: DraftContext, share: number, { outletA }: Bank['part']): Pick<RunSpec, 'inline' | 'limitingParts'> {
   const { inline } = passing(c.inline, ['switch', 'shunt'], share);
-  const { limitingParts } = passing(c.inline, ['switch', 'shunt']);
+  const inLine = passing(c.inline, ['switch', 'shunt']).limitingParts;
+  const limitingParts = outletA === undefined ? inLine : [{ what: 'power unit’s own output', ratingA: outletA }, ...inLine];
   const { hub } = distributionOf(c.design, c.catalogue);
   return { inline, limitingParts: hub ? [...limitingParts, { what: 'hub board’s bars', ratingA: hub.barsA, kind: 'hub bars' as const }] : limitingParts };
 }
@@ -59,7 +60,7 @@ function mainRuns(c: DraftContext, next: () => number, all: RunAmps, bank: Bank,
   const house = c.gear.get(ref.id);
   if (!house) return [];
   const behind = ref === SECOND_BANK;
-  const title = behind ? 'Second battery' : 'House battery';
+  const title = sentence(house.plain);
   const to = endOf(c.gear.get('bus')!);
   const { main } = houseNodes(c.inline);
   const many = bank.strings > 1;
@@ -80,7 +81,7 @@ function mainRuns(c: DraftContext, next: () => number, all: RunAmps, bank: Bank,
       limit: TRUNK,
       fuseKinds: BOLTED,
       ends: [{ at: 'from', source: 'house battery' }],
-      ...mainWeak(c, bank.stringShares[i]!),
+      ...mainWeak(c, bank.stringShares[i]!, bank.part),
       minAreaMm2: c.design.settings.custom.leadMm2,
       terminal: studFor(amps.lastingA),
       ...(i > 0 ? { equalTo: leadId(ref, 1) } : {}),
@@ -206,7 +207,7 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
   const bus = gear.get('bus');
   if (!bank || !bus) return [];
   const { onBlock, direct } = splitLoads(c);
-  const [inverting] = convertersOfKind(c.plant, 'inverter');
+  const [inverting] = convertersOfKind(c.plant, 'inverter').filter((i) => !i.inside);
   const inverterW = inverting ? inverterInputW(inverting.part.ratedW, inverting.part.ratedW) : 0;
   const ways = waysOf(c);
   const groups = groupPoints(c, ways);

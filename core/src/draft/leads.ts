@@ -1,5 +1,5 @@
 import type { Gear } from '../places/index.js';
-import { convertersOfKind } from '../plant/index.js';
+import { convertersOfKind, standsIn } from '../plant/index.js';
 import { cutLengthM, routeBetween, type Lead, type Route, type Stand } from '../routes/index.js';
 import { standOf, type DraftContext } from './context.js';
 
@@ -24,8 +24,9 @@ const leadKey = (key: string, unit: string, nth: number): string => (nth ? `${ke
 
 /** What switches each charger from the vehicle on. */
 function triggers(c: DraftContext): Given[] {
-  return convertersOfKind(c.plant, 'dcdc').flatMap(({ ref }, nth): Given[] => {
-    const charger = c.gear.get(ref.id);
+  return convertersOfKind(c.plant, 'dcdc').flatMap((thing, nth): Given[] => {
+    const { ref } = thing;
+    const charger = c.gear.get(standsIn(thing).id);
     const trigger = c.design.converters[ref.id]?.trigger;
     if (!charger || trigger === undefined || trigger === 'volts') return [];
     const live = trigger === 'always-live wire';
@@ -35,7 +36,7 @@ function triggers(c: DraftContext): Given[] {
         kind: 'trigger',
         name: `${live ? 'Always-live wire' : 'Ignition trigger'} → ${charger.name}`,
         from: live ? 'starting battery' : 'ignition',
-        to: ref.id,
+        to: charger.id,
         cable: '1.5 mm², plum sleeve at both ends',
         diameterMm: 3,
         plugMm: 8,

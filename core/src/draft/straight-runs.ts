@@ -1,6 +1,7 @@
 import { runKey } from '../design/index.js';
 import type { DayLoad } from '../loads/index.js';
 import { BARS, FIRST_BANK, OWN_VEHICLE } from '../plant/index.js';
+import { sentence } from '../quantity/index.js';
 import { terminals, type RunSpec } from '../routes/index.js';
 import { driveVolts } from '../supply/index.js';
 import { ampsOf } from './amps.js';
@@ -32,7 +33,7 @@ function startOf(c: DraftContext, of: 'house' | 'vehicle'): (Pick<RunSpec, 'from
   const many = bank.strings > 1;
   // The load side of the shunt, before a disconnect that stands in the negative.
   const from = { ...bankEnd(house, many ? 1 : null), minus: terminals(BARS.id).minus };
-  return { from, sourceV: bank.openV, nominalV: bank.nominalV, name: many ? 'House battery 1' : 'House battery', source: 'house battery' };
+  return { from, sourceV: bank.openV, nominalV: bank.nominalV, name: `${sentence(house.plain)}${many ? ' 1' : ''}`, source: 'house battery' };
 }
 
 /** Runs of loads that stay live whatever is switched off: each with its own fuse at the post. */

@@ -1,5 +1,5 @@
 import type { Gear } from '../places/index.js';
-import type { ArrayThing } from '../plant/index.js';
+import { standsIn, type ArrayThing } from '../plant/index.js';
 import { withoutDetail } from '../design/index.js';
 import { sentence } from '../quantity/index.js';
 import { terminals, type RunSpec } from '../routes/index.js';
@@ -21,8 +21,11 @@ const SUN_LEAST_MM2 = 4;
 /** Rating of the plug that a portable panel is put on with, A. */
 const PORTABLE_PLUG_A = 50;
 
-const regulatorOf = (c: DraftContext, a: SolarArray): Gear | undefined => (a.regulator ? c.gear.get(a.regulator.id) : undefined);
-const regulatorName = (regulator: Gear): string => (regulator.role === 'controller' ? regulator.plain : 'charger');
+function regulatorOf(c: DraftContext, a: SolarArray): Gear | undefined {
+  const thing = c.plant.converters.find((x) => x.ref.id === a.regulator?.id);
+  return thing && c.gear.get(standsIn(thing).id);
+}
+const regulatorName = (regulator: Gear): string => (regulator.role === 'charger' ? 'charger' : regulator.plain);
 
 /** From the socket of a portable panel to the bus bars, where it has its own regulator, else to the regulator that it joins. */
 function portableRuns(c: DraftContext, next: () => number, array: SolarArray, portable: PortablePanel): RunSpec[] {

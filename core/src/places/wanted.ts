@@ -62,15 +62,17 @@ function batteries(part: Part, count: number): Body {
 }
 
 /** A bank as one piece of gear. */
-function bankGear({ ref, selected, batteries: parts }: BankThing, design: Design, catalogue: Catalogue): Wanted[] {
+function bankGear({ ref, selected, batteries: parts }: BankThing, p: Plant, design: Design, catalogue: Catalogue): Wanted[] {
   const bank = selected ? selectedBankOf(design, catalogue) : bankOf(design, catalogue);
   const [main] = parts;
   if (!bank || !main) return [];
-  const plain = selected ? 'second battery' : 'house battery';
-  const gear = make(ref, 'house', `${plain} ${bank.capacityAh} Ah`, batteries(main.part, bank.strings * bank.inSeries));
+  const inside = p.converters.filter((c) => c.inside?.id === ref.id);
+  const plain = inside.length ? 'power unit' : selected ? 'second battery' : 'house battery';
+  const heatW = inside.reduce((sum, c) => sum + converterGear(c, 0, p, bank, design.supply.houseV).heatW, 0);
+  const gear = make(ref, 'house', `${plain} ${bank.capacityAh} Ah`, batteries(main.part, bank.strings * bank.inSeries), heatW);
   // A lead-acid battery stands under a bonnet as the starting battery does; the electronics in a lithium one do not.
   const outside = parts.every((p) => p.part.chemistry !== 'lfp');
-  return [{ ...gear, plain, part: main.part.id, fixing: outside ? { ...gear.fixing, weather: 'spray' } : gear.fixing }];
+  return [{ ...gear, plain, part: main.part.id, mainsIn: inside.some((c) => c.inputs.some((i) => i.by === 'inlet')), fixing: outside ? { ...gear.fixing, weather: 'spray' } : gear.fixing }];
 }
 
 /** Bus bars, or the hub board in their place, and a block beside them. */
@@ -117,11 +119,13 @@ function plantGear(design: Design, catalogue: Catalogue): Wanted[] {
   const p = plant(design, catalogue);
   const bank = bankOf(design, catalogue);
   const converters = (kind: ConverterThing['part']['kind']): Wanted[] =>
-    convertersOfKind(p, kind).map((c, i) => ({ ...converterGear(c, i, p, bank, design.supply.houseV), mainsIn: c.inputs.some((x) => x.by === 'inlet') }));
+    convertersOfKind(p, kind)
+      .filter((c) => !c.inside)
+      .map((c, i) => ({ ...converterGear(c, i, p, bank, design.supply.houseV), mainsIn: c.inputs.some((x) => x.by === 'inlet') }));
   const [bars, blocks] = [p.distribution.filter((d) => d.part?.kind !== 'fuse-block'), p.distribution.filter((d) => d.part?.kind === 'fuse-block')];
   return [
     ...p.vehicles.filter((v) => v.joined).map((v) => make(v.ref, 'starting', 'starting battery', USUAL_BODY.starting)),
-    ...p.banks.flatMap((b) => bankGear(b, design, catalogue)),
+    ...p.banks.flatMap((b) => bankGear(b, p, design, catalogue)),
     ...(bank ? [...bars.map(boardOf), ...inlineGear(p)] : []),
     ...converters('dcdc'),
     ...p.links.map((l, i) => gearOfPart(l.ref, 'charger', `${NTH[i] ?? `${i + 1}th `}isolator`, l.part)),

@@ -67,7 +67,11 @@ function inputsOf(id: string, { from, inlet }: RigConverter, of: ConverterThing[
 /** Kinds of part that are converters. */
 export const CONVERTER_KINDS = ['dcdc', 'solar-controller', 'mains-charger', 'inverter'] as const;
 
-function convertersOf({ converters }: Rig, catalogue: Catalogue, arrays: readonly ArrayThing[]): ConverterThing[] {
+/** True where a part is built into one of a bank's batteries. */
+const isInside = (of: { readonly inside?: string | undefined }, batteries: Readonly<Record<string, { readonly part: string | null }>> | undefined): boolean =>
+  of.inside !== undefined && Object.values(batteries ?? {}).some((b) => b.part === of.inside);
+
+function convertersOf({ converters, banks }: Rig, catalogue: Catalogue, arrays: readonly ArrayThing[]): ConverterThing[] {
   return inOrder(converters).flatMap(([id, c]) => {
     const of = CONVERTER_KINDS.map((kind) => catalogue.find(kind, c.part)).find((p) => p !== null);
     if (!of) return [];
@@ -76,7 +80,18 @@ function convertersOf({ converters }: Rig, catalogue: Catalogue, arrays: readonl
     if (of.kind === 'solar-controller' && !inputs.length) return [];
     const bank = c.bank === null ? null : refTo('banks', c.bank);
     const charges = of.kind === 'inverter' && !of.charger ? null : bank;
-    return [{ ref: refTo('converters', id), part: of, quantity: 1, share: of.kind === 'dcdc' ? halfOf(of, c.half) : 1, inputs, charges, draws: of.kind === 'inverter' ? bank : null }];
+    return [
+      {
+        ref: refTo('converters', id),
+        part: of,
+        quantity: 1,
+        inside: isInside(of, banks[c.bank ?? '']?.batteries) ? bank : null,
+        share: of.kind === 'dcdc' ? halfOf(of, c.half) : 1,
+        inputs,
+        charges,
+        draws: of.kind === 'inverter' ? bank : null,
+      },
+    ];
   });
 }
 
@@ -101,7 +116,7 @@ function switchgearOf({ switchgear, banks }: Rig, catalogue: Catalogue, hub: Par
 function monitorsOf({ monitors }: Rig, catalogue: Catalogue, hub: PartOf<'hub'> | null, banks: readonly BankThing[], converters: readonly ConverterThing[]): MonitorThing[] {
   const shunts = hub ? [] : inOrder(monitors).flatMap(([id, m]) => part(catalogue.find('shunt', m.part), (p): MonitorThing => ({ ref: refTo('monitors', id), part: p, quantity: 1 })));
   const show = (id: string): MonitorThing => ({ ref: refTo('monitors', id), part: null, quantity: 1 });
-  return [...shunts, ...(banks.length && (hub ?? shunts[0]) ? [show('display')] : []), ...(converters.some((c) => c.part.kind === 'inverter') ? [show('remote')] : [])];
+  return [...shunts, ...(banks.length && (hub ?? shunts[0]) ? [show('display')] : []), ...(converters.some((c) => c.part.kind === 'inverter' && !c.inside) ? [show('remote')] : [])];
 }
 
 /** A plant whose lists are each made when they are first asked for: most who ask want one of them. */
@@ -165,8 +180,10 @@ export const plant = (rig: Rig, catalogue: Catalogue): Plant => new LazyPlant(ri
 
 /** Everything of a plant that is a part of the catalogue, in the order in which it is listed and bought. */
 export function partsOf(p: Plant): readonly Thing[] {
-  const fromVehicles = p.converters.filter((c) => c.inputs.some((i) => i.by === 'vehicle'));
-  const others = p.converters.filter((c) => !fromVehicles.includes(c));
+  // What is built into another part comes with it.
+  const boxes = p.converters.filter((c) => !c.inside);
+  const fromVehicles = boxes.filter((c) => c.inputs.some((i) => i.by === 'vehicle'));
+  const others = boxes.filter((c) => !fromVehicles.includes(c));
   const things: readonly Thing<Thing['part'] | null>[] = [
     ...p.banks.flatMap((b) => b.batteries),
     ...fromVehicles,
@@ -194,6 +211,9 @@ type OfKind<K extends ConverterThing['part']['kind']> = ConverterThing & { reado
 
 /** The converters of one kind, in their order. @example convertersOfKind(plant(design, catalogue), 'dcdc').length // 2 */
 export const convertersOfKind = <K extends ConverterThing['part']['kind']>(p: Plant, kind: K): readonly OfKind<K>[] => p.converters.filter((c): c is OfKind<K> => c.part.kind === kind);
+
+/** The gear that a converter is, or is built into. */
+export const standsIn = (c: Pick<ConverterThing, 'ref' | 'inside'>): Ref => c.inside ?? c.ref;
 
 /** The inverter that 230 V loads hang on; null: none. */
 export const inverterOf = (rig: Rig, catalogue: Catalogue): OfKind<'inverter'> | null => convertersOfKind(plant(rig, catalogue), 'inverter')[0] ?? null;

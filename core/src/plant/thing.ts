@@ -23,6 +23,8 @@ export type Supplied = { readonly by: 'vehicle' | 'array' | 'inlet'; readonly re
 
 /** A box that charges, converts or inverts. */
 export interface ConverterThing extends Thing<DcdcPart | PartOf<'solar-controller'> | PartOf<'mains-charger'> | InverterPart> {
+  /** The bank whose battery it is built into; null: it is a box of its own. */
+  readonly inside: Ref | null;
   /** Share of its output that it is set to, 0–1. */
   readonly share: number;
   /** What it takes from; none: from its bank. */

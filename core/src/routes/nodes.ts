@@ -1,5 +1,5 @@
 import type { Ref } from '../design/index.js';
-import { FIRST_BANK } from '../plant/index.js';
+import { FIRST_BANK, type ConverterThing } from '../plant/index.js';
 import type { RunSpec, Terminal } from './spec.js';
 
 /** The two nodes of a pair of terminals. */
@@ -15,6 +15,12 @@ export const terminals = (gear: string, terminal: Terminal | null = null): Posts
 export function bankPosts(bank: string, string: number | null): Posts {
   const node = string === null ? bank : `${bank}.${string}`;
   return { plus: `${node}+`, minus: `${node}-` };
+}
+
+/** Terminals of a converter: its own, or where it is built into a battery those of that, whose posts are its output. */
+export function converterPosts({ ref, inside }: Pick<ConverterThing, 'ref' | 'inside'>, terminal: Terminal | null): Posts {
+  if (!inside) return terminals(ref.id, terminal);
+  return terminal === null || terminal === 'out' ? bankPosts(inside.id, null) : terminals(inside.id, terminal);
 }
 
 type Told = { readonly spec: Pick<RunSpec, 'role' | 'serves'> };

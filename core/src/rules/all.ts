@@ -21,6 +21,7 @@ import { mixedUnits } from './mixed-units.js';
 import { tripRunsLow } from './trip-runs-low.js';
 import { noBattery } from './no-battery.js';
 import { notCarried } from './not-carried.js';
+import { unitInside } from './unit-inside.js';
 import { partAssumed } from './part-assumed.js';
 import { partUnknown } from './part-unknown.js';
 import { referenceToNothing } from './reference-to-nothing.js';
@@ -125,6 +126,7 @@ export const RULES: readonly Rule[] = [
   partUnknown,
   referenceToNothing,
   notCarried,
+  unitInside,
   partAssumed,
   noDistribution,
   noLoads,

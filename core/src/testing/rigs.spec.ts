@@ -3,7 +3,7 @@ import { assessIn } from '../couplings/index.js';
 import { catalogueOf } from '../catalogue/index.js';
 import { circuitPlan, NAMED_STATES, settle, sweep } from '../circuit/index.js';
 import { circuitsCsv, orderCsv } from '../formats/index.js';
-import { partsOf, plant } from '../plant/index.js';
+import { partsOf, plant, standsIn } from '../plant/index.js';
 import { doCommands, type Asked } from '../commands/index.js';
 import { asOfNow, blankDesign, readDesign } from '../design/index.js';
 import { EXAMPLE_VEHICLES } from './rigs.js';
@@ -41,7 +41,7 @@ describe('the example rigs', () => {
           .withContext(part)
           .toBe(quantity);
       const ends = new Set(a.runs.flatMap((r) => [r.spec.from.ref.id, r.spec.to.ref.id, r.spec.serves.id]));
-      for (const t of [...p.converters, ...p.arrays]) expect(ends.has(t.ref.id)).withContext(t.ref.id).toBeTrue();
+      for (const id of [...p.converters.map((t) => standsIn(t).id), ...p.arrays.map((t) => t.ref.id)]) expect(ends.has(id)).withContext(id).toBeTrue();
     });
 
     it(`${key}: goes through its trip, and its energy balances`, () => {

@@ -11,6 +11,8 @@ export const partBase = z.object({
   price: z.number().min(0),
   /** Taken only where a person chooses it: drafts and presses keep to the usual parts. */
   special: z.literal(true).optional(),
+  /** Built into the part of this id: it is no piece of gear of its own, and is not bought. */
+  inside: z.string().optional(),
   /** Figures that its plate did not say: defaults for its size. */
   assumed: z.array(z.string().max(40)).max(40).optional(),
 });

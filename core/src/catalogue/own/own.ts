@@ -21,6 +21,15 @@ function contradiction(p: Part): string | null {
   return null;
 }
 
+/** Figures that a part of a kind may have and most have not. */
+const SELDOM: Partial<Record<PartKind, readonly string[]>> = {
+  battery: ['outletA'],
+  dcdc: ['mainsInput', 'inside'],
+  'solar-controller': ['inside'],
+  'mains-charger': ['inside'],
+  inverter: ['inside'],
+};
+
 /** An id for a name. @example idFor('Attic 135 Ah') // 'own-attic-135-ah' */
 export const idFor = (name: string): string =>
   `own-${name
@@ -49,7 +58,7 @@ export function readOwnPart(raw: unknown): OwnPart {
   }
   const defaults: Record<string, unknown> = rest(plate.data);
   const said = Object.fromEntries(Object.entries(given).filter(([, v]) => v !== undefined && v !== ''));
-  const known = new Set(['kind', 'id', 'name', 'special', 'assumed', 'mainsInput', ...Object.keys(required), ...Object.keys(defaults)]);
+  const known = new Set(['kind', 'id', 'name', 'special', 'assumed', ...(SELDOM[kind] ?? []), ...Object.keys(required), ...Object.keys(defaults)]);
   const odd = Object.keys(said).find((k) => !known.has(k));
   if (odd !== undefined) return refused(`${odd}: not a figure of a ${kind}; ${[...Object.keys(required), ...Object.keys(defaults)].join(', ')} are accepted`);
   const id = typeof said['id'] === 'string' ? said['id'] : idFor(name.data);

@@ -39,9 +39,9 @@ export class PartSelect {
   readonly value = input.required<string | null>();
   readonly valueChange = output<string | null>();
   private readonly designs = inject(DesignService);
-  /** The shipped parts, and those of the open job's own. */
+  /** The shipped parts, and those of the open job's own; what is built into another part comes with that. */
   protected readonly parts = computed(() => {
     const design = this.designs.design();
-    return (design ? catalogueOf(design) : SHIPPED_CATALOGUE).ofKind(this.kind());
+    return (design ? catalogueOf(design) : SHIPPED_CATALOGUE).ofKind(this.kind()).filter((p) => p.inside === undefined || p.id === this.value());
   });
 }

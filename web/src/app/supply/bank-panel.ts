@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { figure, readsAt, catalogueOf, type UsualSupply } from '@meridex/core';
+import { figure, fitInside, readsAt, catalogueOf, supplyOf, type UsualSupply } from '@meridex/core';
 import { Choice } from '../fields/choice';
 import { NumberField } from '../fields/number-field';
 import { PartSelect } from '../fields/part-select';
@@ -34,7 +34,10 @@ export class BankPanel extends SupplyPanel {
   }
 
   protected setBattery(part: string | null): void {
-    this.set('house battery', { battery: { ...this.s().battery, part } });
+    this.designs.edit('house battery', (d) => {
+      supplyOf(d).battery.part = part;
+      fitInside(d, catalogueOf(d));
+    });
   }
 
   protected setCount(count: number | null): void {

@@ -71,11 +71,12 @@ export function rigRows(design: Design, a: Assessment): readonly RigRow[] {
   const converters = Object.entries(design.converters).map(([id, c]): RigRow => {
     const part = c.part === null ? undefined : catalogue.parts.find((x) => x.id === c.part);
     const kind = part?.kind ?? 'dcdc';
-    const takes = convertersOfKind(p, 'inverter').some((i) => i.ref.id === id) ? '230 V for what is plugged in' : amps(id);
+    const inside = p.converters.some((x) => x.ref.id === id && x.inside);
+    const takes = convertersOfKind(p, 'inverter').some((i) => i.ref.id === id) ? '230 V for what is plugged in' : inside ? 'inside the power unit' : amps(id);
     return {
       id,
       kind,
-      name: gearName(id, KIND_WORDS[kind] ?? kind),
+      name: gearName(id, inside && part ? part.name : (KIND_WORDS[kind] ?? kind)),
       part: c.part,
       count: null,
       inSeries: null,

@@ -17,4 +17,17 @@ export const BATTERY_PARTS: readonly BatteryPart[] = [
   battery({ id: 'bat-lfp-150', name: 'lithium battery 150 Ah', chemistry: 'lfp', capacityAh: 150, continuousA: 150, peakA: 300, kg: 17, mm: [485, 240, 170], price: 1090, special: true }),
   battery({ id: 'bat-lfp-240', name: 'lithium battery 240 Ah', chemistry: 'lfp', capacityAh: 240, continuousA: 200, peakA: 400, kg: 26, mm: [520, 220, 255], price: 1690, special: true }),
   battery({ id: 'bat-lfp-300', name: 'lithium battery 300 Ah', chemistry: 'lfp', capacityAh: 300, continuousA: 200, peakA: 400, kg: 32, mm: [522, 225, 275], price: 2080, special: true }),
+  battery({
+    id: 'unit-2400',
+    name: 'power unit 2.4 kWh, 2000 W',
+    chemistry: 'lfp',
+    capacityAh: 190,
+    continuousA: 220,
+    peakA: 440,
+    outletA: 100,
+    kg: 34,
+    mm: [460, 260, 340],
+    price: 3900,
+    special: true,
+  }),
 ];

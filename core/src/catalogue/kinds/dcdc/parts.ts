@@ -53,4 +53,17 @@ export const DCDC_PARTS: readonly DcdcPart[] = [
     price: 1150,
     special: true,
   }),
+  dcdc({
+    id: 'unit-2400-charger',
+    name: 'charger of the power unit, 60 A',
+    inside: 'unit-2400',
+    outputA: 60,
+    cutOutV: 11,
+    sunInput: { maxV: 50, maxA: 40, way: 'sun first' },
+    maxFuseA: 100,
+    kg: 0,
+    mm: [460, 260, 340],
+    price: 0,
+    special: true,
+  }),
 ];

@@ -9,7 +9,7 @@ const VIEWS = [
   ['brief', 'Two Creeks', 'brief/vehicle'],
   ['loads', 'Bellbird', 'loads'],
   ['drafts', 'Stonefly', 'supply/drafts', { wait: 2500 }],
-  ['supply', 'Cinderbush', 'supply/feeds'],
+  ['supply', 'Gumnut', 'supply/flow'],
   ['trip', 'Stonefly', 'supply/trip', { wait: 6000 }],
   ['places', 'Two Creeks', 'places/where'],
   ['board', 'Bellbird', 'places/board'],

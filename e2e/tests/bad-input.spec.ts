@@ -29,10 +29,12 @@ test('whatever is typed, the bench answers in words and stays standing', async (
   await page.getByRole('textbox', { name: 'Draw of canopy lights' }).fill('24 W');
 
   await stage(page, 'Supply');
+  await page.getByRole('link', { name: 'What feeds it' }).click();
   await choose(page, 'House battery', 'lithium battery 100 Ah');
   await stage(page, 'Checks');
   await expect(page.locator('main')).toContainText('the battery gives 100 A');
   await stage(page, 'Supply');
+  await page.getByRole('link', { name: 'What feeds it' }).click();
   await choose(page, 'House battery', 'lithium battery 200 Ah');
   await expect(page.locator('main')).not.toContainText('NaN');
   expect(troubles).toEqual([]);

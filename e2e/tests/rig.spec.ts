@@ -41,3 +41,43 @@ test('a second array with its own controller, and a battery that no list has', a
     await allKept(page);
   });
 });
+
+test('the supply is drawn: a box is added, an end carried to another one, a field changed beside it', async ({ page }) => {
+  test.setTimeout(120_000);
+  await signIn(page);
+  await openJob(page, 'Gumnut Travelling Playgroup', 'Supply');
+  await expect(page.locator('.answer')).toContainText(/Stands the trip\..*the loads take \d+/);
+
+  await test.step('one press adds an array with its controller, and shows it', async () => {
+    await page.getByRole('button', { name: 'Add an array with its own controller' }).click();
+    await expect(page.locator('[data-thing="array"]')).toBeVisible();
+    await expect(page.locator('[data-flow="array>regulator"]')).toHaveAttribute('class', /sun/);
+  });
+
+  await test.step('the roof’s end is carried to the new controller, and everything follows', async () => {
+    const box = async (id: string): Promise<{ x: number; y: number; width: number; height: number }> => (await page.locator(`[data-thing="${id}"] rect.face`).boundingBox())!;
+    const [panel, regulator] = [await box('panel'), await box('regulator')];
+    await page.mouse.move(panel.x + panel.width + 6, panel.y + panel.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(regulator.x + 20, regulator.y + 20, { steps: 6 });
+    await page.mouse.up();
+    await expect(page.locator('[data-flow="panel>regulator"]')).toBeAttached();
+    await expect(page.getByLabel('What is chosen: Panel 120 W')).toBeVisible();
+    await allKept(page);
+  });
+
+  await test.step('beside it stands what it is, and a count changes the picture', async () => {
+    await page.locator('[data-thing="array"]').focus();
+    await page.keyboard.press('Enter');
+    await page.getByRole('textbox', { name: 'Count of second array, 160 W' }).fill('2');
+    await expect(page.locator('[data-thing="array"]')).toContainText('Panels 320 W');
+  });
+
+  await test.step('undone step by step, it is as it was', async () => {
+    await page.locator('h1').click();
+    for (let i = 0; i < 3; i++) await page.keyboard.press('Control+z');
+    await expect(page.locator('[data-thing="array"]')).toHaveCount(0);
+    await expect(page.locator('[data-flow="panel>charger"]')).toBeAttached();
+    await allKept(page);
+  });
+});

@@ -48,6 +48,7 @@ test('a new job from its brief to the pack on paper', async ({ page }) => {
 
   await test.step('supply: from the catalogue, with the isolation decision and its reason', async () => {
     await stage(page, 'Supply');
+    await page.getByRole('link', { name: 'What feeds it' }).click();
     await choose(page, 'House battery', 'lithium battery 120 Ah');
     await choose(page, 'DC-DC charger', 'DC-DC charger 25 A, dual input');
     await choose(page, 'Panel', 'roof panel 160 W');

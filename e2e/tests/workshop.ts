@@ -7,6 +7,7 @@ export const VIEWS = [
   'brief/vehicles',
   'brief/existing',
   'loads',
+  'supply/flow',
   'supply/drafts',
   'supply/feeds',
   'supply/trip',

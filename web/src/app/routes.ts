@@ -35,9 +35,10 @@ export const routes: Routes = [
         path: 'supply',
         loadComponent: () => import('./supply/supply').then((m) => m.SupplyStage),
         children: [
-          { path: '', pathMatch: 'full', redirectTo: 'feeds' },
+          { path: '', pathMatch: 'full', redirectTo: 'flow' },
+          { path: 'flow', title: 'Supply · Meridex', loadComponent: () => import('./supply/flow').then((m) => m.FlowSheet) },
           { path: 'drafts', title: 'Three drafts · Meridex', loadComponent: () => import('./supply/drafts').then((m) => m.DraftsSheet) },
-          { path: 'feeds', title: 'Supply · Meridex', loadComponent: () => import('./supply/feeds').then((m) => m.FeedsSheet) },
+          { path: 'feeds', title: 'What feeds it · Meridex', loadComponent: () => import('./supply/feeds').then((m) => m.FeedsSheet) },
           { path: 'trip', title: 'Trip · Meridex', loadComponent: () => import('./supply/trip').then((m) => m.TripSheet) },
           { path: 'sheets', title: 'Settings · Meridex', loadComponent: () => import('./supply/sheets').then((m) => m.SheetsSheet) },
         ],

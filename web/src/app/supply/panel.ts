@@ -1,5 +1,5 @@
 import { computed, Directive, inject } from '@angular/core';
-import { amps, figure, supplyOf, type UsualSupply } from '@meridex/core';
+import { amps, type Asked, doCommands, figure, patchBetween, supplyOf, type UsualSupply } from '@meridex/core';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 
@@ -14,6 +14,13 @@ export abstract class SupplyPanel {
   protected readonly brief = computed(() => this.designs.design()!.brief);
   protected readonly settings = computed(() => this.designs.design()!.settings);
   protected readonly f = computed(() => this.assessments.assessment()!.supply);
+
+  /** Commands as one step of undo; what they have against it, in words, or null. */
+  protected commands(words: string, asked: readonly Asked[]): string | null {
+    const design = this.designs.design()!;
+    const done = doCommands(design, asked);
+    return done.ok ? this.designs.apply(words, patchBetween(design, done.design)) : done.message;
+  }
 
   protected set(label: string, change: Partial<UsualSupply>): void {
     this.designs.edit(label, (d) => void Object.assign(supplyOf(d), change));

@@ -44,6 +44,7 @@ export class SupplyStage {
   protected readonly figure = figure;
   protected readonly Infinity = Infinity;
   protected readonly tabs: readonly SheetTab[] = [
+    { path: 'flow', name: 'The flow' },
     { path: 'drafts', name: 'Three drafts' },
     { path: 'feeds', name: 'What feeds it' },
     { path: 'trip', name: 'The trip' },

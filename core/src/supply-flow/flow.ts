@@ -1,0 +1,26 @@
+import type { Assessment } from '../assess/index.js';
+import type { Catalogue } from '../catalogue/index.js';
+import type { Design } from '../design/index.js';
+import { plant } from '../plant/index.js';
+import { charging } from './charging.js';
+import { mean } from './given.js';
+import type { SupplyFlow } from './picture.js';
+import { storing, using } from './using.js';
+
+/**
+ * A supply on its trip as boxes and ribbons: sources at the left, what converts, the banks, what they feed; each ribbon as
+ * wide as the Ah a day that pass there in the month's mean weather, by the same trip as everywhere else.
+ */
+export function supplyFlow(design: Design, catalogue: Catalogue, a: Assessment): SupplyFlow {
+  const p = plant(design, catalogue);
+  const parts = [charging(design, catalogue, a, p), storing(a, p), using(design, a, p)];
+  const flows = parts.flatMap((x) => x.flows);
+  const passes = (id: string): boolean => flows.some((f) => f.ahDay > 0 && (f.from === id || f.to === id));
+  const { trip } = a;
+  return {
+    things: parts.flatMap((x) => x.things).map((t) => ({ ...t, idle: !passes(t.id) })),
+    flows,
+    sums: { engine: mean(trip?.alternatorAh ?? []), sun: mean(trip?.sunAh ?? []), mains: mean(trip?.mainsAh ?? []), use: mean(trip?.loadAh ?? []) },
+    low: trip && a.supply.bank ? { soc: trip.minSoc, day: Math.max(1, Math.ceil(trip.minSocAtH / 24 - 1e-9)), reserve: 1 - a.supply.bank.usableShare } : null,
+  };
+}

@@ -1,0 +1,2 @@
+export { supplyFlow } from './flow.js';
+export type { Flow, FlowThing, SupplyFlow } from './picture.js';

@@ -1,0 +1,56 @@
+import { onBench } from '../testing/bench';
+import { FlowSheet } from './flow';
+
+const text = (e: Element): string => e.textContent!.replace(/\s+/g, ' ');
+const box = (e: HTMLElement, id: string): SVGElement => e.querySelector<SVGElement>(`[data-thing="${id}"]`)!;
+const button = (e: HTMLElement, name: string): Element => [...e.querySelectorAll('button')].find((b) => b.getAttribute('aria-label') === name || b.textContent!.trim() === name)!;
+const chosen = (e: HTMLElement): string => e.querySelector('[aria-label^="What is chosen"]')!.getAttribute('aria-label')!;
+
+describe('the drawn supply', () => {
+  it('says first whether it stands, and what comes and goes', async () => {
+    const { element } = await onBench(FlowSheet, 'vet');
+    expect(text(element.querySelector('.answer')!)).toMatch(/Stands the trip\. ?Sun brings \d+, driving \d+ Ah a day; the loads take \d+\./);
+  });
+  it('draws ribbons as wide as they flow', async () => {
+    const { element } = await onBench(FlowSheet, 'playgroup');
+    const width = (flow: string): number => Number(element.querySelector(`[data-flow="${flow}"]`)!.getAttribute('stroke-width'));
+    expect(width('mains>house') / width('charger>house')).toBeGreaterThan(1.5);
+  });
+  it('shows the fields of the box that is pressed, by pointer or key', async () => {
+    const { element, settle } = await onBench(FlowSheet, 'playgroup');
+    box(element, 'mains').dispatchEvent(new MouseEvent('click', { bubbles: true }));
+    await settle();
+    expect(chosen(element)).toContain('Mains charger');
+    expect(element.querySelector('mx-part')).not.toBeNull();
+    box(element, 'house').dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
+    await settle();
+    expect(chosen(element)).toContain('House battery');
+    expect(element.querySelector('[aria-label^="Count of"]')).not.toBeNull();
+  });
+  it('adds a thing at one press, shows it, and takes it out again', async () => {
+    const { element, bench, click } = await onBench(FlowSheet, 'vet');
+    const before = structuredClone(bench.design());
+    await click(button(element, 'Add a mains charger'));
+    expect(bench.labels).toEqual(['a mains charger']);
+    expect(chosen(element)).toContain('Mains charger');
+    expect(box(element, 'mains')).not.toBeNull();
+    await click(button(element, 'take out'));
+    expect(bench.design()!.converters).toEqual(before!.converters);
+  });
+  it('hangs an end on the box that it is let go on, and says where it cannot', async () => {
+    const { element, bench, click, settle } = await onBench(FlowSheet, 'vet');
+    await click(button(element, 'Add an array with its own controller'));
+    const carry = async (flow: string, on: string): Promise<void> => {
+      const ribbon = element.querySelector(`[data-flow="${flow}"]`)!;
+      ribbon.dispatchEvent(new PointerEvent('pointerdown', { bubbles: true, clientX: 1, clientY: 1 }));
+      const r = box(element, on).querySelector('rect')!.getBoundingClientRect();
+      element.querySelector('mx-supply-flow svg')!.dispatchEvent(new PointerEvent('pointerup', { bubbles: true, clientX: r.x + r.width / 2, clientY: r.y + r.height / 2 }));
+      await settle();
+    };
+    await carry('panel>charger', 'regulator');
+    expect(bench.design()!.arrays['panel']!.into).toEqual({ in: 'converters', id: 'regulator' });
+    await carry('panel>regulator', 'starting');
+    expect(text(element.querySelector('[role=alert]')!)).toContain('into: starting');
+    expect(bench.design()!.arrays['panel']!.into?.id).toBe('regulator');
+  });
+});

@@ -1,0 +1,109 @@
+import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { type Asked, catalogueOf, figure, inWords, type Press, sentence, supplyFlow } from '@meridex/core';
+import { Mark } from '../pictures/mark';
+import { SupplyFlowPicture } from '../pictures/supply-flow';
+import { SupplyPanel } from './panel';
+import { rigRows } from './rig-rows';
+import { HOUSE_BATTERY, PICTURE_SHELF, type ShelfItem } from './shelf';
+import { ThingFields } from './thing-fields';
+
+/** Where the figures of a box stand that is no thing of the rig. */
+const ELSEWHERE: Readonly<Record<string, { readonly path: string; readonly words: string }>> = {
+  starting: { path: '../feeds', words: 'Alternator, its volts and other chargers on it' },
+  inlet: { path: '../../brief/trip', words: 'Nights on mains, and a generator’s hours' },
+  bus: { path: '../feeds', words: 'Bars, switch and shunt' },
+  'always-live': { path: '../../loads', words: 'What is always live, and from which post' },
+};
+
+/** The supply drawn: what gives, what converts, what stores, what uses, as wide as it flows on this trip; a box is pressed to change it. */
+@Component({
+  selector: 'mx-flow',
+  imports: [RouterLink, Mark, SupplyFlowPicture, ThingFields],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './flow.html',
+  styleUrl: './flow.less',
+})
+export class FlowSheet extends SupplyPanel {
+  protected readonly Infinity = Infinity;
+  private readonly picked = signal<string | null>(null);
+  /** What a command has against it, in words. */
+  protected readonly refused = signal<string | null>(null);
+  protected readonly flow = computed(() => supplyFlow(this.designs.design()!, catalogueOf(this.designs.design()!), this.assessments.assessment()!));
+  private readonly rows = computed(() => rigRows(this.designs.design()!, this.assessments.assessment()!));
+  protected readonly chosen = computed(() => {
+    const { things } = this.flow();
+    const id = this.picked();
+    return things.some((t) => t.id === id) ? id : (things.find((t) => t.looks.length)?.id ?? things.find((t) => t.column === 'stores')?.id ?? null);
+  });
+  protected readonly title = computed(() => this.flow().things.find((t) => t.id === this.chosen())?.title ?? '');
+  /** The thing of the rig that the chosen box is. */
+  private readonly thing = computed(() => (this.chosen() ?? '').replace(/:use$/, ''));
+  protected readonly fields = computed(() => {
+    const id = this.thing();
+    const bank = this.designs.design()!.banks[id];
+    return this.rows().filter((r) => (bank ? r.id in bank.batteries : r.id === id));
+  });
+  protected readonly elsewhere = computed(() => ELSEWHERE[this.chosen() ?? ''] ?? null);
+  protected readonly findings = computed(() =>
+    this.assessments
+      .assessment()!
+      .open.flatMap((f) => (f.at.stage === 'supply' && f.at.about === this.thing() ? [{ finding: f, mark: f.severity === 'stop' ? ('stop' as const) : ('look' as const), ...inWords(f) }] : [])),
+  );
+  /** What comes and goes, Ah a day. */
+  protected readonly says = computed(() => {
+    const { sun, engine, mains, use } = this.flow().sums;
+    const by = (
+      [
+        ['sun brings', sun],
+        ['driving', engine],
+        ['mains', mains],
+      ] as const
+    )
+      .filter(([, ah]) => ah >= 0.5)
+      .map(([what, ah]) => `${what} ${figure(ah, 0)}`);
+    return sentence(`${by.length ? `${by.join(', ')} Ah a day` : 'nothing comes in'}; the loads take ${figure(use, 0)}.`);
+  });
+  protected readonly shelf = computed(() => (this.flow().things.some((t) => t.column === 'stores') ? PICTURE_SHELF : [HOUSE_BATTERY, ...PICTURE_SHELF]));
+  protected readonly stands = computed(() => {
+    const { low } = this.flow();
+    const trip = this.assessments.assessment()!.trip;
+    return low && trip ? low.soc >= low.reserve - 1e-9 && trip.criticalOffH === 0 : null;
+  });
+
+  protected pick(id: string): void {
+    this.picked.set(id);
+    this.refused.set(null);
+  }
+
+  protected command(words: string, asked: readonly Asked[]): void {
+    this.refused.set(this.commands(words, asked));
+  }
+
+  /** Adds a thing and shows it. */
+  protected add(item: ShelfItem): void {
+    const before = new Set(this.rows().map((r) => r.id));
+    this.command(item.words, item.asked(this.designs.design()!));
+    const made = rigRows(this.designs.design()!, this.assessments.assessment()!).find((r) => !before.has(r.id));
+    if (made) this.picked.set(made.id);
+  }
+
+  protected hang(end: { readonly thing: string; readonly on: string }): void {
+    this.picked.set(end.thing);
+    this.command(`${end.thing} hung anew`, [{ do: 'hang', with: end }]);
+  }
+
+  protected takeOut(): void {
+    const id = this.thing();
+    this.command(`without the ${this.title()}`, [{ do: 'remove', with: { thing: id } }]);
+  }
+
+  protected removable(): boolean {
+    const d = this.designs.design()!;
+    return this.thing() in d.arrays || this.thing() in d.converters || this.thing() in d.links;
+  }
+
+  protected take(p: Press): void {
+    this.refused.set(this.designs.apply(p.label, p.patch));
+  }
+}

@@ -1,0 +1,41 @@
+import type { Asked, Design } from '@meridex/core';
+
+/** What can be added at one press; the part is changed afterwards. */
+export interface ShelfItem {
+  readonly words: string;
+  /** On a narrow shelf. */
+  readonly short: string;
+  readonly asked: (design: Design) => readonly Asked[];
+}
+
+export const SHELF: readonly ShelfItem[] = [
+  {
+    words: 'an array with its own controller',
+    short: 'array + controller',
+    asked: () => [
+      { do: 'addConverter', with: { part: 'mppt-20' } },
+      { do: 'addArray', with: { part: 'pv-160' } },
+    ],
+  },
+  { words: 'an array beside the others', short: 'array', asked: () => [{ do: 'addArray', with: { part: 'pv-160' } }] },
+  { words: 'a portable panel', short: 'portable panel', asked: () => [{ do: 'addArray', with: { part: 'pv-120-fold', portable: { regulated: true } } }] },
+  { words: 'a charger from the vehicle', short: 'vehicle charger', asked: () => [{ do: 'addConverter', with: { part: 'dcdc-20' } }] },
+  { words: 'a mains charger', short: 'mains charger', asked: () => [{ do: 'addConverter', with: { part: 'mc-15' } }] },
+  { words: 'a charger for vehicle, sun and mains', short: 'three-input charger', asked: () => [{ do: 'addConverter', with: { part: 'dcdc-30-three' } }] },
+];
+
+/** On the picture also what the forms beside it have fields for. */
+export const PICTURE_SHELF: readonly ShelfItem[] = [
+  ...SHELF,
+  { words: 'an inverter', short: 'inverter', asked: (d) => [{ do: 'addConverter', with: { part: d.supply.houseV > 12 ? 'inv-24-1200' : 'inv-1000' } }] },
+];
+
+/** Where there is none: everything else hangs on it. */
+export const HOUSE_BATTERY: ShelfItem = {
+  words: 'a house battery',
+  short: 'house battery',
+  asked: (d) => {
+    const [lot] = Object.values(d.banks).flatMap((b) => Object.keys(b.batteries));
+    return [lot === undefined ? { do: 'addBank', with: { id: 'house', part: 'bat-lfp-100' } } : { do: 'setBatteries', with: { batteries: lot, part: 'bat-lfp-100' } }];
+  },
+};

@@ -1,0 +1,74 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import type { Asked, RigConverter } from '@meridex/core';
+import { Choice } from '../fields/choice';
+import { NumberField } from '../fields/number-field';
+import { PartSelect } from '../fields/part-select';
+import { SupplyPanel } from './panel';
+import type { RigRow } from './rig-rows';
+
+/** The fields of one thing of a rig: what it is, where it hangs, how many, and how it is set. */
+@Component({
+  selector: 'mx-thing-fields',
+  imports: [Choice, NumberField, PartSelect],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @let r = row();
+    <div class="fields">
+      <mx-part [kind]="r.kind" [label]="'Part of ' + r.name" name="Part" [needed]="true" [value]="r.part" (valueChange)="change({ part: $event })" />
+      @if (r.hooks.length) {
+        <mx-choice [label]="r.name + ' joined to'" name="Joined to" [of]="hookIds()" [words]="hookWords" [value]="r.on" (valueChange)="hang($event)" />
+      }
+      @if (r.count !== null) {
+        <div class="field">
+          <span class="name">Count</span
+          ><mx-number [label]="'Count of ' + r.name" [min]="1" [max]="r.kind === 'battery' ? 12 : 40" [integer]="true" [value]="r.count" (valueChange)="change({ count: $event ?? 1 })" />
+        </div>
+      }
+      @if (r.inSeries !== null) {
+        <div class="field">
+          <span class="name">In series</span
+          ><mx-number [label]="'In series of ' + r.name" [min]="1" [max]="10" [integer]="true" [value]="r.inSeries" (valueChange)="change({ inSeries: $event ?? 1 })" />
+        </div>
+      }
+      @if (r.shade !== null) {
+        <div class="field">
+          <span class="name">In shade</span
+          ><mx-number [label]="'Shade on ' + r.name" unit="%" [min]="0" [max]="100" [decimals]="0" [value]="100 * r.shade" (valueChange)="change({ shade: ($event ?? 0) / 100 })" />
+        </div>
+      }
+      @if (r.trigger !== null) {
+        <mx-choice [label]="r.name + ' is switched by'" name="Switched by" [of]="triggers" [value]="r.trigger" (valueChange)="change({ trigger: $event })" />
+      }
+    </div>
+  `,
+  styles: `
+    .fields {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
+      gap: 8px 10px;
+    }
+  `,
+})
+export class ThingFields extends SupplyPanel {
+  readonly row = input.required<RigRow>();
+  /** What a command has against a change, in words; null: it is made. */
+  readonly refused = output<string | null>();
+  protected readonly triggers: readonly RigConverter['trigger'][] = ['ignition wire', 'volts', 'always-live wire'];
+
+  protected hookIds = (): readonly string[] => [...(this.row().on === '' ? [''] : []), ...this.row().hooks.map((h) => h.id)];
+  protected readonly hookWords = (id: string): string => this.row().hooks.find((h) => h.id === id)?.words ?? 'nothing yet';
+
+  private command(words: string, asked: Asked): void {
+    this.refused.emit(this.commands(words, [asked]));
+  }
+
+  protected change(set: object): void {
+    const { id, kind, name } = this.row();
+    const asked: Asked = kind === 'battery' ? { do: 'setBatteries', with: { batteries: id, ...set } } : { do: 'changeThing', with: { thing: id, set } };
+    this.command(`${Object.keys(set).join(', ')} of the ${name}`, asked);
+  }
+
+  protected hang(on: string): void {
+    if (on !== '') this.command(`${this.row().name} hung anew`, { do: 'hang', with: { thing: this.row().id, on } });
+  }
+}

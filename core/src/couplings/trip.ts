@@ -27,6 +27,9 @@ interface Part {
   readonly blocks: number;
 }
 
+/** Id, in the words of the rig’s law, of a vehicle’s panels on one regulator on one kind of day; both counted from 0, panels in a trip’s order. */
+export const sunId = (vehicle: string, regulator: number, kind: number): string => `${vehicle} sun ${regulator} ${kind}`;
+
 /** Days on which a kind of day holds. */
 const daysOfKind = (job: TripJob, kind: number): number[] => job.kindOfDay.flatMap((k, day) => (k === kind ? [day] : []));
 
@@ -54,7 +57,7 @@ function sayPart(said: Said, { id, job, blocks }: Part, engine: string, outlets:
     for (const l of kind.loads) if (!outlets.has(l.id)) said.loads.push({ ...l, value: l.kind === 'power' ? l.value * blocks : l.value, bank: id, onDays });
     const inputs: object[] = [];
     const sun = (watts: readonly number[], maxA: number | null, startBelowSoc: number | null, n: number): void => {
-      const array = `${id} sun ${n} ${k}`;
+      const array = sunId(id, n, k);
       said.arrays.push({ id: array, sunWatts: watts.map((w) => w * blocks), onDays });
       inputs.push({ array, maxA, startBelowSoc });
     };

@@ -1,7 +1,7 @@
 import type { Assessment } from '../assess/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import { asOfNow, type Design } from '../design/index.js';
-import { fromInlet, OWN_VEHICLE, standsIn, type ConverterThing, type Plant } from '../plant/index.js';
+import { fromInlet, OWN_VEHICLE, type ConverterThing, type Plant } from '../plant/index.js';
 import { figure, sentence } from '../quantity/index.js';
 import { mainsChargersOf } from '../supply/index.js';
 import { mean, sunGiven, type SunGiven } from './given.js';
@@ -24,7 +24,8 @@ interface Look {
 
 const nameOf = ({ a, p }: Look, id: string, otherwise: string): string => {
   const thing = p.converters.find((c) => c.ref.id === id);
-  return sentence(a.gear.find((g) => g.id === (thing && !thing.inside ? standsIn(thing).id : id))?.name ?? otherwise);
+  if (thing?.inside) return thing.part.kind === 'inverter' ? 'Its inverter-charger' : 'Its own charger';
+  return sentence(a.gear.find((g) => g.id === id)?.name ?? otherwise);
 };
 
 const ribbon = (from: string, to: string, kind: FlowKind, ahDay: number, hangs: string | null): Flow => ({ from, to, kind, ahDay, hangs });

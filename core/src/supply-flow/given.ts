@@ -1,6 +1,6 @@
 import type { Assessment } from '../assess/index.js';
 import type { Catalogue } from '../catalogue/index.js';
-import { simulateJoined } from '../couplings/index.js';
+import { simulateJoined, sunId } from '../couplings/index.js';
 import { asOfNow, OWN, type Design } from '../design/index.js';
 import { inTripOrder } from '../trip-analysis/index.js';
 import type { SolarArray } from '../supply/index.js';
@@ -23,8 +23,9 @@ function apart(design: Design, catalogue: Catalogue, arrays: readonly SolarArray
   const alone: Design = { ...asOfNow(design), vehicles: {}, couplings: {} };
   const result = simulateJoined(alone, catalogue)?.result;
   return arrays.map((array, n) => {
-    const kinds = Object.entries(result?.arrays ?? {}).filter(([id]) => id.startsWith(`${OWN} sun ${n} `));
-    const sum = (of: 'usedAh' | 'clippedAh'): number => kinds.reduce((s, [, x]) => s + mean(x[of]), 0);
+    const all = result?.arrays ?? {};
+    const kinds = Object.keys(all).flatMap((_, k) => all[sunId(OWN, n, k)] ?? []);
+    const sum = (of: 'usedAh' | 'clippedAh'): number => kinds.reduce((s, x) => s + mean(x[of]), 0);
     return { array, ...NOTHING, usedAh: sum('usedAh'), eitherAh: sum('clippedAh') };
   });
 }

@@ -1,5 +1,5 @@
 import type { Assessment } from '../assess/index.js';
-import { CHEMISTRY } from '../catalogue/index.js';
+import type { Chemistry } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import type { DayLoad } from '../loads/index.js';
 import { convertersOfKind, type Plant } from '../plant/index.js';
@@ -13,14 +13,14 @@ const NAMED = 3;
 /** Of a load that is named at all, Ah a day. */
 const NAME_AH = 0.5;
 
+const SHORT: Readonly<Record<Chemistry, string>> = { lfp: 'lithium', agm: 'AGM', gel: 'gel', flooded: 'flooded' };
+
 /** The banks. */
 export function storing(a: Assessment, p: Plant): Part {
   const things = p.banks.map((b): Part['things'][number] => {
     const gear = a.gear.find((g) => g.id === b.ref.id);
     const bank = b.selected ? a.supply.second : a.supply.bank;
-    const says = b.batteries.map(
-      (x) => `${x.quantity > 1 ? `${x.quantity} × ` : ''}${figure(x.part.capacityAh, 0)} Ah ${CHEMISTRY[x.part.chemistry].name.replace('lithium iron phosphate', 'lithium')}`,
-    );
+    const says = b.batteries.map((x) => `${x.quantity > 1 ? `${x.quantity} × ` : ''}${figure(x.part.capacityAh, 0)} Ah ${SHORT[x.part.chemistry]}`);
     return {
       id: b.ref.id,
       column: 'stores',

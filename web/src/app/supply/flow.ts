@@ -100,6 +100,9 @@ export class FlowSheet extends SupplyPanel {
 
   protected removable(): boolean {
     const d = this.designs.design()!;
+    const part = d.converters[this.thing()]?.part;
+    // What is built in goes with its unit.
+    if (catalogueOf(d).parts.some((p) => p.id === part && p.inside !== undefined)) return false;
     return this.thing() in d.arrays || this.thing() in d.converters || this.thing() in d.links;
   }
 

@@ -1,7 +1,7 @@
 import { HttpClient } from '@angular/common/http';
 import { inject, Injectable, signal } from '@angular/core';
 import type { Part } from '@meridex/core';
-import { AsksServer } from '../services/asks-server';
+import { AsksServer } from './asks-server';
 
 export interface OwnPart {
   readonly part: Part;

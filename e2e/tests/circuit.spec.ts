@@ -69,7 +69,7 @@ test('one click from ten answers to a drawn circuit, then loads behind switches,
   page.on('pageerror', (error) => troubles.push(String(error)));
   await signIn(page);
   await page.keyboard.press('n');
-  await page.getByLabel('Customer (organisation)').fill('Saltbush Sketchers');
+  await page.getByRole('textbox', { name: 'Customer' }).fill('Saltbush Sketchers');
   await page.getByRole('button', { name: 'Open the job' }).click();
 
   await test.step('the whole job stands, drawn and without a stop', async () => {

@@ -7,7 +7,7 @@ test('from ten answers to three drafts to a chosen one, and its trip', async ({ 
   page.on('pageerror', (error) => troubles.push(String(error)));
   await signIn(page);
   await page.keyboard.press('n');
-  await page.getByLabel('Customer (organisation)').fill('Ironbark Choir');
+  await page.getByRole('textbox', { name: 'Customer' }).fill('Ironbark Choir');
   await page.getByRole('button', { name: 'Open the job' }).click();
 
   await test.step('ten answers, with the drafts worked out while they are given', async () => {

@@ -8,7 +8,7 @@ test('a camper behind a ute: a rig of its own, charged by its engine', async ({ 
 
   await test.step('a new job, and a second vehicle in it', async () => {
     await page.keyboard.press('n');
-    await page.getByLabel('Customer (organisation)').fill('Driftwood Reading Room');
+    await page.getByRole('textbox', { name: 'Customer' }).fill('Driftwood Reading Room');
     await page.getByRole('button', { name: 'Open the job' }).click();
     await page.getByRole('link', { name: 'More vehicles' }).click();
     await expect(tabs).toHaveCount(0);

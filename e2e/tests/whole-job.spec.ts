@@ -9,7 +9,7 @@ test('a new job from its brief to the pack on paper', async ({ page }) => {
 
   await test.step('a new job', async () => {
     await page.keyboard.press('n');
-    await page.getByLabel('Customer (organisation)').fill('Mallee Seed Library');
+    await page.getByRole('textbox', { name: 'Customer' }).fill('Mallee Seed Library');
     await page.getByRole('button', { name: 'Open the job' }).click();
     await expect(page.getByRole('heading', { name: 'Brief' })).toBeVisible();
     await page.getByRole('link', { name: 'Vehicle and trip' }).click();

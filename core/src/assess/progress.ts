@@ -26,7 +26,8 @@ export function stageProgress(design: Design, a: Assessment, done: Done): Record
   const progress: Record<Stage, Progress> = {
     brief: design.brief.plate ? 'solid' : 'half',
     loads: a.day.loads.length ? 'solid' : 'hollow',
-    supply: a.supply.bank ? 'solid' : 'hollow',
+    // Before anything must run the supply is a first guess.
+    supply: a.supply.bank && a.day.loads.length ? 'solid' : 'hollow',
     places: Object.keys(design.places).length ? 'solid' : a.gear.length > 1 ? 'half' : 'hollow',
     runs: share(typed, a.runs.length),
     protection: a.runs.length ? 'solid' : 'hollow',

@@ -25,7 +25,7 @@ const bay = z.object({
 });
 
 const newJob = z.object({
-  customer: z.string().trim().min(1, { message: 'the customer’s organisation is accepted, such as Bellbird Ranges Mobile Vet' }).max(120),
+  customer: z.string().trim().min(1, { message: 'the customer’s name is accepted, such as Bellbird Ranges Mobile Vet' }).max(120),
   promisedOn: z.iso.date({ message: 'a day such as 2026-12-03 is accepted' }).nullable(),
 });
 

@@ -57,7 +57,7 @@ export class BaySheet {
   protected create(): void {
     const customer = this.customer().trim();
     if (!customer) {
-      this.refused.set('Customer: nothing typed; the organisation’s name is accepted.');
+      this.refused.set('Customer: nothing typed; a person’s or an organisation’s name is accepted.');
       return;
     }
     const day = this.promised();

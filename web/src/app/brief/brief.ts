@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { RouterLink, RouterOutlet } from '@angular/router';
-import { type SheetTab, SheetTabs } from '../frame/sheet-tabs';
+import { SheetTabs } from '../frame/sheet-tabs';
+import { SHEETS } from '../frame/stages';
 
 /** Customer, vehicle and trip: by ten answers, field by field, and what is in the vehicle already. */
 @Component({
@@ -18,10 +19,5 @@ import { type SheetTab, SheetTabs } from '../frame/sheet-tabs';
   `,
 })
 export class BriefStage {
-  protected readonly tabs: readonly SheetTab[] = [
-    { path: 'talk', name: 'Ten answers' },
-    { path: 'vehicle', name: 'Vehicle and trip' },
-    { path: 'vehicles', name: 'More vehicles' },
-    { path: 'existing', name: 'In the vehicle already' },
-  ];
+  protected readonly tabs = SHEETS.brief;
 }

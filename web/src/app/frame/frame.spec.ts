@@ -1,6 +1,10 @@
+import { HttpTestingController } from '@angular/common/http/testing';
+import { TestBed } from '@angular/core/testing';
 import { type Design, supplyOf } from '@meridex/core';
 import { onBench } from '../testing/bench';
+import { routes } from '../routes';
 import { lugsOf } from './progress';
+import { SHEETS } from './stages';
 import { Strip } from './strip';
 import { TellTales } from './tell-tales';
 import { Trunk } from './trunk';
@@ -84,6 +88,23 @@ describe('the strip', () => {
     expect(strip.commands()).toEqual([]);
   });
 
+  it('finds a job by customer or plate, read once', async () => {
+    const { element, settle } = await onBench(Strip, 'vet', undefined, { jobId: null });
+    const http = TestBed.inject(HttpTestingController);
+    const box = element.querySelector('input')!;
+    const line = { id: 'j7', customer: 'Two Creeks Bookmobile', vehicle: 'caravan', plate: 'TCB 04', next: { stage: 'runs', say: '' } };
+    box.dispatchEvent(new Event('focus'));
+    http.expectOne('/api/jobs').flush({ lines: [line], buy: [], care: [] });
+    box.dispatchEvent(new Event('focus'));
+    http.expectNone('/api/jobs');
+    box.focus();
+    box.value = 'tcb 04';
+    box.dispatchEvent(new Event('input'));
+    await settle();
+    await settle();
+    expect([...document.querySelectorAll('nz-auto-option')].map((o) => o.textContent).join()).toContain('Job: Two Creeks Bookmobile · caravan · TCB 04');
+  });
+
   it('offers undo only when there is something to undo', async () => {
     const { element, bench, settle } = await onBench(Strip, 'vet', undefined, { jobId: 'job-1' });
     const undo = (): HTMLButtonElement => element.querySelector('button[aria-label^="Undo"]')!;
@@ -91,5 +112,17 @@ describe('the strip', () => {
     bench.undoLabel.set('length of run 1 to 6.4 m');
     await settle();
     expect([undo().disabled, undo().textContent!.includes('length of run 1')]).toEqual([false, true]);
+  });
+});
+
+describe('the sheets of the stages', () => {
+  it('each have an address, and no address is without its tab', () => {
+    const job = routes.find((r) => r.path === 'jobs/:jobId')!;
+    for (const [stage, sheets] of Object.entries(SHEETS)) {
+      const children = job.children!.find((c) => c.path === stage)!.children!;
+      expect(children.flatMap((c) => (c.path && !c.redirectTo ? [c.path] : [])).sort())
+        .withContext(stage)
+        .toEqual(sheets.map((s) => s.path).sort());
+    }
   });
 });

@@ -1,4 +1,5 @@
 import { STAGES, type Stage } from '@meridex/core';
+import type { SheetTab } from './sheet-tabs';
 
 const NAME: Readonly<Record<Stage, string>> = {
   brief: 'Brief',
@@ -18,3 +19,38 @@ const NAME: Readonly<Record<Stage, string>> = {
 /** The stages with their names and keys: 1–9, then 0; the last two have none. */
 export const STAGE_LIST = STAGES.map((id, i) => ({ id, name: NAME[id], key: i < 9 ? String(i + 1) : i === 9 ? '0' : '' }));
 export const stageName = (id: Stage): string => NAME[id];
+
+/** The sheets of the stages that have several, in their order: tabs, find or do and the paths read them here. */
+export const SHEETS = {
+  brief: [
+    { path: 'talk', name: 'Ten answers' },
+    { path: 'vehicle', name: 'Vehicle and trip' },
+    { path: 'vehicles', name: 'More vehicles' },
+    { path: 'existing', name: 'In the vehicle already' },
+  ],
+  places: [
+    { path: 'where', name: 'Where it goes' },
+    { path: 'board', name: 'The board' },
+    { path: 'burden', name: 'Weight, heat, service' },
+    { path: 'vehicle', name: 'The vehicle' },
+  ],
+  protection: [
+    { path: 'fuses', name: 'Fuses' },
+    { path: 'diagram', name: 'Line diagram' },
+    { path: 'live', name: 'What stays live' },
+  ],
+  runs: [
+    { path: 'cables', name: 'Cables' },
+    { path: 'ways', name: 'Ways and holes' },
+    { path: 'plugs', name: 'Plugs and leads' },
+  ],
+  supply: [
+    { path: 'flow', name: 'The flow' },
+    { path: 'drafts', name: 'Three drafts' },
+    { path: 'feeds', name: 'What feeds it' },
+    { path: 'trip', name: 'The trip' },
+    { path: 'sheets', name: 'Settings and watching' },
+  ],
+} as const satisfies Partial<Record<Stage, readonly SheetTab[]>>;
+
+export const SHEET_LIST = Object.entries(SHEETS).flatMap(([stage, sheets]) => sheets.map((s) => ({ stage: stage as Stage, ...s })));

@@ -2,17 +2,19 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, type ElementRef, inject, input, viewChild } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { NzAutocompleteModule } from 'ng-zorro-antd/auto-complete';
+import { NzDropdownModule } from 'ng-zorro-antd/dropdown';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { signal } from '@angular/core';
 import { inWords, isJoined, quickAnswer, vehicleIds, vehicleName } from '@meridex/core';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
+import { type JobLine, JobsService } from '../services/jobs.service';
 import { RecordService } from '../services/record.service';
 import { SelectionService } from '../services/selection.service';
 import { SessionService } from '../services/session.service';
 import { ThemeService } from '../services/theme.service';
 import { QuickAnswerCard } from './quick-answer';
-import { STAGE_LIST } from './stages';
+import { SHEET_LIST, STAGE_LIST, stageName } from './stages';
 
 interface StripCommand {
   readonly label: string;
@@ -20,20 +22,10 @@ interface StripCommand {
   readonly go: () => void;
 }
 
-/** Sheets of stages, found by what they are for. */
-const SHEETS = [
-  ['brief', 'talk', 'Brief: ten answers'],
-  ['brief', 'vehicles', 'Brief: more vehicles'],
-  ['brief', 'existing', 'Brief: in the vehicle already'],
-  ['supply', 'drafts', 'Supply: three drafts'],
-  ['supply', 'trip', 'Supply: the trip'],
-  ['supply', 'sheets', 'Supply: settings and watching'],
-] as const;
-
 /** The strip along the top: workshop, find or do, undo and redo, and what is kept, in words. */
 @Component({
   selector: 'mx-strip',
-  imports: [RouterLink, NzAutocompleteModule, NzInputModule, DatePipe, QuickAnswerCard],
+  imports: [RouterLink, NzAutocompleteModule, NzDropdownModule, NzInputModule, DatePipe, QuickAnswerCard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './strip.html',
   styleUrl: './strip.less',
@@ -47,6 +39,7 @@ export class Strip {
   protected readonly theme = inject(ThemeService);
   private readonly assessments = inject(AssessmentService);
   private readonly selection = inject(SelectionService);
+  private readonly allJobs = inject(JobsService);
   private readonly router = inject(Router);
   private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
   protected readonly wanted = signal('');
@@ -60,6 +53,16 @@ export class Strip {
     const found = all.filter((d) => words.every((w) => d.label.toLowerCase().includes(w)));
     return [...this.answers(), ...found].slice(0, 9);
   });
+
+  /** Jobs by customer and plate, read when something is first looked for. */
+  private readonly jobs = signal<readonly JobLine[]>([]);
+  private asked = false;
+
+  protected look(): void {
+    if (this.asked) return;
+    this.asked = true;
+    this.allJobs.all().subscribe({ next: (bay) => this.jobs.set(bay.lines), error: () => (this.asked = false) });
+  }
 
   focus(): void {
     this.box().nativeElement.focus();
@@ -94,7 +97,13 @@ export class Strip {
   }
 
   private everywhere(): StripCommand[] {
+    const jobs = this.jobs().map((j): StripCommand => ({
+      label: [`Job: ${j.customer}`, j.vehicle, j.plate].filter(Boolean).join(' · '),
+      kind: 'job',
+      go: () => void this.router.navigate(['/jobs', j.id, j.next.stage]),
+    }));
     return [
+      ...(this.wanted().trim() ? jobs : []),
       { label: 'Bay sheet: all jobs', kind: 'go', go: () => void this.router.navigateByUrl('/') },
       { label: this.theme.night() ? 'Day view' : 'Night view', kind: 'do', go: () => this.theme.toggle() },
       { label: 'Sign out', kind: 'do', go: () => this.signOut() },
@@ -106,7 +115,7 @@ export class Strip {
     const a = this.assessments.assessment();
     if (!jobId || !a) return [];
     const go = (...way: string[]) => void this.router.navigate(['/jobs', jobId, ...way]);
-    const sheets = SHEETS.map(([stage, sheet, label]): StripCommand => ({ label, kind: 'sheet', go: () => go(stage, sheet) }));
+    const sheets = SHEET_LIST.map(({ stage, path, name }): StripCommand => ({ label: `${stageName(stage)}: ${name}`, kind: 'sheet', go: () => go(stage, path) }));
     const runs = a.runs.map((r): StripCommand => ({ label: `Run ${r.spec.number}: ${r.spec.name}`, kind: 'run', go: () => (this.selection.run.set(r.spec.id), go('runs')) }));
     const loads = a.day.loads.map((l): StripCommand => ({ label: `Load: ${l.name}`, kind: 'load', go: () => (this.selection.load.set(l.id), go('loads')) }));
     const findings = a.open.map((f): StripCommand => ({ label: `Finding: ${inWords(f).say}`, kind: 'check', go: () => (this.selection.finding.set(f.key), go('checks')) }));

@@ -3,6 +3,7 @@ import { cutsCsv, figure, isJoined, type Order, orderCsv, type OrderLine } from 
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { AnalysisService } from '../services/analysis.service';
+import { fileName, saveFile } from '../services/save-file';
 
 const GROUPS: readonly OrderLine['group'][] = ['devices', 'protection', 'cable', 'joints', 'sundries'];
 
@@ -73,16 +74,9 @@ export class OrderStage {
 
   protected save(what: 'parts' | 'cuts'): void {
     const text = what === 'parts' ? orderCsv(this.order()) : cutsCsv(this.order());
-    const name = `${this.designs
-      .design()!
-      .brief.customer.toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')}-${what}.csv`;
-    const link = document.createElement('a');
+    const name = fileName(this.designs.design()!.brief.customer, `${what}.csv`);
     // The mark at the start tells spreadsheets that the text is UTF-8.
-    link.href = URL.createObjectURL(new Blob(['\ufeff', text], { type: 'text/csv' }));
-    link.download = name;
-    link.click();
-    setTimeout(() => URL.revokeObjectURL(link.href), 1000);
+    saveFile(name, ['\ufeff', text], 'text/csv');
     this.saved.set(name);
   }
 }

@@ -65,6 +65,7 @@ type Held =
         <text x="34" y="156" text-anchor="end">hours</text>
       }
     </svg>
+    <p class="key narrow muted">bars: watts from the battery, mean of each hour · <span class="light">■</span> sun on the panels · <span class="driven">■</span> driving</p>
   `,
   styles: `
     :host {
@@ -86,6 +87,15 @@ type Held =
       fill: var(--feed);
       stroke: var(--panel);
       stroke-width: 0.8;
+    }
+    .key {
+      margin: 0;
+    }
+    .light {
+      color: var(--sun);
+    }
+    .driven {
+      color: var(--trigger);
     }
     .bar.chosen {
       fill: var(--copper);

@@ -67,7 +67,7 @@ const EDGE = 14;
     }
     .pin text {
       fill: var(--on-copper);
-      font: 500 10px var(--mono);
+      font: 500 12px var(--mono);
       text-anchor: middle;
     }
     .pin.bad circle {
@@ -77,7 +77,7 @@ const EDGE = 14;
       stroke: var(--stop);
     }
     .label {
-      font: 11.5px var(--narrow);
+      font: 12px var(--narrow);
       fill: var(--muted);
     }
   `,

@@ -31,7 +31,7 @@ const LETTERS = ['J', 'F', 'M', 'A', 'M', 'J', 'J', 'A', 'S', 'O', 'N', 'D'];
       opacity: 1;
     }
     text {
-      font: 11px var(--narrow);
+      font: 12px var(--narrow);
       fill: var(--muted);
     }
     .strong {

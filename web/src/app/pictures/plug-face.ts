@@ -11,11 +11,11 @@ const PAINT: Readonly<Record<string, string>> = { grey: '#8d9294', red: '#b8403a
   template: `
     <svg viewBox="0 0 150 90" role="img" [attr.aria-label]="words()">
       @if (kind() === 'trailer socket') {
-        <circle cx="75" cy="45" r="38" class="shell" />
+        <rect x="14" y="20" width="122" height="50" rx="6" class="shell" />
         @for (p of pins; track $index) {
-          <circle [attr.cx]="p[0]" [attr.cy]="p[1]" r="6" class="pin" [class.live]="$index === 1" />
+          <rect [attr.x]="p.x" [attr.y]="p.y" [attr.width]="p.w" height="14" rx="1.5" class="pin" [class.live]="$index === 1" />
         }
-        <text x="75" y="49" class="small">pin 2</text>
+        <text x="75" y="86" class="small">12 pins, the fridge’s is 2</text>
       } @else {
         <path class="house" [style.fill]="paint()" d="M14 14 h122 v20 l-7 6 v10 l7 6 v20 h-122 v-20 l7 -6 v-10 l-7 -6 z" />
         <rect x="28" y="24" width="42" height="42" rx="4" class="pole" />
@@ -62,7 +62,7 @@ const PAINT: Readonly<Record<string, string>> = { grey: '#8d9294', red: '#b8403a
       fill: var(--ink);
     }
     .small {
-      font-size: 11px;
+      font-size: 12px;
       font-weight: 400;
     }
   `,
@@ -72,13 +72,10 @@ export class PlugFace {
   readonly colour = input.required<string>();
   readonly swapped = input(false);
   protected readonly paint = computed(() => PAINT[this.colour()] ?? PAINT['grey']!);
-  protected readonly pins: readonly (readonly [number, number])[] = [
-    [75, 17],
-    [99, 31],
-    [99, 59],
-    [75, 73],
-    [51, 59],
-    [51, 31],
+  /** Flat contacts: seven narrow ones above, five wide ones below. */
+  protected readonly pins: readonly { readonly x: number; readonly y: number; readonly w: number }[] = [
+    ...Array.from({ length: 7 }, (_, i) => ({ x: 21 + 16 * i, y: 26, w: 9 })),
+    ...Array.from({ length: 5 }, (_, i) => ({ x: 21 + 23 * i, y: 49, w: 16 })),
   ];
   protected readonly words = computed(() =>
     this.kind() === 'trailer socket'

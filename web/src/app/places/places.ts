@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
 import { vehicleOf } from '@meridex/core';
-import { type SheetTab, SheetTabs } from '../frame/sheet-tabs';
+import { SheetTabs } from '../frame/sheet-tabs';
+import { SHEETS } from '../frame/stages';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 
@@ -35,12 +36,7 @@ import { DesignService } from '../services/design.service';
 export class PlacesStage {
   private readonly designs = inject(DesignService);
   private readonly assessments = inject(AssessmentService);
-  protected readonly tabs: readonly SheetTab[] = [
-    { path: 'where', name: 'Where it goes' },
-    { path: 'board', name: 'The board' },
-    { path: 'burden', name: 'Weight, heat, service' },
-    { path: 'vehicle', name: 'The vehicle' },
-  ];
+  protected readonly tabs = SHEETS.places;
   protected readonly sum = computed(() => {
     const a = this.assessments.assessment()!;
     const wrong = new Set(a.layout.troubles.map((t) => t.gear)).size;

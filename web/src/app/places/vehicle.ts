@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { type Design, EXHAUST_MM, type Hazard, HAZARD_WORDS, HAZARDS, readVehicleFile, troubleInWords, type Vehicle, vehicleOf, vehicleTroubles, WEATHERS, writeVehicleFile } from '@meridex/core';
+import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { NamedSelect } from '../fields/named-select';
 import { NumberField } from '../fields/number-field';
@@ -8,6 +9,7 @@ import { Mark } from '../pictures/mark';
 import { VehiclePicture } from '../pictures/vehicle-picture';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
+import { saveFile } from '../services/save-file';
 import { OwnVehiclesService } from './own-vehicles.service';
 
 type Sheet = 'size' | 'zones' | 'faces' | 'waypoints' | 'ways' | 'openings';
@@ -21,7 +23,7 @@ function assignSaid(target: object, change: object): void {
 /** The vehicle of this job as data: its dimensions, zones, waypoints, ways and lids; kept for the next one of its kind. */
 @Component({
   selector: 'mx-vehicle-data',
-  imports: [FormsModule, NzSelectModule, NamedSelect, NumberField, Mark, VehiclePicture],
+  imports: [FormsModule, NzCheckboxModule, NzSelectModule, NamedSelect, NumberField, Mark, VehiclePicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './vehicle.html',
   styleUrl: './vehicle.less',
@@ -253,12 +255,7 @@ export class VehicleDataSheet {
 
   protected save(): void {
     const v = this.vehicle();
-    const url = URL.createObjectURL(new Blob([writeVehicleFile(v)], { type: 'application/json' }));
-    const a = document.createElement('a');
-    a.href = url;
-    a.download = `${v.name.toLowerCase().replace(OWN_ID, '-')}.vehicle.json`;
-    a.click();
-    URL.revokeObjectURL(url);
+    saveFile(`${v.name.toLowerCase().replace(OWN_ID, '-')}.vehicle.json`, [writeVehicleFile(v)], 'application/json');
   }
 
   protected async read(event: Event): Promise<void> {

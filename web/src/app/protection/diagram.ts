@@ -35,6 +35,7 @@ import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { LayoutService } from '../services/layout.service';
 import { AnalysisService } from '../services/analysis.service';
+import { fileName, saveFile } from '../services/save-file';
 import { SelectionService } from '../services/selection.service';
 import { lineStates, nameOf, STATE_PARTS, stateSum, symbolWords } from './state-words';
 
@@ -210,11 +211,6 @@ export class DiagramSheet {
     const d = this.drawing();
     if (!d) return;
     const customer = this.designs.design()!.brief.customer;
-    const url = URL.createObjectURL(new Blob([drawingSvg(d, `${customer}, line diagram`)], { type: 'image/svg+xml' }));
-    const a = document.createElement('a');
-    a.href = url;
-    a.download = `${customer.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-line-diagram.svg`;
-    a.click();
-    URL.revokeObjectURL(url);
+    saveFile(fileName(customer, 'line-diagram.svg'), [drawingSvg(d, `${customer}, line diagram`)], 'image/svg+xml');
   }
 }

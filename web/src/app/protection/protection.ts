@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
-import { type SheetTab, SheetTabs } from '../frame/sheet-tabs';
+import { SheetTabs } from '../frame/sheet-tabs';
+import { SHEETS } from '../frame/stages';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { fuseRows } from './fuse-rows';
@@ -35,11 +36,7 @@ import { fuseRows } from './fuse-rows';
 export class ProtectionStage {
   private readonly assessments = inject(AssessmentService);
   private readonly designs = inject(DesignService);
-  protected readonly tabs: readonly SheetTab[] = [
-    { path: 'fuses', name: 'Fuses' },
-    { path: 'diagram', name: 'Line diagram' },
-    { path: 'live', name: 'What stays live' },
-  ];
+  protected readonly tabs = SHEETS.protection;
   protected readonly sum = computed(() => {
     const rows = fuseRows(this.assessments.assessment()!, this.designs.design()!.settings.backup === 'look');
     const of = (state: string): number => rows.filter((r) => r.state === state).length;

@@ -15,7 +15,7 @@ import { AnalysisService } from '../services/analysis.service';
           <thead>
             <tr>
               <th>what</th>
-              <th></th>
+              <th><span class="unseen">let go</span></th>
               <th>kept</th>
               <th>the draft would</th>
               <th><span class="unseen">take the draft’s</span></th>

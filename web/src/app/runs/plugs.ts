@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { figure, PLUG_WIRE_MM2, type PlugEdit, type PlugPair, type SizedRun } from '@meridex/core';
+import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { NamedSelect } from '../fields/named-select';
 import { Mark } from '../pictures/mark';
@@ -13,7 +14,7 @@ export const HOUSING_COLOURS = ['grey', 'red', 'black', 'blue', 'yellow', 'green
 /** Every pair of plugs with its face, what it carries and reaches, what else goes into it; and the thin leads. */
 @Component({
   selector: 'mx-plugs',
-  imports: [FormsModule, NzSelectModule, NamedSelect, Mark, PlugFace],
+  imports: [FormsModule, NzCheckboxModule, NzSelectModule, NamedSelect, Mark, PlugFace],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plugs.html',
   styleUrl: './plugs.less',

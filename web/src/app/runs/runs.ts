@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
 import { figure } from '@meridex/core';
-import { type SheetTab, SheetTabs } from '../frame/sheet-tabs';
+import { SheetTabs } from '../frame/sheet-tabs';
+import { SHEETS } from '../frame/stages';
 import { AssessmentService } from '../services/assessment.service';
 
 /** Every cable and where it goes: the sum, and the sheets of the stage. */
@@ -33,11 +34,7 @@ import { AssessmentService } from '../services/assessment.service';
 })
 export class RunsStage {
   private readonly assessments = inject(AssessmentService);
-  protected readonly tabs: readonly SheetTab[] = [
-    { path: 'cables', name: 'Cables' },
-    { path: 'ways', name: 'Ways and holes' },
-    { path: 'plugs', name: 'Plugs and leads' },
-  ];
+  protected readonly tabs = SHEETS.runs;
   protected readonly sum = computed(() => {
     const a = this.assessments.assessment()!;
     const metres = a.runs.reduce((m, r) => m + r.spec.outM + r.spec.backM, 0);

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
 import { CHEMISTRY, explainSupply, figure } from '@meridex/core';
-import { type SheetTab, SheetTabs } from '../frame/sheet-tabs';
+import { SheetTabs } from '../frame/sheet-tabs';
+import { SHEETS } from '../frame/stages';
 import { WhyDrawer } from '../frame/why-drawer';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
@@ -43,13 +44,7 @@ export class SupplyStage {
   protected readonly assessments = inject(AssessmentService);
   protected readonly figure = figure;
   protected readonly Infinity = Infinity;
-  protected readonly tabs: readonly SheetTab[] = [
-    { path: 'flow', name: 'The flow' },
-    { path: 'drafts', name: 'Three drafts' },
-    { path: 'feeds', name: 'What feeds it' },
-    { path: 'trip', name: 'The trip' },
-    { path: 'sheets', name: 'Settings and watching' },
-  ];
+  protected readonly tabs = SHEETS.supply;
   protected readonly chemistryName = computed(() => {
     const bank = this.assessments.assessment()!.supply.bank;
     return bank ? CHEMISTRY[bank.part.chemistry].name : '';

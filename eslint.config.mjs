@@ -34,7 +34,7 @@ export default tseslint.config(
     rules: { '@typescript-eslint/no-floating-promises': 'error' },
   },
   {
-    files: ['core/src/**/*.ts', 'server/src/**/*.ts', 'cli/src/**/*.ts'],
+    files: ['core/src/**/*.ts', 'contract/src/**/*.ts', 'server/src/**/*.ts', 'cli/src/**/*.ts'],
     ignores: ['**/*.spec.ts'],
     rules: { 'no-console': 'error', 'no-restricted-syntax': ['error', ...noPatterns], 'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }] },
   },

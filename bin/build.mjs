@@ -13,12 +13,12 @@ function stamp(file) {
 
 /** Builds what changed: core, server and command line by tsc, the web application by Angular unless it is not wanted. */
 export function build({ web = true } = {}) {
-  if (!isBuilt(['core/src', 'server/src', 'cli/src'], STAMP.node)) {
+  if (!isBuilt(['core/src', 'contract/src', 'server/src', 'cli/src'], STAMP.node)) {
     say('building core, server and command line …');
     if (runShown('npx', ['--no-install', 'tsc', '-b']) !== 0) giveUp('the build of core, server and command line failed');
     stamp(STAMP.node);
   }
-  if (web && !isBuilt(['core/src', 'web'], STAMP.web)) {
+  if (web && !isBuilt(['core/src', 'contract/src', 'web'], STAMP.web)) {
     say('building the web application …');
     const code = runShown('npx', ['--no-install', 'ng', 'build', '--configuration', 'production'], { cwd: join(ROOT, 'web'), env: { ...process.env, NG_CLI_ANALYTICS: 'false' } });
     if (code !== 0) giveUp('the build of the web application failed');

@@ -23,9 +23,9 @@ function run(command, args, options = {}) {
   return child;
 }
 
-run('npx', ['--no-install', 'tsc', '-b', 'core', 'server', 'cli', '--watch', '--preserveWatchOutput']);
+run('npx', ['--no-install', 'tsc', '-b', 'core', 'contract', 'server', 'cli', '--watch', '--preserveWatchOutput']);
 const env = { ...process.env, MERIDEX_DATABASE_URL: pg.url('meridex_app', 'meridex'), MERIDEX_PORT: String(api), MERIDEX_WEB: join(ROOT, 'web/dist/browser') };
-run(process.execPath, ['--watch-path=server/dist', '--watch-path=core/dist', '--watch-preserve-output', 'server/dist/main.js'], { env });
+run(process.execPath, ['--watch-path=server/dist', '--watch-path=core/dist', '--watch-path=contract/dist', '--watch-preserve-output', 'server/dist/main.js'], { env });
 run('npx', ['--no-install', 'ng', 'serve', '--port', String(page), '--proxy-config', 'proxy.cjs'], {
   cwd: join(ROOT, 'web'),
   env: { ...process.env, NG_CLI_ANALYTICS: 'false', MERIDEX_API: `http://127.0.0.1:${api}` },

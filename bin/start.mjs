@@ -5,6 +5,9 @@ import { say } from './lib/say.mjs';
 import { prepare, startServer } from './lib/server.mjs';
 
 // From an empty Debian machine to a running Meridex. Run again it is quick, and loses nothing.
+// Without the demo the first visitor makes the workshop; `npm start -- --no-demo`, or MERIDEX_DEMO=off.
+if (process.argv.includes('--no-demo')) process.env.MERIDEX_DEMO = 'off';
+const demo = process.env.MERIDEX_DEMO !== 'off';
 needModules();
 build();
 const pg = await startPostgres({ name: 'postgres', wishedPort: 54410 });
@@ -14,9 +17,13 @@ const server = await startServer(pg, { name: 'server', wishedPort: Number(proces
 say(`
   Meridex is at  ${server.address}
 
-  Demo workshop: Tallowgum Auto Electrics, Wirrabel (made up)
+${
+  demo
+    ? `  Demo workshop: Tallowgum Auto Electrics, Wirrabel (made up)
   sign in with   owner@tallowgum.example
-  password       wirrabel
+  password       wirrabel`
+    : '  No demo: the first visitor makes the workshop.'
+}
 
   Ctrl-C stops the server and its PostgreSQL.
 `);

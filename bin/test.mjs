@@ -69,7 +69,7 @@ const suites = [
   ['format', asOne(() => npx(['prettier', '--check', '.', '--log-level', 'warn']))],
   ['lint', asOne(() => npx(['eslint', '.']))],
   ['types of the specs', asOne(() => npx(['tsc', '-p', 'tsconfig.specs.json']))],
-  ['layers', asOne(() => npx(['depcruise', '--config', '.dependency-cruiser.cjs', 'core/src', 'server/src', 'cli/src', 'web/src/app']))],
+  ['layers', asOne(() => npx(['depcruise', '--config', '.dependency-cruiser.cjs', 'core/src', 'contract/src', 'server/src', 'cli/src', 'web/src/app']))],
   ['unused', asOne(() => npx(['knip', '--no-config-hints']))],
   ['core, server and command line', nodeSuite],
   ['web', webSuite],

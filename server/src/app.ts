@@ -5,6 +5,7 @@ import rateLimit from '@fastify/rate-limit';
 import Fastify, { type FastifyInstance } from 'fastify';
 import { serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';
 import { z } from 'zod';
+import { openRoutes, peopleRoutes } from './accounts/people-routes.js';
 import { accountRoutes } from './accounts/routes.js';
 import type { Database } from './db/client.js';
 import { designRoutes } from './designs/routes.js';
@@ -25,13 +26,15 @@ export interface AppOptions {
   readonly db: Database;
   readonly queue: Queue;
   readonly webRoot: string | null;
+  /** False: the demo’s account signs in no more. */
+  readonly demo?: boolean;
   readonly log?: boolean;
 }
 
 const SELF = ["'self'"];
 
 /** The whole server, not yet listening. */
-export async function buildApp({ db, queue, webRoot, log = false }: AppOptions): Promise<FastifyInstance> {
+export async function buildApp({ db, queue, webRoot, demo = true, log = false }: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({ logger: log ? { level: 'warn' } : false, bodyLimit: 2 * 1024 * 1024 });
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
@@ -60,7 +63,9 @@ export async function buildApp({ db, queue, webRoot, log = false }: AppOptions):
   await app.register(cookie);
   await app.register(rateLimit, { global: false });
   app.get('/api/health', { schema: { response: { 200: z.object({ ok: z.boolean() }) } } }, () => ({ ok: true }));
-  for (const routes of [accountRoutes, jobRoutes, designRoutes, tickRoutes, readingRoutes, packRoutes, drillRoutes, diagramRoutes, vehicleRoutes, partRoutes]) await app.register(routes(db));
+  for (const routes of [peopleRoutes, jobRoutes, designRoutes, tickRoutes, readingRoutes, packRoutes, drillRoutes, diagramRoutes, vehicleRoutes, partRoutes]) await app.register(routes(db));
+  await app.register(accountRoutes(db, demo));
+  await app.register(openRoutes(db, demo));
   await app.register(tripRoutes(db, queue));
   if (webRoot) await serveWeb(app, webRoot);
   return app;

@@ -5,6 +5,8 @@ const schema = z.object({
   MERIDEX_DATABASE_URL: z.string().regex(/^postgres(ql)?:\/\//, { message: 'a postgresql:// address' }),
   MERIDEX_HOST: z.string().default('127.0.0.1'),
   MERIDEX_PORT: z.coerce.number().int().min(0).max(65535).default(4200),
+  /** `off`: the demo’s account, whose password everybody knows, signs in no more. */
+  MERIDEX_DEMO: z.enum(['on', 'off'], { message: 'on or off' }).default('on'),
   /** Folder of the built web application; empty: the API alone. */
   MERIDEX_WEB: z.string().default(''),
 });
@@ -14,6 +16,7 @@ export interface Config {
   readonly host: string;
   readonly port: number;
   readonly webRoot: string | null;
+  readonly demo: boolean;
 }
 
 /** Reads the environment once; a bad setting ends the start with its name. */
@@ -24,5 +27,5 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     throw new Error(`${issue.path.join('.')}: got ${env[String(issue.path[0])] ?? 'nothing'}; ${issue.message} is accepted`);
   }
   const e = parsed.data;
-  return Object.freeze({ databaseUrl: e.MERIDEX_DATABASE_URL, host: e.MERIDEX_HOST, port: e.MERIDEX_PORT, webRoot: e.MERIDEX_WEB || null });
+  return Object.freeze({ databaseUrl: e.MERIDEX_DATABASE_URL, host: e.MERIDEX_HOST, port: e.MERIDEX_PORT, webRoot: e.MERIDEX_WEB || null, demo: e.MERIDEX_DEMO === 'on' });
 }

@@ -1,5 +1,5 @@
-import { and, eq, gt, sql } from 'drizzle-orm';
-import type { Database } from '../db/client.js';
+import { and, eq, gt, lt, sql } from 'drizzle-orm';
+import type { Database, Tx } from '../db/client.js';
 import { accounts, sessions, workshops } from '../db/schema.js';
 import { hashPassword, hashToken, newToken, passwordFits } from './password.js';
 
@@ -20,7 +20,7 @@ const nobody = hashPassword(newToken().token);
 async function personOf(db: Database, workshopId: string, accountId: string): Promise<Person | null> {
   return db.inWorkshop(workshopId, async (tx) => {
     const [row] = await tx.select({ account: accounts, workshop: workshops.name }).from(accounts).innerJoin(workshops, eq(workshops.id, accounts.workshopId)).where(eq(accounts.id, accountId));
-    if (!row) return null;
+    if (!row || row.account.endedAt !== null) return null;
     const { account } = row;
     return { accountId: account.id, workshopId: account.workshopId, name: account.name, email: account.email, role: account.role, workshop: row.workshop };
   });
@@ -31,13 +31,18 @@ export async function signIn(db: Database, email: string, password: string): Pro
   const address = email.trim().toLowerCase();
   const account = await db.withSetting('app.sign_in_email', address, async (tx) => (await tx.select().from(accounts).where(eq(accounts.email, address)))[0]);
   const fits = await passwordFits(account?.passwordHash ?? (await nobody), password);
-  if (!account || !fits) return null;
-  const { token, tokenHash } = newToken();
-  await db.inWorkshop(account.workshopId, (tx) =>
-    tx.insert(sessions).values({ tokenHash, workshopId: account.workshopId, accountId: account.id, expiresAt: new Date(Date.now() + SESSION_DAYS * 86_400_000).toISOString() }),
-  );
+  if (!account || account.endedAt !== null || !fits) return null;
+  const token = await db.inWorkshop(account.workshopId, (tx) => openSession(tx, account.workshopId, account.id));
   const person = await personOf(db, account.workshopId, account.id);
   return person && { person, token };
+}
+
+/** A new session's token; those of the account that have run out are cleared by the way. */
+export async function openSession(tx: Tx, workshopId: string, accountId: string): Promise<string> {
+  const { token, tokenHash } = newToken();
+  await tx.delete(sessions).where(and(eq(sessions.accountId, accountId), lt(sessions.expiresAt, sql`now()`)));
+  await tx.insert(sessions).values({ tokenHash, workshopId, accountId, expiresAt: new Date(Date.now() + SESSION_DAYS * 86_400_000).toISOString() });
+  return token;
 }
 
 /** The person behind a token; null when it is unknown or has run out. */

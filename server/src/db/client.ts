@@ -10,8 +10,10 @@ export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
 export interface Database {
   /** Runs in a transaction that sees only this workshop's rows. */
   inWorkshop<T>(workshopId: string, work: (tx: Tx) => Promise<T>): Promise<T>;
-  /** Runs in a transaction that sees only the row that one setting names (sign-in address or session token). */
-  withSetting<T>(setting: 'app.sign_in_email' | 'app.session_hash', value: string, work: (tx: Tx) => Promise<T>): Promise<T>;
+  /** Runs in a transaction that sees only the row that one setting names (sign-in address session token or invitation). */
+  withSetting<T>(setting: 'app.sign_in_email' | 'app.session_hash' | 'app.invite_hash', value: string, work: (tx: Tx) => Promise<T>): Promise<T>;
+  /** Runs in a transaction that sees no workshop’s rows. */
+  outside<T>(work: (tx: Tx) => Promise<T>): Promise<T>;
   close(): Promise<void>;
 }
 
@@ -28,6 +30,7 @@ export function openDatabase(url: string): Database {
   return {
     inWorkshop: (workshopId, work) => scoped('app.workshop_id', workshopId, work),
     withSetting: scoped,
+    outside: (work) => db.transaction(work),
     close: () => pool.end(),
   };
 }

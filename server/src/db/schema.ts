@@ -18,6 +18,8 @@ export const accounts = pgTable('accounts', {
   name: text('name').notNull(),
   role: text('role').notNull(),
   passwordHash: text('password_hash').notNull(),
+  /** Since then nobody signs in by it. */
+  endedAt: timestamp('ended_at', { withTimezone: true, mode: 'string' }),
   createdAt: at('created_at'),
 });
 
@@ -29,7 +31,22 @@ export const sessions = pgTable('sessions', {
     .notNull()
     .references(() => accounts.id),
   expiresAt: timestamp('expires_at', { withTimezone: true, mode: 'string' }).notNull(),
+  createdAt: at('created_at'),
 });
+
+/** A link by which somebody joins; only the hash of its token is kept, and it is used once. */
+export const invites = pgTable('invites', {
+  tokenHash: text('token_hash').primaryKey(),
+  workshopId: workshopId(),
+  role: text('role').notNull(),
+  author: text('author').notNull(),
+  expiresAt: timestamp('expires_at', { withTimezone: true, mode: 'string' }).notNull(),
+  usedAt: timestamp('used_at', { withTimezone: true, mode: 'string' }),
+  createdAt: at('created_at'),
+});
+
+/** Its one row is there once a workshop was made. */
+export const installation = pgTable('installation', { id: integer('id').primaryKey().default(1), madeAt: at('made_at') });
 
 export const customers = pgTable('customers', { id: id(), workshopId: workshopId(), name: text('name').notNull(), createdAt: at('created_at') }, (t) => [
   unique('customers_by_name').on(t.workshopId, t.name),

@@ -1,7 +1,8 @@
 import { assess, DEMO_JOBS, catalogueOf, type DemoJob } from '@meridex/core';
 import { drizzle } from 'drizzle-orm/node-postgres';
-import { eq, sql } from 'drizzle-orm';
+import { sql } from 'drizzle-orm';
 import pg from 'pg';
+import { DEMO } from './account.js';
 import { hashPassword } from '../accounts/password.js';
 import type { Tx } from '../db/client.js';
 import * as schema from '../db/schema.js';
@@ -9,8 +10,7 @@ import { createJob } from '../jobs/store.js';
 import { keepReading } from '../readings/store.js';
 import { keepTick } from '../ticks/store.js';
 
-/** The made-up workshop's owner, shown on the sign-in page. */
-export const DEMO = { workshop: 'Tallowgum Auto Electrics', email: 'owner@tallowgum.example', password: 'wirrabel', name: 'owner' } as const;
+export { DEMO } from './account.js';
 const DAY_MS = 86_400_000;
 
 /** A made-up reading: what the model expects, a little off as meters are, or far off where the story wants a fault. */
@@ -31,14 +31,14 @@ async function loadJob(tx: Tx, workshopId: string, demo: DemoJob): Promise<void>
   }
 }
 
-/** Loads the demo workshop once; a second call finds it there and changes nothing. True when it was loaded. */
+/** Loads the demo workshop into an empty installation; where any workshop is there it changes nothing. True when it was loaded. */
 export async function loadDemo(ownerUrl: string): Promise<boolean> {
   const client = new pg.Client({ connectionString: ownerUrl });
   await client.connect();
   try {
     return await drizzle(client, { schema }).transaction(async (tx) => {
-      const there = await tx.select().from(schema.accounts).where(eq(schema.accounts.email, DEMO.email));
-      if (there.length) return false;
+      if ((await tx.select().from(schema.installation)).length) return false;
+      await tx.insert(schema.installation).values({});
       const [workshop] = await tx.insert(schema.workshops).values({ name: DEMO.workshop }).returning();
       const workshopId = workshop!.id;
       await tx.execute(sql`select set_config('app.workshop_id', ${workshopId}, true)`);

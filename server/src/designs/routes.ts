@@ -1,8 +1,9 @@
+import { mayNot } from '@meridex/contract';
 import { patchSchema, type Patch } from '@meridex/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
-import { personOf, signedIn } from '../http/guard.js';
+import { allowed, personOf, signedIn } from '../http/guard.js';
 import { history, newestRevision, saveRevision } from './store.js';
 
 const params = z.object({ jobId: z.uuid() });
@@ -10,6 +11,9 @@ const message = z.object({ message: z.string() });
 const revision = z.object({ number: z.number(), design: z.unknown(), author: z.string(), at: z.string() });
 const clash = z.object({ path: z.string(), mine: z.unknown(), theirs: z.unknown() });
 const refused = message.extend({ clashes: z.array(clash).optional(), newest: revision.optional() });
+
+/** True of a patch that accepts a finding, or takes that back, in any vehicle of the job. */
+const accepts = (patch: Patch): boolean => patch.some((op) => op.path === '' || op.path.split('/').includes('accepted'));
 
 export const designRoutes =
   (db: Database): FastifyPluginAsyncZod =>
@@ -24,15 +28,18 @@ export const designRoutes =
     app.post(
       '/api/jobs/:jobId/revisions',
       {
+        preHandler: allowed('plan'),
         schema: {
           params,
           body: z.object({ base: z.number().int().min(1), patch: patchSchema, clientId: z.uuid() }),
-          response: { 200: z.object({ number: z.number(), at: z.string(), merged: z.boolean(), design: z.unknown() }), 404: refused, 409: refused, 422: refused },
+          response: { 200: z.object({ number: z.number(), at: z.string(), merged: z.boolean(), design: z.unknown() }), 403: refused, 404: refused, 409: refused, 422: refused },
         },
       },
       async (request, reply) => {
         const person = personOf(request);
         const { base, patch, clientId } = request.body;
+        const words = accepts(patch as Patch) ? mayNot(person.role, 'accept') : null;
+        if (words !== null) return reply.code(403).send({ message: words });
         const saved = await db.inWorkshop(person.workshopId, (tx) => saveRevision(tx, person.workshopId, request.params.jobId, { base, patch: patch as Patch, clientId, author: person.name }));
         if (!saved.ok) return reply.code(saved.status).send({ message: saved.message, clashes: saved.clashes ? [...saved.clashes] : undefined, newest: saved.newest });
         return { number: saved.revision.number, at: saved.revision.at, merged: saved.merged, design: saved.revision.design };

@@ -1,5 +1,6 @@
+import { type Deed, mayNot } from '@meridex/contract';
 import type { FastifyReply, FastifyRequest } from 'fastify';
-import { personByToken, type Person } from '../accounts/store.js';
+import { personByToken, SESSION_DAYS, type Person } from '../accounts/store.js';
 import type { Database } from '../db/client.js';
 
 export const COOKIE = 'meridex_session';
@@ -23,4 +24,17 @@ export function signedIn(db: Database) {
 export function personOf(request: FastifyRequest): Person {
   if (!request.person) throw new Error('route without guard');
   return request.person;
+}
+
+/** Turns away whose role may not do something, with who may. */
+export const allowed =
+  (deed: Deed) =>
+  async (request: FastifyRequest, reply: FastifyReply): Promise<void> => {
+    const words = mayNot(personOf(request).role, deed);
+    if (words !== null) await reply.code(403).send({ message: words });
+  };
+
+/** Gives the browser its session: kept from scripts and other sites, over TLS from plain connections too. */
+export function giveSession(reply: FastifyReply, token: string): FastifyReply {
+  return reply.setCookie(COOKIE, token, { path: '/', httpOnly: true, sameSite: 'strict', secure: 'auto', maxAge: SESSION_DAYS * 86400 });
 }

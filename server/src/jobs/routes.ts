@@ -2,7 +2,7 @@ import { STAGES } from '@meridex/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
-import { personOf, signedIn } from '../http/guard.js';
+import { allowed, personOf, signedIn } from '../http/guard.js';
 import { baySheet, createJob } from './store.js';
 
 const jobLine = z.object({
@@ -37,9 +37,13 @@ export const jobRoutes =
       const { lines, buy, care } = await db.inWorkshop(personOf(request).workshopId, baySheet);
       return { lines: lines.map((l) => ({ ...l, stages: [...l.stages] })), buy: [...buy], care: [...care] };
     });
-    app.post('/api/jobs', { schema: { body: newJob, response: { 201: z.object({ id: z.string() }) } } }, async (request, reply) => {
-      const person = personOf(request);
-      const id = await db.inWorkshop(person.workshopId, (tx) => createJob(tx, person.workshopId, person.name, request.body));
-      return reply.code(201).send({ id });
-    });
+    app.post(
+      '/api/jobs',
+      { preHandler: allowed('open jobs'), schema: { body: newJob, response: { 201: z.object({ id: z.string() }), 403: z.object({ message: z.string() }) } } },
+      async (request, reply) => {
+        const person = personOf(request);
+        const id = await db.inWorkshop(person.workshopId, (tx) => createJob(tx, person.workshopId, person.name, request.body));
+        return reply.code(201).send({ id });
+      },
+    );
   };

@@ -1,7 +1,7 @@
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
-import { personOf, signedIn } from '../http/guard.js';
+import { allowed, personOf, signedIn } from '../http/guard.js';
 import { jobExists } from '../jobs/store.js';
 import { keepReading, readingsOf } from './store.js';
 
@@ -22,7 +22,7 @@ export const readingRoutes =
     app.get('/api/jobs/:jobId/readings', { schema: { params, response: { 200: z.array(reading.extend({ unit: z.string(), author: z.string(), at: z.string() })) } } }, (request) =>
       db.inWorkshop(personOf(request).workshopId, (tx) => readingsOf(tx, request.params.jobId)),
     );
-    app.post('/api/jobs/:jobId/readings', { schema: { params, body: reading, response: { 204: z.null(), 404: message } } }, async (request, reply) => {
+    app.post('/api/jobs/:jobId/readings', { preHandler: allowed('read'), schema: { params, body: reading, response: { 204: z.null(), 403: message, 404: message } } }, async (request, reply) => {
       const person = personOf(request);
       const kept = await db.inWorkshop(person.workshopId, async (tx) => {
         if (!(await jobExists(tx, request.params.jobId))) return false;

@@ -1,7 +1,7 @@
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
-import { personOf, signedIn } from '../http/guard.js';
+import { allowed, personOf, signedIn } from '../http/guard.js';
 import { jobExists } from '../jobs/store.js';
 import { keepTick, ticksOf } from './store.js';
 
@@ -16,7 +16,7 @@ export const tickRoutes =
     app.get('/api/jobs/:jobId/ticks', { schema: { params, response: { 200: z.array(tick.extend({ author: z.string(), at: z.string() })) } } }, (request) =>
       db.inWorkshop(personOf(request).workshopId, (tx) => ticksOf(tx, request.params.jobId)),
     );
-    app.post('/api/jobs/:jobId/ticks', { schema: { params, body: tick, response: { 204: z.null(), 404: message } } }, async (request, reply) => {
+    app.post('/api/jobs/:jobId/ticks', { preHandler: allowed('tick'), schema: { params, body: tick, response: { 204: z.null(), 403: message, 404: message } } }, async (request, reply) => {
       const person = personOf(request);
       const kept = await db.inWorkshop(person.workshopId, async (tx) => {
         if (!(await jobExists(tx, request.params.jobId))) return false;

@@ -4,7 +4,7 @@ import { z } from 'zod';
 import type { Database } from '../db/client.js';
 import { designOf, vehicleAsked } from '../designs/of-vehicle.js';
 import { newestRevision } from '../designs/store.js';
-import { personOf, signedIn } from '../http/guard.js';
+import { allowed, personOf, signedIn } from '../http/guard.js';
 import type { Queue } from '../queue/queue.js';
 import { askForTrips, newestTripRun, stopTrips, tripRun, type TripRun } from './store.js';
 
@@ -50,7 +50,7 @@ export const tripRoutes =
       vehicle: vehicleAsked.shape.vehicle,
     });
 
-    app.post('/api/jobs/:jobId/trips', { schema: { params: ofJob, body, response: { 202: run, 404: message, 422: message } } }, async (request, reply) => {
+    app.post('/api/jobs/:jobId/trips', { preHandler: allowed('plan'), schema: { params: ofJob, body, response: { 202: run, 403: message, 404: message, 422: message } } }, async (request, reply) => {
       const person = personOf(request);
       const { jobId } = request.params;
       const asked = await db.inWorkshop(person.workshopId, async (tx) => {
@@ -76,7 +76,7 @@ export const tripRoutes =
       return found ? shown(found) : reply.code(404).send(NOT_THERE);
     });
 
-    app.post('/api/trips/:id/stop', { schema: { params: byId, response: { 200: run, 404: message } } }, async (request, reply) => {
+    app.post('/api/trips/:id/stop', { preHandler: allowed('plan'), schema: { params: byId, response: { 200: run, 403: message, 404: message } } }, async (request, reply) => {
       const found = await db.inWorkshop(personOf(request).workshopId, async (tx) => {
         await stopTrips(tx, request.params.id);
         return tripRun(tx, request.params.id);

@@ -1,0 +1,2 @@
+export * from './people.js';
+export * from './roles.js';

@@ -1,0 +1,14 @@
+import { DEEDS, may, mayNot, ROLES } from './roles.js';
+
+describe('who may do what', () => {
+  it('is all of it for the owner, nothing for who only looks, nothing for a role that is none', () => {
+    expect(DEEDS.every((d) => may('owner', d))).toBeTrue();
+    for (const role of ['viewer', 'reviewer', 'king']) expect(DEEDS.some((d) => may(role, d))).toBeFalse();
+  });
+  it('lets an apprentice plan and tick, not accept, nor open or settle jobs', () => expect(DEEDS.filter((d) => may('apprentice', d))).toEqual(['plan', 'tick', 'read']));
+  it('is told with who may instead', () => {
+    expect(mayNot('apprentice', 'accept')).toBe('An apprentice may not accept a finding; an owner or electrician may.');
+    expect(mayNot('electrician', 'people')).toBe('An electrician may not invite people and change what they may do; an owner may.');
+    for (const role of ROLES) for (const deed of DEEDS) expect(mayNot(role, deed) === null).toBe(may(role, deed));
+  });
+});

@@ -1,0 +1,39 @@
+/** What a person is in a workshop. */
+export const ROLES = ['owner', 'electrician', 'apprentice', 'mains electrician', 'viewer', 'reviewer'] as const;
+export type Role = (typeof ROLES)[number];
+
+/** What can be done, as far as not everybody may. */
+export const DEEDS = ['plan', 'accept', 'tick', 'read', 'open jobs', 'settle jobs', 'keep parts', 'people'] as const;
+export type Deed = (typeof DEEDS)[number];
+
+/** Who may do what; looking is everybody's. */
+export const MAY: Readonly<Record<Role, readonly Deed[]>> = {
+  owner: DEEDS,
+  electrician: ['plan', 'accept', 'tick', 'read', 'open jobs', 'settle jobs', 'keep parts'],
+  apprentice: ['plan', 'tick', 'read'],
+  'mains electrician': ['tick', 'read'],
+  viewer: [],
+  reviewer: [],
+};
+
+const DEED_WORDS: Readonly<Record<Deed, string>> = {
+  plan: 'change a plan',
+  accept: 'accept a finding',
+  tick: 'tick a step',
+  read: 'enter a reading',
+  'open jobs': 'open a job',
+  'settle jobs': 'set a job’s state and day',
+  'keep parts': 'keep parts and vehicles for the workshop',
+  people: 'invite people and change what they may do',
+};
+
+/** True where a role may do something; a role that nobody knows may nothing. @example may('apprentice', 'accept') // false */
+export const may = (role: string, deed: Deed): boolean => (MAY[role as Role] ?? []).includes(deed);
+
+/** Why one may not, in words; null where one may. @example mayNot('viewer', 'tick') // 'A viewer may not tick a step; an owner, electrician, apprentice or mains electrician may.' */
+export function mayNot(role: string, deed: Deed): string | null {
+  if (may(role, deed)) return null;
+  const who = ROLES.filter((r) => may(r, deed));
+  const list = who.length > 1 ? `${who.slice(0, -1).join(', ')} or ${who.at(-1)}` : who[0];
+  return `${/^[aeiou]/.test(role) ? 'An' : 'A'} ${role} may not ${DEED_WORDS[deed]}; ${/^[aeiou]/.test(who[0]!) ? 'an' : 'a'} ${list} may.`;
+}

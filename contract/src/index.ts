@@ -1,2 +1,3 @@
+export * from './jobs.js';
 export * from './people.js';
 export * from './roles.js';

@@ -39,6 +39,27 @@ describe('the server on a real PostgreSQL', () => {
     await database?.drop();
   });
 
+  describe('a job', () => {
+    const lineOf = async (id: string): Promise<{ state: string; promisedOn: string | null; note: string; next: { say: string } }> =>
+      (await get('/api/jobs')).json<{ lines: (Line & { state: string; promisedOn: string | null; note: string; next: { say: string } })[] }>().lines.find((l) => l.id === id)!;
+    const settle = (id: string, change: object, as = cookie) => app.inject({ method: 'PATCH', url: `/api/jobs/${id}`, payload: change, headers: { cookie: as } });
+
+    it('is given a state, a day and a note, each alone, and a day is taken back', async () => {
+      const id = await newJob();
+      await settle(id, { state: 'parts ordered', promisedOn: '2027-02-03', note: 'gland from the coast' });
+      expect(await lineOf(id)).toEqual(jasmine.objectContaining({ state: 'parts ordered', promisedOn: '2027-02-03', note: 'gland from the coast' }));
+      expect((await settle(id, { promisedOn: null })).statusCode).toBe(204);
+      expect(await lineOf(id)).toEqual(jasmine.objectContaining({ state: 'parts ordered', promisedOn: null, note: 'gland from the coast' }));
+      expect((await settle(id, {})).statusCode).toBe(204);
+    });
+    it('refuses a state that is none, and another workshop’s job', async () => {
+      const id = await newJob();
+      const odd = await settle(id, { state: 'lost' });
+      expect([odd.statusCode, odd.json<{ message: string }>().message]).toEqual([400, jasmine.stringContaining('state')]);
+      expect((await settle(id, { state: 'closed' }, otherCookie)).statusCode).toBe(404);
+    });
+  });
+
   describe('signing in', () => {
     it('turns away a wrong password and an unknown address alike', async () => {
       for (const email of [DEMO.email, 'nobody@nowhere.example']) {

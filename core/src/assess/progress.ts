@@ -15,7 +15,7 @@ export interface Done {
 const share = (part: number, whole: number): Progress => (whole > 0 && part >= whole ? 'solid' : part > 0 ? 'half' : 'hollow');
 
 /** Jobs that have left the workshop. */
-export const isOut = (state: string | undefined): boolean => state === 'handed over' || state === 'in service';
+export const isOut = (state: string | undefined): boolean => state === 'handed over' || state === 'in service' || state === 'closed';
 
 /** Progress of each stage from the design's own content, the ticks and the readings; a stop keeps a stage from complete. */
 export function stageProgress(design: Design, a: Assessment, done: Done): Record<Stage, Progress> {

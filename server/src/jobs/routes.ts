@@ -1,9 +1,10 @@
+import { settleJobSchema } from '@meridex/contract';
 import { STAGES } from '@meridex/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
 import { allowed, personOf, signedIn } from '../http/guard.js';
-import { baySheet, createJob } from './store.js';
+import { baySheet, createJob, settleJob } from './store.js';
 
 const jobLine = z.object({
   id: z.string(),
@@ -44,6 +45,15 @@ export const jobRoutes =
         const person = personOf(request);
         const id = await db.inWorkshop(person.workshopId, (tx) => createJob(tx, person.workshopId, person.name, request.body));
         return reply.code(201).send({ id });
+      },
+    );
+    const message = z.object({ message: z.string() });
+    app.patch(
+      '/api/jobs/:jobId',
+      { preHandler: allowed('settle jobs'), schema: { params: z.object({ jobId: z.uuid() }), body: settleJobSchema, response: { 204: z.null(), 403: message, 404: message } } },
+      async (request, reply) => {
+        const there = await db.inWorkshop(personOf(request).workshopId, (tx) => settleJob(tx, request.params.jobId, request.body));
+        return there ? reply.code(204).send(null) : reply.code(404).send({ message: 'This job is not in your workshop.' });
       },
     );
   };

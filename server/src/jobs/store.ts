@@ -14,6 +14,7 @@ import {
   vehicleIds,
   vehicleName,
 } from '@meridex/core';
+import type { SettleJob } from '@meridex/contract';
 import { asc, eq, sql } from 'drizzle-orm';
 import type { Tx } from '../db/client.js';
 import { jobs, readings, ticks, vehicles } from '../db/schema.js';
@@ -60,19 +61,28 @@ export async function createJob(tx: Tx, workshopId: string, author: string, n: N
   return job!.id;
 }
 
+/** What a person settles of a job; false where it is not there. */
+export async function settleJob(tx: Tx, jobId: string, { state, promisedOn, note }: SettleJob): Promise<boolean> {
+  const change = { ...(state !== undefined ? { state } : {}), ...(promisedOn !== undefined ? { promisedOn } : {}), ...(note !== undefined ? { note } : {}) };
+  if (!Object.keys(change).length) return jobExists(tx, jobId);
+  return (await tx.update(jobs).set(change).where(eq(jobs.id, jobId)).returning({ id: jobs.id })).length === 1;
+}
+
 function hold(a: Assessment, state: string, note: string): JobLine['hold'] {
   const stop = a.open.find((f) => f.severity === 'stop');
-  if (state === 'handed over') return { mark: 'holds', say: 'handed over' };
+  if (state === 'handed over' || state === 'closed') return { mark: 'holds', say: state };
   if (state === 'in service') return { mark: 'look', say: note || 'in service' };
-  if (state === 'sign-off') return { mark: 'stop', say: note };
+  if (state === 'sign-off') return { mark: 'stop', say: note || 'waits for sign-off' };
   if (stop) return { mark: 'stop', say: inWords(stop).say };
-  if (state === 'quoted') return { mark: 'waits', say: `waiting: ${note}` };
+  if (state === 'quoted') return { mark: 'waits', say: `waiting: ${note || 'for the customer’s answer'}` };
+  if (state === 'parts ordered') return { mark: 'waits', say: `waiting: ${note || 'for the parts'}` };
   return a.open.length ? { mark: 'look', say: `${a.open.length} to look at` } : { mark: 'holds', say: 'nothing' };
 }
 
 function next(a: Assessment, done: Done, state: string, note: string): JobLine['next'] {
   const stop = a.open.find((f) => f.severity === 'stop');
   if (!a.day.loads.length) return { stage: 'loads', say: 'Type what must run' };
+  if (state === 'closed') return { stage: 'look-after', say: 'Nothing: it is closed' };
   if (state === 'handed over') return { stage: 'look-after', say: `First service: re-tighten ${a.runs.length * 4} joints` };
   if (state === 'in service') return { stage: 'prove', say: 'Measure at the load that fails, circuit on' };
   if (state === 'sign-off') return { stage: 'checks', say: 'Sign-off by the licensed electrician' };
@@ -153,6 +163,7 @@ export async function baySheet(tx: Tx): Promise<BaySheet> {
     const ticked = new Set(lastTicks.filter((t) => t.jobId === job.id && t.done).map((t) => t.stepId));
     const a = assessWhole(revision.design, catalogueOf(revision.design));
     lines.push(line(job, revision, a, { ticked, read: new Set(readRows.filter((r) => r.jobId === job.id).map((r) => r.rowId)), state: job.state }));
+    if (job.state === 'closed') continue;
     if (isOut(job.state)) care.push({ id: job.id, customer: revision.design.brief.customer, on: job.promisedOn, joints: a.runs.length * 4 });
     else if (job.promisedOn !== null && job.promisedOn <= soon && ticked.size < a.fit.length) orders.push(a.order);
   }

@@ -3,6 +3,7 @@ import { HttpTestingController, provideHttpClientTesting } from '@angular/common
 import { provideZonelessChangeDetection } from '@angular/core';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
+import { en_US, provideNzI18n } from 'ng-zorro-antd/i18n';
 import type { Bay, JobLine } from '../services/jobs.service';
 import { BaySheet } from './bay-sheet';
 
@@ -34,7 +35,7 @@ describe('the bay sheet', () => {
   };
 
   beforeEach(() => {
-    TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), provideHttpClient(), provideHttpClientTesting(), provideRouter([])] });
+    TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), provideHttpClient(), provideHttpClientTesting(), provideRouter([]), provideNzI18n(en_US)] });
     fixture = TestBed.createComponent(BaySheet);
     server = TestBed.inject(HttpTestingController);
     element = fixture.nativeElement as HTMLElement;
@@ -73,5 +74,49 @@ describe('the bay sheet', () => {
     server.expectOne('/api/jobs').error(new ProgressEvent('error'));
     await fixture.whenStable();
     expect(element.querySelector('[role=alert]')!.textContent).toContain('the server does not answer');
+  });
+
+  it('finds among the jobs by any words, and lets what is closed stand aside', async () => {
+    await show({ lines: [line('a', { customer: 'Two Creeks', state: 'quoted' }), line('b', { note: 'gland' }), line('c', { state: 'closed' })], buy: [], care: [] });
+    const names = (): string[] => [...element.querySelectorAll('td.job b')].map((b) => b.textContent!);
+    expect(names()).toEqual(['Two Creeks', 'Customer b']);
+    const type = async (words: string): Promise<void> => {
+      const field = element.querySelector<HTMLInputElement>('[aria-label="Find among the jobs"]')!;
+      field.value = words;
+      field.dispatchEvent(new Event('input'));
+      await fixture.whenStable();
+    };
+    await type('gland');
+    expect(names()).toEqual(['Customer b']);
+    await type('xyz');
+    expect(element.querySelector('td.empty')!.textContent).toContain('No job has “xyz”');
+    await type('');
+    [...element.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.trim() === '1 closed')!.click();
+    await fixture.whenStable();
+    expect(names()).toEqual(['Two Creeks', 'Customer b', 'Customer c']);
+  });
+
+  it('sets the state and the note of a job, and says what is against it; nothing typed is lost', async () => {
+    await show({ lines: [line('a', { state: 'planning' })], buy: [], care: [] });
+    element.querySelector<HTMLElement>('button.state')!.click();
+    await fixture.whenStable();
+    const note = document.querySelector<HTMLInputElement>('.ant-modal input[name=note]')!;
+    note.value = 'waits for glands';
+    note.dispatchEvent(new Event('input'));
+    const send = async (): Promise<void> => {
+      document.querySelector<HTMLElement>('.ant-modal form')!.dispatchEvent(new Event('submit'));
+      await fixture.whenStable();
+    };
+    await send();
+    const asked = server.expectOne({ method: 'PATCH', url: '/api/jobs/a' });
+    expect(asked.request.body).toEqual({ state: 'planning', promisedOn: '2099-01-02', note: 'waits for glands' });
+    asked.flush({ message: 'A viewer may not set a job’s state and day; an owner or electrician may.' }, { status: 403, statusText: 'said' });
+    await fixture.whenStable();
+    expect(document.querySelector('.ant-modal [role=alert]')!.textContent).toContain('A viewer may not');
+    expect(note.value).toBe('waits for glands');
+    await send();
+    server.expectOne({ method: 'PATCH', url: '/api/jobs/a' }).flush(null, { status: 204, statusText: 'kept' });
+    await show({ lines: [line('a', { note: 'waits for glands' })], buy: [], care: [] });
+    expect(element.querySelector('button.state')!.textContent).toBe('planning');
   });
 });

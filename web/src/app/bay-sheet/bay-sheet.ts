@@ -3,14 +3,19 @@ import { type HttpErrorResponse } from '@angular/common/http';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
+import { JOB_STATES, type JobState } from '@meridex/contract';
+import { isOut } from '@meridex/core';
 import { NzDatePickerModule } from 'ng-zorro-antd/date-picker';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzModalModule } from 'ng-zorro-antd/modal';
+import { NzSelectModule } from 'ng-zorro-antd/select';
+import { NamedSelect } from '../fields/named-select';
 import { Strip } from '../frame/strip';
 import { Mark } from '../pictures/mark';
 import { MiniTrunk } from '../pictures/mini-trunk';
 import { DesignService } from '../services/design.service';
 import { type Bay, JobsService, type JobLine } from '../services/jobs.service';
+import { inWordsOf } from '../services/people.service';
 
 const DAY_MS = 86_400_000;
 const isoDay = (d: Date): string => `${d.getFullYear()}-${String(d.getMonth() + 1).padStart(2, '0')}-${String(d.getDate()).padStart(2, '0')}`;
@@ -18,7 +23,7 @@ const isoDay = (d: Date): string => `${d.getFullYear()}-${String(d.getMonth() + 
 /** Home: the workshop's jobs by promised day, what holds each up, and the next thing to do. */
 @Component({
   selector: 'mx-bay-sheet',
-  imports: [Strip, RouterLink, DatePipe, FormsModule, NzModalModule, NzInputModule, NzDatePickerModule, Mark, MiniTrunk],
+  imports: [Strip, RouterLink, DatePipe, FormsModule, NzModalModule, NzInputModule, NzDatePickerModule, NzSelectModule, NamedSelect, Mark, MiniTrunk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './bay-sheet.html',
@@ -28,7 +33,22 @@ export class BaySheet {
   private readonly jobs = inject(JobsService);
   private readonly router = inject(Router);
   protected readonly bay = signal<Bay | null>(null);
-  protected readonly lines = computed(() => this.bay()?.lines ?? null);
+  protected readonly find = signal('');
+  protected readonly showClosed = signal(false);
+  /** What is closed stands aside until it is asked for. */
+  protected readonly closed = computed(() => (this.bay()?.lines ?? []).filter((l) => l.state === 'closed').length);
+  protected readonly lines = computed(() => {
+    const words = this.find().toLowerCase().split(/\s+/).filter(Boolean);
+    const all = this.bay()?.lines.filter((l) => this.showClosed() || l.state !== 'closed');
+    return all?.filter((l) => words.every((w) => `${l.customer} ${l.vehicle} ${l.plate} ${l.state} ${l.note}`.toLowerCase().includes(w))) ?? null;
+  });
+  protected readonly out = isOut;
+  protected readonly states = JOB_STATES;
+  /** The job whose state and day are being set. */
+  protected readonly settling = signal<JobLine | null>(null);
+  protected readonly state = signal<JobState>('planning');
+  protected readonly day = signal<Date | null>(null);
+  protected readonly note = signal('');
   protected readonly says = signal<string | null>(null);
   protected readonly asking = signal(false);
   protected readonly customer = signal('');
@@ -46,7 +66,31 @@ export class BaySheet {
 
   constructor() {
     inject(DesignService).close();
+    this.read();
+  }
+
+  private read(): void {
     this.jobs.all().subscribe({ next: (bay) => this.bay.set(bay), error: () => this.says.set('The jobs could not be read: the server does not answer.') });
+  }
+
+  protected settle(line: JobLine): void {
+    this.state.set(JOB_STATES.find((s) => s === line.state) ?? 'planning');
+    this.day.set(line.promisedOn === null ? null : new Date(`${line.promisedOn}T12:00:00`));
+    this.note.set(line.note);
+    this.refused.set(null);
+    this.settling.set(line);
+  }
+
+  protected settled(): void {
+    const [line, day] = [this.settling(), this.day()];
+    if (!line) return;
+    this.jobs.settle(line.id, { state: this.state(), promisedOn: day ? isoDay(day) : null, note: this.note() }).subscribe({
+      next: () => {
+        this.settling.set(null);
+        this.read();
+      },
+      error: (error: HttpErrorResponse) => this.refused.set(inWordsOf(error)),
+    });
   }
 
   protected ask(): void {
@@ -63,13 +107,13 @@ export class BaySheet {
     const day = this.promised();
     this.jobs.create(customer, day ? isoDay(day) : null).subscribe({
       next: ({ id }) => void this.router.navigate(['/jobs', id, 'brief', 'talk']),
-      error: (error: HttpErrorResponse) => this.refused.set((error.error as { message?: string } | null)?.message ?? 'The server does not answer; the name stays here.'),
+      error: (error: HttpErrorResponse) => this.refused.set(inWordsOf(error)),
     });
   }
 
   protected key(event: KeyboardEvent): void {
     if (event.target instanceof HTMLElement && event.target.matches('input, textarea')) return;
-    if (this.asking() || event.ctrlKey || event.metaKey || event.altKey) return;
+    if (this.asking() || this.settling() || event.ctrlKey || event.metaKey || event.altKey) return;
     const lines = this.lines() ?? [];
     if (event.key === 'n') this.ask();
     else if (event.key === 'j') this.row.update((r) => Math.min(lines.length - 1, r + 1));

@@ -1,5 +1,6 @@
 import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
+import type { SettleJob } from '@meridex/contract';
 import type { Progress, Stage } from '@meridex/core';
 import type { Observable } from 'rxjs';
 
@@ -40,6 +41,10 @@ export class JobsService {
 
   create(customer: string, promisedOn: string | null): Observable<{ readonly id: string }> {
     return this.http.post<{ id: string }>('/api/jobs', { customer, promisedOn });
+  }
+
+  settle(jobId: string, change: SettleJob): Observable<null> {
+    return this.http.patch<null>(`/api/jobs/${jobId}`, change);
   }
 
   history(jobId: string): Observable<HistoryEntry[]> {

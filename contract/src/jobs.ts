@@ -1,0 +1,13 @@
+import { z } from 'zod';
+
+/** How far a job is, as a person says it; what is closed is kept and stands aside. */
+export const JOB_STATES = ['asked', 'planning', 'quoted', 'accepted', 'parts ordered', 'fitting', 'sign-off', 'proved', 'handed over', 'in service', 'closed'] as const;
+export type JobState = (typeof JOB_STATES)[number];
+
+/** What a person settles of a job: its state, the promised day, what else is to be known. */
+export const settleJobSchema = z.object({
+  state: z.enum(JOB_STATES, { message: `one of ${JOB_STATES.join(', ')} is accepted` }).optional(),
+  promisedOn: z.iso.date({ message: 'a day such as 2026-12-03 is accepted' }).nullable().optional(),
+  note: z.string().trim().max(200, { message: 'up to 200 letters are accepted' }).optional(),
+});
+export type SettleJob = z.infer<typeof settleJobSchema>;

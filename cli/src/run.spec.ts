@@ -46,6 +46,23 @@ describe('the command line', () => {
     expect(JSON.parse((await run('fuse', JSON.stringify(input))).out)).toEqual(jasmine.objectContaining({ slowAtMinS: null, clearsIn5s: false }));
   });
 
+  it('simulates a job’s trip, of one vehicle or of all together', async () => {
+    const { design } = DEMO_JOBS.find((j) => j.key === 'vet')!;
+    const one = JSON.parse((await run('simulate', JSON.stringify({ design }))).out) as { endOfDaySoc: number[]; energy: { givenWh: number } };
+    expect(one.endOfDaySoc.length).toBe(design.brief.trip.days);
+    expect(one.energy.givenWh).toBeGreaterThan(0);
+    const towed = EXAMPLE_RIGS.find((r) => r.key === 'truck-and-caravan')!.design;
+    const all = JSON.parse((await run('simulate', JSON.stringify({ design: towed }))).out) as { vehicles: object; together: { banks: object } };
+    expect(Object.keys(all.together.banks)).toEqual(Object.keys(all.vehicles));
+  });
+
+  it('says what every meter should read, with its state and tolerance', async () => {
+    const { design } = DEMO_JOBS.find((j) => j.key === 'vet')!;
+    const rows = JSON.parse((await run('expect', JSON.stringify({ design }))).out) as { meter: string; expected: number; tolerance: number; state: string }[];
+    expect(rows.length).toBeGreaterThan(5);
+    for (const r of rows) expect([r.meter, r.expected > 10 && r.expected < 15, r.tolerance > 0 && r.tolerance < 1, r.state.length > 0]).toEqual(['volt', true, true, true]);
+  });
+
   const refused: [string, string, string, RegExp][] = [
     ['text that is not JSON', 'size', 'abc', /input: not JSON/],
     ['a missing field, by name', 'size', '{"outM": 3}', /backM|insulationC/],

@@ -40,7 +40,7 @@ export interface Outcome {
   readonly err: string;
 }
 
-const JOB_COMMANDS = ['assess', 'order', 'circuits', 'diagram', 'netlist'] as const;
+const JOB_COMMANDS = ['assess', 'order', 'circuits', 'diagram', 'netlist', 'simulate', 'expect'] as const;
 type JobCommand = (typeof JOB_COMMANDS)[number];
 const USAGE = `meridex ${[...QUESTIONS, ...JOB_COMMANDS, 'draft', 'change'].join('|')} FILE   (- reads standard input)`;
 
@@ -125,6 +125,18 @@ function assessFile(document: Record<string, unknown>, job: Design, id: string):
   return good({ vehicles, trip: joinedTripOf(job, catalogue)?.result ?? null });
 }
 
+/** What a job's banks go through on its trip, in the month's mean weather: of the vehicle that is named, else of all, with what they do together. */
+function simulateFile(document: Record<string, unknown>, job: Design, id: string): Outcome {
+  const catalogue = catalogueOf(job);
+  const tripOf = (a: Assessment | null): object | null => (a?.trip ? { ...a.trip, hourlySoc: undefined } : null);
+  if (!isJoined(job) || 'vehicle' in document) return good(tripOf(assessIn(job, id, catalogue)));
+  return good({ vehicles: Object.fromEntries(assessJob(job, catalogue).map((v) => [v.id, tripOf(v.assessment)])), together: joinedTripOf(job, catalogue)?.result ?? null });
+}
+
+/** Every reading to take, with what it should be, how far it may lie from that, and how things must stand. */
+const expected = (a: Assessment): Outcome =>
+  good(a.prove.map(({ id, where, state, meter, unit, expected, tolerance, dropV, mostV }) => ({ id, where, state, meter: meter.kind, unit, expected, tolerance, dropV, mostV })));
+
 async function onJob(command: JobCommand | 'solve', document: unknown): Promise<Outcome> {
   const read = readDesign(isObject(document) && 'design' in document ? document['design'] : document);
   if (!read.ok) return bad(read.message);
@@ -136,10 +148,12 @@ async function onJob(command: JobCommand | 'solve', document: unknown): Promise<
   if (command === 'solve') return solveJob(file, job, id);
   if (command === 'netlist') return netlistOf(file, job, id);
   if (command === 'assess') return assessFile(inFile, job, id);
+  if (command === 'simulate') return simulateFile(inFile, job, id);
   const catalogue = catalogueOf(job);
   if (command === 'order') return { code: 0, out: orderCsv(orderOfJob(assessJob(job, catalogue).filter((v) => !('vehicle' in inFile) || v.id === id))), err: '' };
   const design = inJob(job, id, catalogue);
   const a = assessIn(job, id, catalogue);
+  if (command === 'expect') return expected(a);
   if (command === 'diagram') return { code: 0, out: await diagramSvg(design, a), err: '' };
   const plan = circuitPlan(design, catalogue, a);
   return { code: 0, out: circuitsCsv(a.runs, plan && sweep(plan)), err: '' };

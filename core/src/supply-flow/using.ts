@@ -4,7 +4,7 @@ import type { Design } from '../design/index.js';
 import type { DayLoad } from '../loads/index.js';
 import { convertersOfKind, type Plant } from '../plant/index.js';
 import { figure, sentence } from '../quantity/index.js';
-import type { Part } from './charging.js';
+import { NONE, type Part } from './look.js';
 import { mean } from './given.js';
 import type { Flow } from './picture.js';
 
@@ -43,7 +43,7 @@ function names(loads: readonly DayLoad[], scale: number): string[] {
 /** What the loads draw by: the block or board, the inverter, or straight off a post. */
 export function using(design: Design, a: Assessment, p: Plant): Part {
   const bank = p.banks[0]?.ref.id;
-  if (bank === undefined) return { things: [], flows: [] };
+  if (bank === undefined) return NONE;
   const loads = a.day.loads;
   const day = loads.reduce((s, l) => s + l.ahDay, 0);
   // The day's figures are of a travel day; the trip has its own mean over all its days.

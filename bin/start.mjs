@@ -22,7 +22,7 @@ ${
     ? `  Demo workshop: Tallowgum Auto Electrics, Wirrabel (made up)
   sign in with   owner@tallowgum.example
   password       wirrabel`
-    : '  No demo: the first visitor makes the workshop.'
+    : '  No demo: in an empty installation the first visitor makes the workshop;\n  where the demo was loaded before, its account does not sign in now.'
 }
 
   Ctrl-C stops the server and its PostgreSQL.

@@ -28,14 +28,16 @@ export interface AppOptions {
   readonly webRoot: string | null;
   /** False: the demo’s account signs in no more. */
   readonly demo?: boolean;
+  /** A reverse proxy that ends TLS stands before it. */
+  readonly proxy?: boolean;
   readonly log?: boolean;
 }
 
 const SELF = ["'self'"];
 
 /** The whole server, not yet listening. */
-export async function buildApp({ db, queue, webRoot, demo = true, log = false }: AppOptions): Promise<FastifyInstance> {
-  const app = Fastify({ logger: log ? { level: 'warn' } : false, bodyLimit: 2 * 1024 * 1024 });
+export async function buildApp({ db, queue, webRoot, demo = true, proxy = false, log = false }: AppOptions): Promise<FastifyInstance> {
+  const app = Fastify({ logger: log ? { level: 'warn' } : false, bodyLimit: 2 * 1024 * 1024, trustProxy: proxy });
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
   sayErrors(app);

@@ -8,7 +8,7 @@ const config = readConfig(process.env);
 const db = openDatabase(config.databaseUrl);
 const queue = await openQueue(config.databaseUrl, (error) => process.stderr.write(`queue: ${error.message}\n`));
 await queue.listen('trips', (work) => runTripsWork(db, work));
-const app = await buildApp({ db, queue, webRoot: config.webRoot, demo: config.demo, log: true });
+const app = await buildApp({ db, queue, webRoot: config.webRoot, demo: config.demo, proxy: config.proxy, log: true });
 
 async function stop(): Promise<void> {
   await app.close();

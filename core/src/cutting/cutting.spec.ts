@@ -111,7 +111,10 @@ describe('a cutting plan', () => {
         const cuts = t.cuts.map((c) => ({ id: c.id, mm: mmOf(c.lengthM) }));
         const near = nearPlan(cuts, shelfOf(t));
         if ('error' in best) return near === null;
-        return best.price * 100 >= leastCents(cuts, shelfOf(t)) - 1e-6 && (near === null || near.flatMap((o) => o.cuts).length === cuts.length);
+        return (
+          best.price * 100 >= leastCents(cuts, shelfOf(t)) - 1e-6 &&
+          (near === null || (near.flatMap((o) => o.cuts).length === cuts.length && near.reduce((c, o) => c + (o.stock.cents ?? 0), 0) >= best.price * 100 - 1e-6))
+        );
       }),
     );
   });

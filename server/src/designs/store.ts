@@ -1,4 +1,4 @@
-import { clashes, editDesign, readDesign, valueAt, type Design, type Patch } from '@meridex/core';
+import { clashes, editDesign, OWN, readDesign, valueAt, type Design, type Patch } from '@meridex/core';
 import { and, asc, desc, eq, gt, sql } from 'drizzle-orm';
 import type { Tx } from '../db/client.js';
 import { designRevisions, jobs } from '../db/schema.js';
@@ -20,13 +20,15 @@ export interface Clash {
 
 export type Saved =
   | { readonly ok: true; readonly revision: Revision; readonly merged: boolean }
-  | { readonly ok: false; readonly status: 404 | 409 | 422; readonly message: string; readonly clashes?: readonly Clash[]; readonly newest?: Revision };
+  | { readonly ok: false; readonly status: 403 | 404 | 409 | 422; readonly message: string; readonly clashes?: readonly Clash[]; readonly newest?: Revision };
 
 export interface Save {
   readonly base: number;
   readonly patch: Patch;
   readonly clientId: string;
   readonly author: string;
+  /** Why the author may not accept findings, in words; null: they may. */
+  readonly mayNotAccept: string | null;
 }
 
 function asRevision(row: typeof designRevisions.$inferSelect): Revision {
@@ -63,6 +65,18 @@ function clashesOf(mine: Patch, since: readonly { readonly patch: Patch }[], new
   });
 }
 
+/** True where one document has a finding accepted that the other has not, or otherwise, in any vehicle of the job. */
+function acceptsMore(after: Design, before: Design): boolean {
+  const all = (d: Design): Map<string, string> =>
+    new Map(
+      [[OWN, d.accepted] as const, ...Object.entries(d.vehicles).map(([id, v]) => [id, v.accepted] as const)].flatMap(([id, of]) =>
+        Object.entries(of).map(([key, a]) => [`${id} ${key}`, JSON.stringify(a)] as const),
+      ),
+    );
+  const there = all(before);
+  return [...all(after)].some(([key, a]) => there.get(key) !== a);
+}
+
 /**
  * Keeps an edit. It names the revision it was made on: when others have saved since, edits of different things merge,
  * and edits of the same thing come back with both values. Sent twice, it is kept once.
@@ -89,6 +103,7 @@ export async function saveRevision(tx: Tx, workshopId: string, jobId: string, sa
   if (both.length) return { ok: false, status: 409, message: 'Someone changed the same thing meanwhile.', clashes: both, newest };
   const edited = editDesign(newest.design, save.patch);
   if (!edited.ok) return { ok: false, status: 422, message: edited.message };
+  if (save.mayNotAccept && acceptsMore(edited.design, newest.design)) return { ok: false, status: 403, message: save.mayNotAccept };
   const [row] = await tx
     .insert(designRevisions)
     .values({ jobId, workshopId, number: newest.number + 1, base: save.base, patch: save.patch, document: edited.design, clientId: save.clientId, author: save.author })

@@ -15,7 +15,7 @@ import { Mark } from '../pictures/mark';
 import { MiniTrunk } from '../pictures/mini-trunk';
 import { DesignService } from '../services/design.service';
 import { type Bay, JobsService, type JobLine } from '../services/jobs.service';
-import { inWordsOf } from '../services/people.service';
+import { inWordsOf } from '../services/asks-server';
 
 const DAY_MS = 86_400_000;
 const isoDay = (d: Date): string => `${d.getFullYear()}-${String(d.getMonth() + 1).padStart(2, '0')}-${String(d.getDate()).padStart(2, '0')}`;

@@ -7,7 +7,8 @@ import { NzSelectModule } from 'ng-zorro-antd/select';
 import type { Observable } from 'rxjs';
 import { NamedSelect } from '../fields/named-select';
 import { Strip } from '../frame/strip';
-import { inWordsOf, PeopleService } from '../services/people.service';
+import { inWordsOf } from '../services/asks-server';
+import { PeopleService } from '../services/people.service';
 import { SessionService } from '../services/session.service';
 
 /** Who works here and what each may do; invitations, and one's own password. */

@@ -2,6 +2,12 @@ import type { HttpErrorResponse } from '@angular/common/http';
 import { signal } from '@angular/core';
 import { firstValueFrom, type Observable } from 'rxjs';
 
+/** What the server has against something, in words. */
+export function inWordsOf(error: HttpErrorResponse): string {
+  if (error.status === 0) return 'The server does not answer.';
+  return (error.error as { message?: string } | null)?.message ?? `The server answered ${error.status}.`;
+}
+
 /** What asks the server for something of the workshop's own, and says in words what came in the way. */
 export abstract class AsksServer {
   readonly trouble = signal<string | null>(null);
@@ -13,8 +19,7 @@ export abstract class AsksServer {
       this.trouble.set(null);
       return done;
     } catch (error) {
-      const said = (error as HttpErrorResponse).error as { message?: string } | null;
-      this.trouble.set(`${what}: ${said?.message ?? 'the server does not answer.'}`);
+      this.trouble.set(`${what}: ${inWordsOf(error as HttpErrorResponse)}`);
       return null;
     }
   }

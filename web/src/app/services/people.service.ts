@@ -1,4 +1,4 @@
-import { HttpClient, type HttpErrorResponse } from '@angular/common/http';
+import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
 import type { Colleague, Join, Role, SetUp, Standing } from '@meridex/contract';
 import type { Observable } from 'rxjs';
@@ -7,12 +7,6 @@ export interface Invitation {
   readonly workshop: string;
   readonly role: string;
   readonly by: string;
-}
-
-/** What the server has against something, in words. */
-export function inWordsOf(error: HttpErrorResponse): string {
-  if (error.status === 0) return 'The server does not answer.';
-  return (error.error as { message?: string } | null)?.message ?? `The server answered ${error.status}.`;
 }
 
 /** The workshop's people: the first one, those who are invited, what each may do. */

@@ -2,7 +2,8 @@ import { type HttpErrorResponse } from '@angular/common/http';
 import { ChangeDetectionStrategy, Component, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import type { SetUp } from '@meridex/contract';
-import { type Invitation, inWordsOf, PeopleService } from '../services/people.service';
+import { inWordsOf } from '../services/asks-server';
+import { type Invitation, PeopleService } from '../services/people.service';
 import { Door } from './door';
 import { NewAccount } from './new-account';
 

@@ -90,7 +90,7 @@ export class FlowSheet extends SupplyPanel {
 
   protected hang(end: { readonly thing: string; readonly on: string }): void {
     this.picked.set(end.thing);
-    this.command(`${end.thing} hung anew`, [{ do: 'hang', with: end }]);
+    this.command(`${this.title()} hung anew`, [{ do: 'hang', with: end }]);
   }
 
   protected takeOut(): void {

@@ -22,7 +22,7 @@ import { simulateJob } from '../trip/index.js';
 import type { Finding } from '../rules/index.js';
 import { finish } from './finish.js';
 import { withFixedParts } from './fixed-parts.js';
-import { supplyOptions, withOption } from './options.js';
+import { MOST_FOLDING, supplyOptions, withOption } from './options.js';
 import { whys } from './whys.js';
 
 export const TIERS = ['lean', 'sound', 'roomy'] as const;
@@ -188,13 +188,31 @@ interface Tried {
 /** A trip that is too much for what fits the vehicle is said on the draft's card; everything else would be a fault of the draft. */
 const onlyTrip = (stops: readonly Finding[]): boolean => stops.every((f) => f.rule === 'trip-runs-low');
 
+/** Banks and roofs that a whole circuit has shown to be too big for the vehicle: with another charger they are no smaller. */
+class TooBig {
+  private readonly known = new Set<string>();
+  private readonly key = (d: Design): string => `${supplyOf(d).battery.part} ${supplyOf(d).battery.count} ${supplyOf(d).sun.count}`;
+
+  has(d: Design): boolean {
+    return this.known.has(this.key(d));
+  }
+
+  learn(d: Design, stops: readonly Finding[]): void {
+    if (stops.some((f) => f.rule === 'place-does-not-fit' || f.rule === 'place-in-the-way')) this.known.add(this.key(d));
+  }
+}
+
 /** Where none stands its test: of those that fit the vehicle the one that falls least short. */
-function fallBack(tried: readonly Tried[], base: Design, catalogue: Catalogue): Design {
+function fallBack(tried: readonly Tried[], base: Design, catalogue: Catalogue, tooBig: TooBig): Design {
   const nearest = [...tried].sort((a, b) => b.low - a.low);
   let first: Design | null = null;
   let limp: Design | null = null;
-  for (const { d } of nearest.slice(0, MOST_FALLEN)) {
+  let circuits = 0;
+  for (const { d } of nearest) {
+    if (first && tooBig.has(d)) continue;
+    if (circuits++ === MOST_FALLEN) break;
     const { design, stops } = finish(d, catalogue);
+    tooBig.learn(d, stops);
     if (!stops.length) return design;
     if (onlyTrip(stops)) limp ??= design;
     first ??= design;
@@ -202,43 +220,65 @@ function fallBack(tried: readonly Tried[], base: Design, catalogue: Catalogue): 
   return limp ?? first ?? base;
 }
 
+/** A supply that could be, with what is known of it before any trip. */
+interface Candidate {
+  readonly d: Design;
+  readonly price: number;
+  readonly holds: boolean;
+  readonly alone: number;
+}
+
+/** All supplies with so many folding panels, the cheapest first. */
+function candidates(base: Design, catalogue: Catalogue, folding: number): readonly Candidate[] {
+  return supplyOptions(base, catalogue, folding)
+    .map((o) => withOption(base, catalogue, o))
+    .filter((d) => bankOf(d, catalogue) !== null)
+    .map((d) => ({ d, price: priced(d, catalogue).price, holds: holds(d, catalogue), alone: figuresOf(d, catalogue).daysAlone, reckoned: priced(d, catalogue).price + more(d, catalogue) }))
+    .sort((a, b) => a.reckoned - b.reckoned);
+}
+
 /**
  * Three supplies for the loads and the trip: lean, sound and roomy. Each is the cheapest of all that were tried which
- * stands what its tier asks, by simulation; where none does, the one that falls least short, and said so.
+ * stands what its tier asks, by simulation. Folding panels are tried where the roof and the charger alone do not carry
+ * it; where none does, it is the one that falls least short, and said so.
  */
 export function threeDrafts(design: Design, catalogue: Catalogue): readonly SupplyDraft[] {
   const base = withFixedParts(design, catalogue);
   const { clearness } = climateOf(base.brief.trip);
-  const options = supplyOptions(base, catalogue)
-    .map((o) => withOption(base, catalogue, o))
-    .filter((d) => bankOf(d, catalogue) !== null)
-    .map((d) => ({ d, ...priced(d, catalogue), holds: holds(d, catalogue), alone: figuresOf(d, catalogue).daysAlone }))
-    .sort((a, b) => a.price + more(a.d, catalogue) - b.price - more(b.d, catalogue));
+  const rounds: (readonly Candidate[])[] = [];
+  const round = (folding: number): readonly Candidate[] => (rounds[folding] ??= candidates(base, catalogue, folding));
+  const tooBig = new TooBig();
   let [dearest, alone, low] = [0, 0, 0];
   const dull = dullClearness(base);
   return TIERS.map((tier) => {
     const ask = ASKS[tier];
     const sky = ask.weather === 'mean' ? clearness : dull;
     const tried: Tried[] = [];
-    let circuits = 0;
-    for (const o of options) {
-      if (!o.holds || o.price < STEP_UP * dearest) continue;
-      const reached = lowest(o.d, catalogue, sky, ask.growth);
-      tried.push({ d: o.d, low: reached });
-      const reserve = 1 - bankOf(o.d, catalogue)!.usableShare;
-      // A roomier draft is in nothing behind the one before it.
-      const stands = reached >= reserve - 1e-9 && o.alone >= Math.max(ask.daysAlone, alone) && lowest(o.d, catalogue, dull, 1) >= low;
-      if (stands && circuits++ < MOST_CIRCUITS) {
-        const { design: whole, stops } = finish(o.d, catalogue);
-        if (!stops.length) {
-          const draft = describe(tier, whole, catalogue, true);
-          [dearest, alone, low] = [o.price, o.alone, draft.lowDull];
-          return draft;
+    for (let folding = 0; folding <= MOST_FOLDING; folding++) {
+      let circuits = 0;
+      for (const o of round(folding)) {
+        if (!o.holds || o.price < STEP_UP * dearest) continue;
+        const reached = lowest(o.d, catalogue, sky, ask.growth);
+        tried.push({ d: o.d, low: reached });
+        const reserve = 1 - bankOf(o.d, catalogue)!.usableShare;
+        // A roomier draft is in nothing behind the one before it.
+        const stands = reached >= reserve - 1e-9 && o.alone >= Math.max(ask.daysAlone, alone) && lowest(o.d, catalogue, dull, 1) >= low;
+        if (stands && !tooBig.has(o.d) && circuits++ < MOST_CIRCUITS) {
+          const { design: whole, stops } = finish(o.d, catalogue);
+          tooBig.learn(o.d, stops);
+          if (!stops.length) {
+            const draft = describe(tier, whole, catalogue, true);
+            [dearest, alone, low] = [o.price, o.alone, draft.lowDull];
+            return draft;
+          }
         }
       }
     }
     // One that is no dearer than the draft before it may still fall least short.
-    const cheaper = options.filter((o) => o.holds && o.price < STEP_UP * dearest).map((o): Tried => ({ d: o.d, low: lowest(o.d, catalogue, sky, ask.growth) }));
-    return describe(tier, fallBack([...cheaper, ...tried], base, catalogue), catalogue, false);
+    const cheaper = rounds
+      .flat()
+      .filter((o) => o.holds && o.price < STEP_UP * dearest)
+      .map((o): Tried => ({ d: o.d, low: lowest(o.d, catalogue, sky, ask.growth) }));
+    return describe(tier, fallBack([...cheaper, ...tried], base, catalogue, tooBig), catalogue, false);
   });
 }

@@ -10,7 +10,14 @@ export interface Option {
   readonly charger: PartOf<'dcdc'> | null;
   /** Set to half its output. */
   readonly half: boolean;
+  /** Folding panels put out when parked, beside what the roof takes. */
+  readonly folding: number;
 }
+
+/** The folding panel of a draft, and the hours it is out: it brings its own regulator, so that it goes straight on the bank. */
+const FOLDING = { panel: 'pv-200-fold', regulated: true, into: 'bank', hours: 6 } as const;
+/** Most of them: two lie on one 50 A plug, and a third is carried by nobody. */
+export const MOST_FOLDING = 2;
 
 /** Most batteries side by side, and most panels that a roof takes, by vehicle. */
 const MOST_STRINGS = 4;
@@ -65,6 +72,10 @@ export function withOption(design: Design, catalogue: Catalogue, o: Option): Des
   supply.sun.count = Math.max(1, o.panels);
   supply.sun.inSeries = o.panels ? inSeriesFor(next) : 1;
   supply.sun.controller = o.panels ? (controllerFor(next, catalogue, o.panels * panel.ratedW, supply.isolation === 'dcdc' ? o.charger : null)?.id ?? null) : null;
+  if (o.folding) {
+    supply.sun.portable = FOLDING;
+    next.arrays['portable']!.count = o.folding;
+  }
   const plugged = next.brief.trip.mainsNights !== 'never' && next.brief.trip.mainsH > 0;
   const wantA = o.battery.capacityAh * (o.count / (supply.houseV / 12)) * 0.12;
   const mains = catalogue.usual('mains-charger').filter((p) => p.outputV === supply.houseV);
@@ -72,8 +83,8 @@ export function withOption(design: Design, catalogue: Catalogue, o: Option): Des
   return next;
 }
 
-/** Every supply worth trying in this vehicle, in the workshop's school. */
-export function supplyOptions(design: Design, catalogue: Catalogue): readonly Option[] {
+/** Every supply worth trying in this vehicle, in the workshop's school; with so many folding panels beside it. */
+export function supplyOptions(design: Design, catalogue: Catalogue, folding = 0): readonly Option[] {
   const { brief, settings } = design;
   const supply = supplyOf(design);
   const chemistry = settings.batterySchool === 'AGM' ? 'agm' : 'lfp';
@@ -91,7 +102,7 @@ export function supplyOptions(design: Design, catalogue: Catalogue): readonly Op
         // A second input is wanted where panels go through the charger, and wasted where there are none.
         const suiting = chargers.filter((c) => (panels > 0 && dual ? c.sunInput !== null || !all.some((x) => x.sunInput) : c.sunInput === null));
         const list: readonly (PartOf<'dcdc'> | null)[] = suiting.length ? suiting : [null];
-        return list.flatMap((charger): Option[] => [false, ...(charger?.halfPower ? [true] : [])].map((half) => ({ battery, count, panels, charger, half })));
+        return list.flatMap((charger): Option[] => [false, ...(charger?.halfPower ? [true] : [])].map((half) => ({ battery, count, panels, charger, half, folding })));
       }),
     ),
   );

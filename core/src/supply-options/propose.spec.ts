@@ -73,6 +73,17 @@ describe('three drafts', () => {
     d.brief.payloadLeftKg = 5;
     for (const draft of threeDrafts(d, SHIPPED_CATALOGUE)) expect([draft.overBudget, draft.overWeight]).toEqual([true, true]);
   });
+  it('put folding panels beside a roof that does not carry the trip, say so, and none where it does', () => {
+    const carried = (d: ReturnType<typeof talked>) => threeDrafts(d, SHIPPED_CATALOGUE).map((x) => ({ ...x, folding: x.design.arrays['portable'] ?? null }));
+    const blank = blankDesign('x');
+    blank.brief.use = 'living aboard';
+    for (const { design, folding, why } of carried(applyIntake(blank, { ...intakeOf(blank), vehicleKind: 'tray-back' }))) {
+      expect([folding?.part, folding?.into]).toEqual(['pv-200-fold', { in: 'banks', id: 'house' }]);
+      expect(why.join()).toContain('folding panels when parked');
+      expect(assess(design, SHIPPED_CATALOGUE).open.filter((f) => f.severity === 'stop')).toEqual([]);
+    }
+    for (const { folding, why } of carried(talked('weekends'))) expect([folding, why.join().includes('folding')]).toEqual([null, false]);
+  });
   it('say when nothing stands', () => {
     const d = talked();
     d.loads['fridge']!.draw = { by: 'plate', unit: 'W', value: 4000 };

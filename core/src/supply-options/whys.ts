@@ -31,6 +31,7 @@ export function whys(design: Design, catalogue: Catalogue, f: SupplyFigures): re
         ? 'panels on a controller of their own, beside the vehicle'
         : 'panels through the charger: one box, the sun first'
       : 'no panels: driving or mains covers it',
+    ...(supply.sun.portable ? ['folding panels when parked: the roof and the charger do not carry this trip'] : []),
     ...nextCharger(design, catalogue, f),
   ];
 }

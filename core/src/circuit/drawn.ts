@@ -1,4 +1,4 @@
-import { inverterOf, standsIn } from '../plant/index.js';
+import { invertersOf, standsIn } from '../plant/index.js';
 import type { CircuitLoad } from '../network/index.js';
 import { inverterInputW, largestTogether, type DayLoad } from '../loads/index.js';
 import { converterPosts, terminals } from '../routes/index.js';
@@ -43,15 +43,15 @@ function starter(loads: readonly DayLoad[]): DayLoad | null {
   return loads.reduce<DayLoad | null>((hard, l) => (l.startW - l.runningW > (hard ? hard.startW - hard.runningW : 0) ? l : hard), null);
 }
 
-function inverterDraw(plan: CircuitPlan, state: CircuitState, on: readonly DayLoad[], hardest: DayLoad | null): Drawn | null {
-  const thing = inverterOf(plan.design, plan.catalogue);
-  const part = thing?.part ?? null;
-  const joined = thing?.inside ?? plan.runs.find((r) => r.spec.role === 'inverter feed');
+function inverterDraw(plan: CircuitPlan, state: CircuitState, thing: ReturnType<typeof invertersOf>[number], on: readonly DayLoad[], hardest: DayLoad | null): Drawn | null {
+  const { part, ref } = thing;
+  const joined = thing.inside ?? plan.runs.find((r) => r.spec.role === 'inverter feed' && r.spec.serves.id === ref.id);
   // Plugged in, an inverter-charger passes the mains on to its loads.
-  if (!thing || !part || !joined || (state.mains && part.charger)) return null;
-  const wantsW = on.filter((l) => l.mains).reduce((sum, l) => sum + l.ownW * (l === hardest && l.runningW > 0 ? l.startW / l.runningW : 1), 0);
-  const acW = Math.min(wantsW, hardest?.mains ? part.surgeW : part.ratedW);
-  return { id: thing.ref.id, name: part.name, gear: standsIn(thing).id, load: null, ...converterPosts(thing, null), kind: 'power', value: inverterInputW(acW, part.ratedW) };
+  if (!joined || (state.mains && part.charger)) return null;
+  const behind = on.filter((l) => l.inverter === ref.id);
+  const wantsW = behind.reduce((sum, l) => sum + l.ownW * (l === hardest && l.runningW > 0 ? l.startW / l.runningW : 1), 0);
+  const acW = Math.min(wantsW, hardest?.inverter === ref.id ? part.surgeW : part.ratedW);
+  return { id: ref.id, name: part.name, gear: standsIn(thing).id, load: null, ...converterPosts(thing, null), kind: 'power', value: inverterInputW(acW, part.ratedW) };
 }
 
 /** What hung on a tapped wire before anything was added. */
@@ -82,7 +82,11 @@ export function drawnIn(plan: CircuitPlan, state: CircuitState): Drawn[] {
       return { id: gear, name: l.name, gear, load: l.id, plus, minus, kind: l.kind, value };
     })
     .filter((l) => l.value > 0);
-  const inverter = state.loads === 'off' || (typeof state.loads === 'object' && !on.some((l) => l.mains)) ? null : inverterDraw(plan, state, on, hardest);
+  // One that nothing runs on still draws by itself, unless all is off or just these loads are on.
+  const waits = state.loads !== 'off' && typeof state.loads !== 'object';
+  const inverters = invertersOf(plan.design, plan.catalogue)
+    .filter((i) => waits || on.some((l) => l.inverter === i.ref.id))
+    .flatMap((i) => inverterDraw(plan, state, i, on, hardest) ?? []);
   const onStarting = plan.runs.some((r) => r.spec.from.ref.in === 'vehicles');
   const vehicle: Drawn[] =
     state.engine !== 'off' && onStarting
@@ -90,5 +94,5 @@ export function drawnIn(plan: CircuitPlan, state: CircuitState): Drawn[] {
       : [];
   const { besideW = 0 } = plan;
   const beside: Drawn[] = besideW === 0 || !onStarting ? [] : [{ id: 'beside', name: 'other vehicles on it', gear: 'starting', load: null, ...terminals('starting'), kind: 'power', value: besideW }];
-  return [...dc, ...thereBefore(plan, state), ...(inverter ? [inverter] : []), ...vehicle, ...beside];
+  return [...dc, ...thereBefore(plan, state), ...inverters, ...vehicle, ...beside];
 }

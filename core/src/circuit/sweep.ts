@@ -1,3 +1,4 @@
+import type { DayLoad } from '../loads/index.js';
 import { LinearCircuit } from '../network/index.js';
 import { fromInlet } from '../plant/index.js';
 import { isMainLead, serves, terminals } from '../routes/index.js';
@@ -74,12 +75,12 @@ function influences(base: SettledState, plan: CircuitPlan): { readonly run: Map<
 }
 
 /** The corner of all states at which what pushes a run's current one way is on, and all that pushes back is off. */
-function corner(plan: CircuitPlan, lowest: CircuitState, of: ReadonlyMap<string, number>, sign: 1 | -1, mainsLoads: readonly string[]): CircuitState[] {
+function corner(plan: CircuitPlan, lowest: CircuitState, of: ReadonlyMap<string, number>, sign: 1 | -1, mainsLoads: readonly DayLoad[]): CircuitState[] {
   const pushes = (id: string, given: boolean): boolean => (given ? -1 : 1) * sign * (of.get(id) ?? 0) > NO_INFLUENCE;
   const only = plan.runs.flatMap(({ spec }) => (spec.role === 'load feed' && pushes(spec.to.gear, false) ? [spec.serves.id] : []));
-  const loads = { only: [...only, ...(pushes('inverter', false) ? mainsLoads : [])] };
+  const loads = { only: [...only, ...mainsLoads.filter((l) => l.inverter !== null && pushes(l.inverter, false)).map((l) => l.id)] };
   const engine = plan.runs.some(({ spec }) => spec.role === 'charger feed' && pushes(spec.serves.id, true));
-  const sun = pushes('controller', true) || engine ? 'full' : 'none';
+  const sun = plan.plant.converters.some((c) => c.inputs.some((i) => i.by === 'array') && pushes(c.ref.id, true)) || engine ? 'full' : 'none';
   const mains = fromInlet(plan.plant).some((c) => pushes(c.ref.id, true));
   const charges = engine || mains || sun === 'full';
   const base: CircuitState = { ...lowest, loads, sun, mains, postsV: charges ? null : lowest.postsV };
@@ -112,7 +113,7 @@ export function sweep(plan: CircuitPlan): Sweep {
   const everything = settle(plan, { ...lowest, engine: 'cruise', sun: 'full', mains: true, postsV: null });
   const discharging = settle(plan, lowest);
   const base = everything.ok ? everything : discharging;
-  const mainsLoads = plan.day.loads.filter((l) => l.mains).map((l) => l.id);
+  const mainsLoads = plan.day.loads.filter((l) => l.mains);
   const states = new Map<string, CircuitState>();
   const ask = (s: CircuitState): void => void states.set(JSON.stringify(s), s);
   ask(lowest);

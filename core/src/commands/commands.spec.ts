@@ -103,6 +103,7 @@ const addition = fc.constantFrom<Asked>(
   { do: 'addConverter', with: { part: 'inv-600' } },
   { do: 'addBank', with: { part: 'bat-lfp-100', selector: 'switch' } },
   { do: 'addLink', with: { part: 'iso-140' } },
+  { do: 'addBlock', with: { part: 'fb-6' } },
 );
 
 /** Every reference of a rig's things to another. */
@@ -124,7 +125,7 @@ describe('commands in any order', () => {
       fc.property(fc.array(addition, { maxLength: 8 }), fc.array(fc.nat(20), { maxLength: 8 }), (adds, outs) => {
         let d = after(...adds);
         for (const n of outs) {
-          const all = [d.banks, d.arrays, d.converters, d.links, d.switchgear, d.monitors].flatMap((c) => Object.keys(c));
+          const all = [d.banks, d.arrays, d.converters, d.links, d.switchgear, d.monitors, d.distribution].flatMap((c) => Object.keys(c));
           if (!all.length) return;
           const done = doCommand(d, { do: 'remove', with: { thing: all[n % all.length] } });
           if (!done.ok) throw new Error(done.message);
@@ -143,7 +144,7 @@ describe('commands in any order', () => {
     fc.assert(
       fc.property(addition, (asked) => {
         const d = after(asked);
-        const made = [...Object.keys(d.arrays), ...Object.keys(d.converters), ...Object.keys(d.banks), ...Object.keys(d.links)].find((id) => !(id in blank.converters) && !(id in blank.banks))!;
+        const made = [d.arrays, d.converters, d.banks, d.links, d.distribution].flatMap((c) => Object.keys(c)).find((id) => !(id in { ...blank.converters, ...blank.banks, ...blank.distribution }))!;
         const done = doCommand(d, { do: 'remove', with: { thing: made } });
         expect(done.ok && done.design).toEqual(blank);
       }),

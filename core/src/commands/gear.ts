@@ -9,14 +9,18 @@ const id = z
   .regex(/^[a-z][a-z0-9-]*$/, { message: 'small letters, digits and dashes, a letter first' })
   .max(40);
 
-/** Fields as given, each of them one that the thing has. */
-function checked<T extends object>(now: T, set: Readonly<Record<string, unknown>>, what: string): T {
-  const odd = Object.keys(set).find((k) => !(k in now));
-  if (odd !== undefined) throw new Refused(`set.${odd}: not a field of ${what}; ${Object.keys(now).join(', ')} are accepted`);
+/** Fields as given, each of them one that the thing has or may have. */
+function checked<T extends object>(now: T, set: Readonly<Record<string, unknown>>, what: string, more: readonly string[] = []): T {
+  const known = [...Object.keys(now), ...more.filter((k) => !(k in now))];
+  const odd = Object.keys(set).find((k) => !known.includes(k));
+  if (odd !== undefined) throw new Refused(`set.${odd}: not a field of ${what}; ${known.join(', ')} are accepted`);
   return { ...now, ...set };
 }
 
 const fields = z.record(z.string(), z.unknown()).default({});
+
+/** Fields of a load that most have not. */
+const MAY_HAVE: readonly (keyof Load)[] = ['inverter'];
 
 /** An appliance of the library, with fields of its own where it differs. */
 export const addLoad = command({
@@ -25,7 +29,7 @@ export const addLoad = command({
   change: (d, i) => {
     const load = loadFromLibrary(i.item, lastOrder(d.loads), i.size);
     if (!load) throw new Refused(`item: ${i.item} is none of the library; ${LOAD_LIBRARY.map((l) => l.id).join(', ')} are accepted`);
-    d.loads[freshAmong(d.loads, i.id, i.item)] = checked<Load>(load, i.set, i.item);
+    d.loads[freshAmong(d.loads, i.id, i.item)] = checked<Load>(load, i.set, i.item, MAY_HAVE);
   },
 });
 
@@ -39,7 +43,7 @@ function loadOf(d: Design, load: string): Load {
 export const setLoad = command({
   input: z.strictObject({ load: z.string().max(60), set: fields }),
   words: (i) => `${Object.keys(i.set).join(', ')} of ${i.load}`,
-  change: (d, { load, set }) => void (d.loads[load] = checked<Load>(loadOf(d, load), set, load)),
+  change: (d, { load, set }) => void (d.loads[load] = checked<Load>(loadOf(d, load), set, load, MAY_HAVE)),
 });
 
 /** Takes a load out, with what hung on it. */

@@ -3,7 +3,7 @@ import { editDesign, isJoined, OWN, patchInJob, vehicleIn, type Design } from '.
 import { run, type Command, type Commanded } from './command.js';
 import { addVehicle, couple, removeVehicle, uncouple } from './vehicles.js';
 import { addExisting, addLoad, addTrace, place, removeLoad, setLoad } from './gear.js';
-import { addArray, addBank, addBatteries, addConverter, addLink, addPart, changeThing, hang, remove, setBatteries } from './rig.js';
+import { addArray, addBank, addBatteries, addBlock, addConverter, addLink, addPart, changeThing, hang, remove, setBatteries } from './rig.js';
 
 export { type Commanded } from './command.js';
 export { fitInside, insideTroubles } from './inside.js';
@@ -15,6 +15,7 @@ export const COMMANDS = {
   addBatteries,
   addArray,
   addConverter,
+  addBlock,
   addLink,
   addPart,
   hang,

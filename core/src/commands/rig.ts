@@ -134,6 +134,16 @@ export const addLink = command({
   },
 });
 
+/** A fuse block on the bars, with a fused feed of its own: one near what it feeds, as at the rear of a van. */
+export const addBlock = command({
+  input: z.strictObject({ ...thing, part: id }),
+  words: (i) => `another fuse block: ${i.part}`,
+  change: (d, i, catalogue) => {
+    partOf(catalogue, ['fuse-block'], i.part);
+    d.distribution[freshId(d, i.id, 'block')] = { order: lastOrder(d.distribution), name: i.name, kind: 'fuse block', part: i.part };
+  },
+});
+
 /** A part of the workshop’s own: its plate’s figures, the rest defaulted; of the same id it takes the older one’s place. */
 export const addPart = command({
   input: z.looseObject({ kind: z.string(), name: z.string() }),

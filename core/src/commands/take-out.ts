@@ -4,7 +4,7 @@ import { collectionOf } from './things.js';
 /** What a person placed, typed and marked of a thing goes with it. */
 function forget(d: Design, id: string, panels: number): void {
   for (let i = 0; i < Math.max(1, panels); i++) delete d.places[panelId(i, id)];
-  for (const run of [`start-${id}`, `${id}-bus`, `${id}-regulator`]) delete d.runs[run];
+  for (const run of [`start-${id}`, `${id}-bus`, `${id}-regulator`, `bus-${id}`]) delete d.runs[run];
   delete d.plugs[`plug-${id}`];
 }
 
@@ -30,6 +30,10 @@ export function takeOut(d: Design, id: string): void {
       if (other) l.bank = other;
       else delete d.links[key];
     }
+  for (const l of Object.values(d.loads)) {
+    if (l.feed.by === 'own' && l.feed.on === id) l.feed = { by: 'own' };
+    if (l.inverter === id) delete l.inverter;
+  }
   for (const b of Object.values(d.banks)) if (b.selector === id) b.selector = null;
   for (const [key, m] of Object.entries(d.monitors)) if (m.measures === id) delete d.monitors[key];
 }

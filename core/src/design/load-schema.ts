@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { hour, share, spanSchema, text } from './common-schema.js';
+import { hour, share, spanSchema, text, thingId } from './common-schema.js';
 
 export const PURPOSES = ['fridge', 'electronics', 'lights', 'sockets', 'pump', 'heater', 'tools', 'cooking', 'medical', 'brakes', 'other'] as const;
 
@@ -27,7 +27,8 @@ export const whenSchema = z.discriminatedUnion('at', [
  * bank or joint strip that it shares, or a circuit that is there already and how that is tapped.
  */
 export const feedSchema = z.discriminatedUnion('by', [
-  z.object({ by: z.literal('own') }),
+  /** `on`: the block whose way it is; without it the nearest that has one free. */
+  z.object({ by: z.literal('own'), on: thingId.optional() }),
   /** A battery's own post, before every switch: always live. */
   z.object({ by: z.literal('battery'), of: z.enum(['house', 'vehicle']) }),
   z.object({ by: z.literal('group'), group: z.string().max(60) }),
@@ -57,6 +58,8 @@ export const loadSchema = z.object({
   feed: feedSchema,
   /** Rating of the plug or socket that it is put on by, A; null: wired. */
   plugA: z.number().min(1).max(350).nullable().default(null),
+  /** The inverter whose outlet a mains load is on; without it the smallest that bears it. */
+  inverter: thingId.optional(),
   /** An outlet into which a lead to another vehicle of the job is plugged. */
   lead: z.literal(true).optional(),
   light: z.object({ lumens: z.number().min(0).max(100000), colour: z.enum(['white', 'warm', 'amber', 'red']) }).nullable(),

@@ -6,29 +6,15 @@ import { figure, sentence } from '../quantity/index.js';
 import { FIRST_BANK, SECOND_BANK, convertersOfKind } from '../plant/index.js';
 import { type RunSpec, type RunAmps } from '../routes/index.js';
 import { allChargeA } from './charging-runs.js';
-import { ampsOf, fullA, lastingLoadsA, usualLoadsA } from './amps.js';
-import { groupsUsed } from '../places/index.js';
-import { bankEnd, BOLTED, endOf, equalLeads, gearOf, leadId, mainId, makeRun, type DraftContext } from './context.js';
+import { ampsOf, lastingLoadsA, usualLoadsA } from './amps.js';
 import { distributionOf, selectedBankOf, stringLost, type Bank } from '../supply/index.js';
+import { bankEnd, BOLTED, endOf, equalLeads, gearOf, leadId, mainId, makeRun, type DraftContext } from './context.js';
 import { loadLeastMm2, loadLimit, plugOf, studFor, supplyLimit, TERMINAL, TRUNK } from './limits.js';
-import { groupRuns, onGroup, onHouseWires, type FeedPoint } from './shared-runs.js';
+import { groupRuns, onHouseWires } from './shared-runs.js';
+import { busName, fedEnd, hungOn, type Ways } from './ways.js';
 
-/** Key of the fuse block’s feed. */
-const BLOCK_FEED = 'bus-block';
 /** Smallest input cable of an inverter by custom, mm². */
 const INVERTER_LEAST_MM2 = 4;
-/** Share of a way's rating that a load may take before it gets its own fuse at the bus bars. */
-const WAY_SHARE = 0.8;
-
-/** Loads wired at house volts, apart into those on the fuse block and those too big for one of its ways. */
-function splitLoads(c: DraftContext): { readonly onBlock: readonly DayLoad[]; readonly direct: readonly DayLoad[] } {
-  const { block } = distributionOf(c.design, c.catalogue);
-  const dc = c.day.loads.filter((l) => !l.mains && c.design.loads[l.id]!.feed.by === 'own');
-  const openV = c.bank?.openV ?? c.design.supply.houseV;
-  const fits = (l: DayLoad): boolean => block !== null && fullA(l, openV) <= WAY_SHARE * block.wayA;
-  return { onBlock: dc.filter(fits), direct: dc.filter((l) => !fits(l)) };
-}
-
 /**
  * What a main lead passes: switch, shunt, and a hub board's own bars. Their drop goes by its share of what they carry;
  * no lead's fuse is above what they bear, and what all leads may give together the fuses behind the bars hold down.
@@ -94,9 +80,6 @@ function mainRuns(c: DraftContext, next: () => number, all: RunAmps, bank: Bank,
   return equalLeads(leads);
 }
 
-/** The bus bars as the loads meet them: behind the disconnect, where there is one. */
-const fedEnd = (c: DraftContext): RunSpec['from'] => ({ ...endOf(c.gear.get('bus')!), ...houseNodes(c.inline).fed });
-
 function loadRun(c: DraftContext, next: () => number, load: DayLoad, ways: Ways | null): RunSpec {
   const bank = c.bank!;
   const { purpose } = c.design.loads[load.id]!;
@@ -126,31 +109,6 @@ function loadRun(c: DraftContext, next: () => number, load: DayLoad, ways: Ways 
   });
 }
 
-const busName = (c: DraftContext): string => (distributionOf(c.design, c.catalogue).hub ? 'Hub board' : 'Bus bars');
-
-type Ways = FeedPoint & { readonly limitingParts: RunSpec['limitingParts'] };
-
-/** A way of the fuse block, or of the hub board; null where there are none. */
-function waysOf(c: DraftContext): Ways | null {
-  const { block, hub } = distributionOf(c.design, c.catalogue);
-  const gear = c.gear.get('block');
-  if (!block || (!hub && !gear)) return null;
-  const limitingParts = [hub ? { what: 'way of the hub board', ratingA: block.wayA, kind: 'hub way' as const } : { what: 'way of the fuse block', ratingA: block.wayA, kind: 'block way' as const }];
-  if (hub) return { from: fedEnd(c), name: 'Hub board', parent: mainId(c), fuseKinds: [block.holds], limitingParts, inline: passing(c.inline, ['disconnect']).inline };
-  return { from: endOf(gear!), name: 'Fuse block', parent: BLOCK_FEED, fuseKinds: [block.holds], limitingParts };
-}
-
-/** Where the feeds of groups start: a way of the block while it bears them, else a fuse of their own at the bus bars. */
-function groupPoints(c: DraftContext, ways: Ways | null): { readonly pointFor: (amps: number) => FeedPoint; readonly onBlock: readonly DayLoad[]; readonly direct: readonly DayLoad[] } {
-  const fits = (amps: number): boolean => ways !== null && amps <= WAY_SHARE * ways.limitingParts[0]!.ratingA;
-  const groups = groupsUsed(c.design).map(([id]) => onGroup(c, id));
-  return {
-    onBlock: groups.filter((g) => fits(lastingLoadsA(c, g))).flat(),
-    direct: groups.filter((g) => !fits(lastingLoadsA(c, g))).flat(),
-    pointFor: (a) => (fits(a) ? ways! : { from: fedEnd(c), name: busName(c), parent: mainId(c), fuseKinds: BOLTED, ...passing(c.inline, ['disconnect']) }),
-  };
-}
-
 /** What all of a bank carries: everything behind it, or all chargers at once where they are more. */
 function mainAmps(c: DraftContext, bank: Bank, loads: readonly DayLoad[], inverterW: number): RunAmps {
   const wires = onHouseWires(c);
@@ -171,6 +129,7 @@ function inverterRuns(c: DraftContext, next: () => number, { ref, part }: Return
   const [inverter, bus] = [c.gear.get(ref.id), c.gear.get('bus')];
   if (!inverter || !bus) return [];
   const inverterW = inverterInputW(part.ratedW, part.ratedW);
+  const several = convertersOfKind(c.plant, 'inverter').length > 1;
   // An inverter-charger charges through the cable that it draws by.
   const chargeA = part.charger?.outputA ?? 0;
   return [
@@ -179,7 +138,7 @@ function inverterRuns(c: DraftContext, next: () => number, { ref, part }: Return
       role: 'inverter feed',
       serves: inverter.ref,
       parent: main,
-      name: `${busName(c)} → inverter`,
+      name: `${busName(c)} → ${several ? inverter.name : 'inverter'}`,
       group: 'house',
       from: endOf(bus),
       to: endOf(inverter),
@@ -201,53 +160,58 @@ function inverterRuns(c: DraftContext, next: () => number, { ref, part }: Return
   ];
 }
 
-/** Runs on the house side: main, distribution, inverter and each load wired at house volts. */
+/** Feed of a fuse block, with the loads that hang on it. */
+function blockRuns(c: DraftContext, next: () => number, ways: Ways, loads: readonly DayLoad[]): RunSpec[] {
+  const { block } = ways;
+  if (!block || !loads.length) return [];
+  const bank = c.bank!;
+  const feed = passing(c.inline, ['disconnect']);
+  const lastingA = Math.max(1, lastingLoadsA(c, loads));
+  return [
+    makeRun(c, next(), {
+      id: ways.parent,
+      role: 'block feed',
+      serves: block.gear.ref,
+      parent: mainId(c),
+      name: `${busName(c)} → ${block.gear.name}`,
+      group: 'house',
+      from: fedEnd(c),
+      to: endOf(block.gear),
+      lastingA,
+      lastingWhy: 'all loads on the block that may run at once, at the lowest house volts',
+      usualA: Math.min(lastingA, usualLoadsA(c, loads)),
+      usualWhy: `what runs together on the block in a usual day, at ${bank.nominalV} V`,
+      sourceV: bank.openV,
+      nominalV: bank.nominalV,
+      limit: TRUNK,
+      fuseKinds: BOLTED,
+      ends: [{ at: 'from', source: 'house battery' }],
+      inline: feed.inline,
+      limitingParts: [{ what: 'fuse block', ratingA: block.totalA, kind: 'fuse block' }, ...feed.limitingParts],
+      minAreaMm2: c.design.settings.custom.feedMm2,
+      terminal: TERMINAL.m8,
+      reason: 'feeds the fuse block; its fuse protects the feed, the block’s own fuses protect the loads’ wires',
+    }),
+  ];
+}
+
+/** Runs on the house side: main, distribution, inverters and each load wired at house volts. */
 export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
   const { bank, gear } = c;
   const bus = gear.get('bus');
   if (!bank || !bus) return [];
-  const { onBlock, direct } = splitLoads(c);
-  const [inverting] = convertersOfKind(c.plant, 'inverter').filter((i) => !i.inside);
-  const inverterW = inverting ? inverterInputW(inverting.part.ratedW, inverting.part.ratedW) : 0;
-  const ways = waysOf(c);
-  const groups = groupPoints(c, ways);
-  const onFeed = [...onBlock, ...groups.onBlock];
-  const all = mainAmps(c, bank, [...onFeed, ...direct, ...groups.direct], inverterW);
+  const inverters = convertersOfKind(c.plant, 'inverter').filter((i) => !i.inside);
+  const inverterW = inverters.reduce((sum, { part }) => sum + inverterInputW(part.ratedW, part.ratedW), 0);
+  const hung = hungOn(c);
+  const all = mainAmps(c, bank, [...hung.all.flatMap((w) => hung.behind(w)), ...hung.behind(null)], inverterW);
   const main = mainId(c);
   const second = selectedBankOf(c.design, c.catalogue);
-  const runs = [...mainRuns(c, next, all, bank, FIRST_BANK), ...(second ? mainRuns(c, next, all, second, SECOND_BANK) : [])];
-  if (inverting) runs.push(...inverterRuns(c, next, inverting, bank, main));
-  const block = gear.get('block');
-  const { block: blockPart } = distributionOf(c.design, c.catalogue);
-  const feed = passing(c.inline, ['disconnect']);
-  if (block && blockPart && onFeed.length) {
-    const lastingA = Math.max(1, lastingLoadsA(c, onFeed));
-    runs.push(
-      makeRun(c, next(), {
-        id: BLOCK_FEED,
-        role: 'block feed',
-        serves: block.ref,
-        parent: main,
-        name: 'Bus bars → fuse block',
-        group: 'house',
-        from: fedEnd(c),
-        to: endOf(block),
-        lastingA,
-        lastingWhy: 'all loads on the block that may run at once, at the lowest house volts',
-        usualA: Math.min(lastingA, usualLoadsA(c, onFeed)),
-        usualWhy: `what runs together on the block in a usual day, at ${bank.nominalV} V`,
-        sourceV: bank.openV,
-        nominalV: bank.nominalV,
-        limit: TRUNK,
-        fuseKinds: BOLTED,
-        ends: [{ at: 'from', source: 'house battery' }],
-        inline: feed.inline,
-        limitingParts: [{ what: 'fuse block', ratingA: blockPart.totalA, kind: 'fuse block' }, ...feed.limitingParts],
-        minAreaMm2: c.design.settings.custom.feedMm2,
-        terminal: TERMINAL.m8,
-        reason: 'feeds the fuse block; its fuse protects the feed, the block’s own fuses protect the loads’ wires',
-      }),
-    );
-  }
-  return [...runs, ...direct.map((l) => loadRun(c, next, l, null)), ...(ways ? onBlock.map((l) => loadRun(c, next, l, ways)) : []), ...groupRuns(c, next, groups.pointFor)];
+  return [
+    ...mainRuns(c, next, all, bank, FIRST_BANK),
+    ...(second ? mainRuns(c, next, all, second, SECOND_BANK) : []),
+    ...inverters.flatMap((i) => inverterRuns(c, next, i, bank, main)),
+    ...hung.all.flatMap((w) => blockRuns(c, next, w, hung.behind(w))),
+    ...[null, ...hung.all].flatMap((w) => hung.loadsOn(w).map((l) => loadRun(c, next, l, w))),
+    ...groupRuns(c, next, hung.groupPoint),
+  ];
 }

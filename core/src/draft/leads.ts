@@ -1,5 +1,6 @@
 import type { Gear } from '../places/index.js';
 import { convertersOfKind, standsIn } from '../plant/index.js';
+import { sentence } from '../quantity/index.js';
 import { cutLengthM, routeBetween, type Lead, type Route, type Stand } from '../routes/index.js';
 import { standOf, type DraftContext } from './context.js';
 
@@ -67,24 +68,28 @@ function probes(c: DraftContext): Given[] {
     const charger = c.gear.get(ref.id);
     if (part.coldLock && charger) out.push(warm(ref.id, charger.name));
   }
-  if (c.gear.has('controller'))
+  for (const { ref } of convertersOfKind(c.plant, 'solar-controller')) {
+    const controller = c.gear.get(ref.id);
+    if (!controller) continue;
     out.push({
-      ...warm('controller', 'solar controller'),
-      id: 'lead-sense-controller',
+      ...warm(ref.id, controller.name),
+      id: `lead-sense-${ref.id}`,
       kind: 'sense',
-      name: 'Battery volts sense → solar controller',
+      name: `Battery volts sense → ${controller.name}`,
       cable: '2 × 1 mm²',
       polarity: 'red to positive, black to negative',
       fuseA: 1,
       longestM: 5,
     });
-  const [inverting] = convertersOfKind(c.plant, 'inverter');
-  if (inverting && c.gear.has(inverting.ref.id))
+  }
+  for (const { ref } of convertersOfKind(c.plant, 'inverter')) {
+    const inverter = c.gear.get(ref.id);
+    if (!inverter || !c.gear.has('remote')) continue;
     out.push({
-      id: 'lead-data-inverter',
+      id: `lead-data-${ref.id}`,
       kind: 'data',
-      name: 'Inverter → its switch',
-      from: inverting.ref.id,
+      name: `${ref.id === 'inverter' ? 'Inverter' : sentence(inverter.name)} → its switch`,
+      from: ref.id,
       to: 'remote',
       cable: 'flat six-core',
       diameterMm: 5,
@@ -93,6 +98,7 @@ function probes(c: DraftContext): Given[] {
       polarity: 'keyed plug',
       fuseA: null,
     });
+  }
   if (c.gear.has('display'))
     out.push({
       id: 'lead-data-display',

@@ -30,14 +30,14 @@ export const onGroup = (c: DraftContext, id: string): readonly DayLoad[] =>
   });
 
 /** Feeds and tails of switch banks and joint strips. */
-export function groupRuns(c: DraftContext, next: () => number, pointFor: (amps: number) => FeedPoint): RunSpec[] {
+export function groupRuns(c: DraftContext, next: () => number, pointFor: (group: string) => FeedPoint): RunSpec[] {
   const bank = c.bank!;
   return groupsUsed(c.design).flatMap(([id, group]): RunSpec[] => {
     const loads = onGroup(c, id);
     const gear = gearOf(c, 'groups', id);
     if (!loads.length || !gear) return [];
     const lastingA = Math.max(0.1, lastingLoadsA(c, loads));
-    const point = pointFor(lastingA);
+    const point = pointFor(id);
     const rating = SHARED_RATING[group.kind];
     const feed = makeRun(c, next(), {
       id: runKey(gear.ref),

@@ -17,6 +17,8 @@ export interface DayContext {
   readonly inletHours?: readonly HourSpan[];
   /** Rating of the inverter behind mains loads, W; null: none chosen. */
   readonly inverterW: number | null;
+  /** Which inverter that is, by id. */
+  readonly inverter?: string | null;
   /** Air around a fridge's compressor, °C. */
   readonly ambientC: number;
 }
@@ -26,6 +28,8 @@ export interface DayLoad {
   readonly id: string;
   readonly name: string;
   readonly mains: boolean;
+  /** The inverter that a mains load hangs on; null: none, or the load is on DC. */
+  readonly inverter: string | null;
   readonly critical: boolean;
   readonly kind: 'power' | 'current';
   /** Drawn from the battery while it runs, W at nominal volts, and A at nominal volts. */
@@ -80,6 +84,7 @@ export function dayLoad(id: string, load: Load, day: DayContext): DayLoad {
     id,
     name: load.name,
     mains,
+    inverter: mains ? (day.inverter ?? null) : null,
     critical: load.critical,
     kind: loadKind(load),
     runningW,

@@ -16,8 +16,9 @@ export interface DayFigures {
   readonly peakNames: readonly string[];
   /** The peak with the heaviest starter among them just starting, W. */
   readonly startPeakW: number;
-  /** Most mains power wanted at once, W. */
+  /** Most mains power wanted at once, W: of all inverters, and of each by its id. */
   readonly mainsPeakW: number;
+  readonly inverterPeakW: Readonly<Record<string, number>>;
   /** Standby of all loads, and an inverter left on all day with nothing behind it, Wh. */
   readonly standbyWh: number;
   readonly inverterIdleWh: number;
@@ -61,6 +62,15 @@ export function dayFigures(loads: readonly DayLoad[], nominalV: number, inverter
     peakNames: peak.on.map((l) => l.name),
     startPeakW: peak.watts + Math.max(0, ...peak.on.map((l) => l.startW - l.runningW)),
     mainsPeakW: heaviest(loads, (l) => (l.mains ? l.ownW : 0)).watts,
+    inverterPeakW: Object.fromEntries(
+      [...new Set(loads.flatMap((l) => l.inverter ?? []))].map((id) => [
+        id,
+        heaviest(
+          loads.filter((l) => l.inverter === id),
+          (l) => l.ownW,
+        ).watts,
+      ]),
+    ),
     standbyWh: sum((l) => l.standbyWh),
     inverterIdleWh: inverterW === null ? 0 : 24 * INVERTER_IDLE * inverterW,
     elsewhereWh: sum((l) => l.elsewhereWh),

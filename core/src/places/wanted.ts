@@ -76,8 +76,8 @@ function bankGear({ ref, selected, batteries: parts }: BankThing, p: Plant, desi
 }
 
 /** Bus bars, or the hub board in their place, and a block beside them. */
-function boardOf({ ref, part }: DistributionThing): Wanted {
-  if (part?.kind === 'fuse-block') return gearOfPart(ref, 'block', 'fuse block', part);
+function boardOf({ ref, part }: DistributionThing, nth: number): Wanted {
+  if (part?.kind === 'fuse-block') return gearOfPart(ref, 'block', `${NTH[nth] ?? `${nth + 1}th `}fuse block`, part);
   return part ? gearOfPart(ref, 'bus', 'hub board', part) : make(ref, 'bus', 'bus bars', USUAL_BODY.bus);
 }
 
@@ -184,7 +184,14 @@ function shared(design: Design): Wanted[] {
   return [...groups, ...taps];
 }
 
+/** Gear by the name that a person gave the thing that it is. */
+function asCalled(design: Design, gear: Wanted): Wanted {
+  const { in: where, id } = gear.ref;
+  const called = where === 'converters' || where === 'links' || where === 'distribution' ? design[where][id]?.name : '';
+  return called ? { ...gear, name: called, plain: called } : gear;
+}
+
 /** What a design calls for, in the order in which it is set down. */
 export function wantedGear(design: Design, catalogue: Catalogue): Wanted[] {
-  return [...plantGear(design, catalogue), ...shared(design), ...loads(design)];
+  return [...plantGear(design, catalogue).map((g) => asCalled(design, g)), ...shared(design), ...loads(design)];
 }

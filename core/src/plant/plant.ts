@@ -20,6 +20,7 @@ export const OWN_VEHICLE = refTo('vehicles', 'starting');
 export const FIRST_BANK = refTo('banks', 'house');
 export const SECOND_BANK = refTo('banks', 'second');
 export const BARS = refTo('distribution', 'bus');
+const USUAL_BLOCK = refTo('distribution', 'block');
 
 /** Of a design, what its plant is made of. */
 export type Rig = Pick<Design, keyof typeof RIG | 'supply' | 'brief'>;
@@ -101,7 +102,8 @@ function distributionOf({ distribution }: Rig, catalogue: Catalogue): Distributi
     const ref = refTo('distribution', id);
     return d.kind === 'bars' ? [{ ref, part: catalogue.find('hub', d.part), quantity: 1 }] : part(catalogue.find('fuse-block', d.part), (p): DistributionThing => ({ ref, part: p, quantity: 1 }));
   });
-  return things.some((t) => t.part?.kind === 'hub') ? things.filter((t) => t.part?.kind === 'hub') : things;
+  // A hub board takes the place of the usual bars and block; further blocks hang on it.
+  return things.some((t) => t.part?.kind === 'hub') ? things.filter((t) => t.part !== null && t.ref.id !== USUAL_BLOCK.id) : things;
 }
 
 /** Parts of their own; what a hub board has of them is not here. */
@@ -215,5 +217,8 @@ export const convertersOfKind = <K extends ConverterThing['part']['kind']>(p: Pl
 /** The gear that a converter is, or is built into. */
 export const standsIn = (c: Pick<ConverterThing, 'ref' | 'inside'>): Ref => c.inside ?? c.ref;
 
-/** The inverter that 230 V loads hang on; null: none. */
-export const inverterOf = (rig: Rig, catalogue: Catalogue): OfKind<'inverter'> | null => convertersOfKind(plant(rig, catalogue), 'inverter')[0] ?? null;
+/** The inverters that 230 V loads hang on, in their order. */
+export const invertersOf = (rig: Rig, catalogue: Catalogue): readonly OfKind<'inverter'>[] => convertersOfKind(plant(rig, catalogue), 'inverter');
+
+/** The first of them; null: none. */
+export const inverterOf = (rig: Rig, catalogue: Catalogue): OfKind<'inverter'> | null => invertersOf(rig, catalogue)[0] ?? null;

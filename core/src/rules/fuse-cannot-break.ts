@@ -1,8 +1,8 @@
-import { supplyOf } from '../design/index.js';
+import { plant } from '../plant/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
 import { faultCurrent, rating } from '../quantity/index.js';
 import type { RunFuse, RunSpec } from '../routes/index.js';
-import { press } from './press.js';
+import { press, takeBlock } from './press.js';
 import type { Found, Rule, Severity } from './rule.js';
 
 interface Weak {
@@ -50,15 +50,16 @@ export const fuseCannotBreak: Rule = {
   },
   presses: ({ at }, { design, catalogue, runs }) => {
     const run = runs.find((r) => r.spec.id === at.about);
-    const ofBlock = run?.ok && (run.spec.from.gear === 'block' || run.spec.to.gear === 'block') && !supplyOf(design).hub;
-    const now = catalogue.find('fuse-block', supplyOf(design).fuseBlock);
-    if (!ofBlock || !now || now.holds === 'cartridge') return [];
-    const used = runs.filter((r) => r.spec.from.gear === 'block').length;
+    const blocks = plant(design, catalogue).distribution.filter((d) => d.part?.kind === 'fuse-block');
+    const block = run?.ok ? blocks.find((b) => b.ref.id === run.spec.from.gear || b.ref.id === run.spec.to.gear) : undefined;
+    const now = catalogue.find('fuse-block', block?.part?.id ?? null);
+    if (!run || !block || !now || now.holds === 'cartridge') return [];
+    const used = runs.filter((r) => r.spec.from.gear === block.ref.id).length;
     const better = catalogue
       .usual('fuse-block')
       .filter((p) => p.holds === 'cartridge' && p.ways >= used && p.totalA >= run.spec.lastingA)
       .sort((a, b) => a.ways - b.ways)[0];
-    return better ? [press(design, `Take the ${better.name}`, (d) => (supplyOf(d).fuseBlock = better.id))] : [];
+    return better ? [press(design, `Take the ${better.name}`, (d) => takeBlock(d, block.ref.id, better.id))] : [];
   },
   say: (v) =>
     v['backed']

@@ -10,9 +10,9 @@ export const inverterOverBattery: Rule = {
     const at = { stage: 'supply' as const, about: 'inverter' };
     const amps = (a: number): number => Math.round(a);
     return inverter.holds
-      ? [{ at, severity: 'look' as const, values: { amps: amps(inverter.surgeA), limit: inverter.peakLimitA, watts: inverter.surgeW, what: 'at surge' } }]
-      : [{ at, values: { amps: amps(inverter.currentA), limit: inverter.limitA, watts: inverter.ratedW, what: 'steadily' } }];
+      ? [{ at, severity: 'look' as const, values: { amps: amps(inverter.surgeA), limit: inverter.peakLimitA, watts: inverter.surgeW, what: 'at surge', many: inverter.count } }]
+      : [{ at, values: { amps: amps(inverter.currentA), limit: inverter.limitA, watts: inverter.ratedW, what: 'steadily', many: inverter.count } }];
   },
-  say: (v) => `The inverter draws ${v['amps']} A ${v['what']} (${v['watts']} W at the lowest volts); the battery gives ${v['limit']} A.`,
+  say: (v) => `${Number(v['many']) > 1 ? 'The inverters draw' : 'The inverter draws'} ${v['amps']} A ${v['what']} (${v['watts']} W at the lowest volts); the battery gives ${v['limit']} A.`,
   fix: () => 'More batteries in parallel, a battery with a higher limit, or a smaller inverter.',
 };

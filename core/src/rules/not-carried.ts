@@ -22,12 +22,10 @@ export const notCarried: Rule = {
       ...(c.bank !== null && c.bank in design.banks && c.bank !== FIRST_BANK.id ? [[id, 'a box on another bank than the one in use'] as const] : []),
       ...(c.from && c.from.id !== OWN_VEHICLE.id ? [[id, 'a box fed by a bank or by another box'] as const] : []),
     ]);
-    const inverters = p.converters.filter((c) => c.part.kind === 'inverter').slice(1);
     const arrays = Object.entries(design.arrays).filter(([, a]) => a.into?.in === 'banks' && a.into.id in design.banks && a.into.id !== FIRST_BANK.id);
     const odd: readonly Odd[] = [
       ...banks(design),
       ...converters,
-      ...inverters.map((c): Odd => [c.ref.id, 'a second inverter']),
       ...p.links.slice(1).map((l): Odd => [l.ref.id, 'a second link: no state closes it']),
       ...arrays.map(([id]): Odd => [id, 'panels on another bank than the one in use']),
     ];

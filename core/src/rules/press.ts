@@ -1,4 +1,4 @@
-import { copyDesign, forgetPlace, patchBetween, type Design, type Patch, supplyOf, type UsualSupply } from '../design/index.js';
+import { copyDesign, forgetPlace, patchBetween, type Design, type Patch, type Ref, supplyOf, type UsualSupply } from '../design/index.js';
 import type { WeakKind } from '../protection/index.js';
 import { halfOf, type Catalogue, type Part } from '../catalogue/index.js';
 
@@ -20,7 +20,8 @@ export const takeSize = (design: Design, run: string, areaMm2: number, label: st
 
 interface Stronger {
   readonly part: Part;
-  readonly set: (supply: UsualSupply) => void;
+  /** Puts it in the place of the weak one that the run of this thing has. */
+  readonly set: (design: Design, serves: Ref) => void;
 }
 
 /** Of the catalogue's parts that fit, the one with the smallest rating; null: none fits. */
@@ -30,8 +31,14 @@ const ofRating =
   <P extends Part>(parts: readonly P[], rating: (p: P) => number, set: (s: UsualSupply, id: string) => void) =>
   (wantsA: number): Stronger | null => {
     const part = smallest(parts, rating, (p) => rating(p) >= wantsA);
-    return part && { part, set: (s) => set(s, part.id) };
+    return part && { part, set: (d) => set(supplyOf(d), part.id) };
   };
+
+/** Puts another fuse block in the place of this one. */
+export const takeBlock = (d: Design, block: string, part: string): void => {
+  const now = d.distribution[block];
+  if (now) now.part = part;
+};
 
 /** Parts that a path may be held up by, each with what is taken in its place. */
 const STRONGER: Readonly<Partial<Record<WeakKind, (catalogue: Catalogue) => (wantsA: number) => Stronger | null>>> = {
@@ -53,12 +60,14 @@ const STRONGER: Readonly<Partial<Record<WeakKind, (catalogue: Catalogue) => (wan
       (p) => p.ratedA,
       (s, id) => (s.disconnect.part = id),
     ),
-  'fuse block': (c) =>
-    ofRating(
+  'fuse block': (c) => (wantsA) => {
+    const part = smallest(
       c.usual('fuse-block'),
       (p) => p.totalA,
-      (s, id) => (s.fuseBlock = id),
-    ),
+      (p) => p.totalA >= wantsA,
+    );
+    return part && { part, set: (d, { id }) => takeBlock(d, id, part.id) };
+  },
   isolator: (c) =>
     ofRating(
       c.usual('isolator'),
@@ -82,15 +91,22 @@ export function takeRated<P extends Part>(design: Design, parts: readonly P[], r
   return part ? [press(design, `Take the ${part.name}`, (d) => set(supplyOf(d), part.id))] : [];
 }
 
-/** Takes the smallest inverter of the house volts for so many watts. */
-export const takeInverter = (design: Design, catalogue: Catalogue, watts: number): readonly Press[] =>
-  takeRated(
-    design,
+/** Takes the smallest inverter of the house volts for so many watts, in the place of this one. */
+export function takeInverter(design: Design, catalogue: Catalogue, watts: number, id = 'inverter'): readonly Press[] {
+  const part = smallest(
     catalogue.usual('inverter').filter((p) => p.inputV === design.supply.houseV),
     (p) => p.ratedW,
-    watts,
-    (s, id) => (s.inverter = id),
+    (p) => p.ratedW >= watts,
   );
+  if (!part) return [];
+  return [
+    press(design, `Take the ${part.name}`, (d) => {
+      const now = d.converters[id];
+      if (now) now.part = part.id;
+      else supplyOf(d).inverter = part.id;
+    }),
+  ];
+}
 
 /** Lets a piece of gear that a person placed find its place again. */
 export const placeAnew = (design: Design, gear: string): readonly Press[] => (design.places[gear]?.on ? [{ label: 'Find it another place', patch: forgetPlace(gear) }] : []);

@@ -19,6 +19,10 @@ function hungOf(d: Design): readonly Hung[] {
       [id, 'vehicle', 'vehicles', l.vehicle],
     ]),
     ...Object.entries(d.banks).map(([id, b]): Hung => [id, 'selector', 'switchgear', b.selector]),
+    ...Object.entries(d.loads).flatMap(([id, l]): Hung[] => [
+      [id, 'block', 'distribution', l.feed.by === 'own' ? (l.feed.on ?? null) : null],
+      [id, 'inverter', 'converters', l.inverter ?? null],
+    ]),
     ...Object.entries(d.monitors).map(([id, m]): Hung => [id, 'measures', 'banks', m.measures]),
   ];
 }

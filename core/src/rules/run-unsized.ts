@@ -1,4 +1,3 @@
-import { supplyOf } from '../design/index.js';
 import { FUSE_KINDS, type WeakKind } from '../protection/index.js';
 import { figure, rating } from '../quantity/index.js';
 import type { SizedRun } from '../routes/index.js';
@@ -43,9 +42,10 @@ export const runUnsized: Rule = {
   basis: 'cable ampacity and fuse window taken together',
   why: 'A run without a size cannot be built. The others stand as they are.',
   test: (facts) => facts.runs.flatMap((r) => (r.ok ? [] : [found(r, facts)])),
-  presses: (f, { design, catalogue }) => {
+  presses: (f, { design, catalogue, runs }) => {
     const opens = f.values['opens'] ? strongerPart(catalogue, (f.values['kind'] || undefined) as WeakKind | undefined, Number(f.values['wants'])) : null;
-    return opens ? [press(design, `Take the ${opens.part.name}`, (d) => opens.set(supplyOf(d)))] : [];
+    const serves = runs.find((r) => r.spec.id === f.at.about)?.spec.serves;
+    return opens && serves ? [press(design, `Take the ${opens.part.name}`, (d) => opens.set(d, serves))] : [];
   },
   say: (v) => {
     if (v['error'] === 'too-hot') return `${v['run']}: in ${v['air']} °C no size that its terminals take carries its fuse; ${v['thickest']} carries ${v['carries']} A there.`;

@@ -40,6 +40,36 @@ function names(loads: readonly DayLoad[], scale: number): string[] {
   return [...shown.map((l) => `${l.name} ${figure(l.ahDay * scale, 0)}`), ...(hungry.length > NAMED ? [`and ${left} more`] : [])];
 }
 
+interface Box {
+  readonly id: string;
+  readonly title: string;
+  readonly of: readonly DayLoad[];
+  readonly always: boolean;
+}
+
+/** The boards that loads on DC hang on: the first with all that hangs on no other. */
+function boards(a: Assessment, p: Plant, loads: readonly DayLoad[]): readonly Box[] {
+  const hub = p.distribution.find((d) => d.part?.kind === 'hub');
+  const blocks = p.distribution.filter((d) => d.part?.kind === 'fuse-block');
+  const [first, ...further] = hub ? [hub, ...blocks] : blocks;
+  const feeds = new Map(a.runs.map((r) => [r.spec.id, r.spec]));
+  const hungOn = (l: DayLoad): string | undefined => {
+    let spec = a.runs.find((r) => r.spec.role === 'load feed' && r.spec.serves.id === l.id)?.spec;
+    while (spec && !blocks.some((b) => b.ref.id === spec!.from.gear) && spec.parent !== null) spec = feeds.get(spec.parent);
+    return spec?.from.gear;
+  };
+  const on = new Map(loads.map((l) => [l.id, hungOn(l)]));
+  const others = further.map((b): Box => ({
+    id: b.ref.id,
+    title: sentence(a.gear.find((g) => g.id === b.ref.id)?.name ?? 'fuse block'),
+    of: loads.filter((l) => on.get(l.id) === b.ref.id),
+    always: true,
+  }));
+  const elsewhere = new Set(others.flatMap((b) => b.of));
+  const rest = loads.filter((l) => !elsewhere.has(l));
+  return [{ id: first?.ref.id ?? 'bus', title: hub ? 'Hub board' : first ? 'Fuse block' : 'Bus bars', of: rest, always: true }, ...others];
+}
+
 /** What the loads draw by: the block or board, the inverter, or straight off a post. */
 export function using(design: Design, a: Assessment, p: Plant): Part {
   const bank = p.banks[0]?.ref.id;
@@ -49,17 +79,17 @@ export function using(design: Design, a: Assessment, p: Plant): Part {
   // The day's figures are of a travel day; the trip has its own mean over all its days.
   const scale = day > 0 ? mean(a.trip?.loadAh ?? []) / day : 0;
   const straight = (l: DayLoad): boolean => design.loads[l.id]?.feed.by === 'battery';
-  const [inverter] = convertersOfKind(p, 'inverter');
-  const hub = p.distribution.find((d) => d.part?.kind === 'hub');
-  const block = p.distribution.find((d) => d.part?.kind === 'fuse-block');
+  const dc = loads.filter((l) => !l.mains && !straight(l));
+  const inverters = convertersOfKind(p, 'inverter').map((i) => ({
+    id: `${i.ref.id}:use`,
+    title: sentence(i.inside ? 'its own inverter' : i.part.name),
+    of: loads.filter((l) => l.inverter === i.ref.id),
+    always: true,
+  }));
   const boxes = [
-    { id: (hub ?? block)?.ref.id ?? 'bus', title: hub ? 'Hub board' : block ? 'Fuse block' : 'Bus bars', of: loads.filter((l) => !l.mains && !straight(l)), always: true },
-    {
-      id: inverter ? `${inverter.ref.id}:use` : 'no-inverter',
-      title: inverter ? sentence(inverter.inside ? 'its own inverter' : inverter.part.name) : 'No inverter',
-      of: loads.filter((l) => l.mains),
-      always: inverter !== undefined,
-    },
+    ...boards(a, p, dc),
+    ...inverters,
+    { id: 'no-inverter', title: 'No inverter', of: loads.filter((l) => l.mains && l.inverter === null), always: false },
     { id: 'always-live', title: 'Always live', of: loads.filter((l) => !l.mains && straight(l)), always: false },
   ].filter((b) => b.always || b.of.length);
   return {

@@ -1,4 +1,4 @@
-import { inverterOf } from '../plant/index.js';
+import { invertersOf } from '../plant/index.js';
 import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
 import { type Design, supplyOf } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
@@ -18,8 +18,9 @@ import { lostFunctions, type LostFunction } from './successors.js';
 import { MPPT_YIELD } from './sun.js';
 import { watchingPlan, type Watched } from './watching.js';
 
-/** An inverter against the bank that feeds it. */
+/** The inverters together against the bank that feeds them. */
 export interface InverterCheck {
+  readonly count: number;
   readonly ratedW: number;
   readonly surgeW: number;
   /** Current at rated output and at surge, at the disconnect's volts, A. */
@@ -87,14 +88,20 @@ export interface SupplyFigures {
   readonly watched: readonly Watched[];
 }
 
+/** All inverters at once; at surge the one that starts hardest, with the others at their rating. */
 function inverterCheck(design: Design, catalogue: Catalogue, bank: Bank): InverterCheck | null {
-  const part = inverterOf(design, catalogue)?.part ?? null;
-  if (!part) return null;
-  const currentA = inverterInputW(part.ratedW, part.ratedW) / bank.openV;
-  const surgeA = inverterInputW(part.surgeW, part.ratedW) / bank.openV;
+  const parts = invertersOf(design, catalogue).map((i) => i.part);
+  if (!parts.length) return null;
+  const ratedW = parts.reduce((sum, p) => sum + p.ratedW, 0);
+  const inW = parts.reduce((sum, p) => sum + inverterInputW(p.ratedW, p.ratedW), 0);
+  const moreW = (p: (typeof parts)[number]): number => inverterInputW(p.surgeW, p.ratedW) - inverterInputW(p.ratedW, p.ratedW);
+  const hardest = parts.reduce((a, b) => (moreW(b) > moreW(a) ? b : a));
+  const currentA = inW / bank.openV;
+  const surgeA = (inW + moreW(hardest)) / bank.openV;
   return {
-    ratedW: part.ratedW,
-    surgeW: part.surgeW,
+    count: parts.length,
+    ratedW,
+    surgeW: ratedW - hardest.ratedW + hardest.surgeW,
     currentA,
     surgeA,
     limitA: bank.continuousA,

@@ -1,7 +1,7 @@
-import { inverterOf } from '../plant/index.js';
+import { invertersOf } from '../plant/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import { type Design, type Load } from '../design/index.js';
-import { dayFigures, dayLoad, spansTogether, type DayFigures, type DayLoad, type HourSpan } from '../loads/index.js';
+import { dayFigures, dayLoad, ownPowerW, spansTogether, type DayFigures, type DayLoad, type HourSpan } from '../loads/index.js';
 import { climateOf, tripDays } from '../travel/index.js';
 
 /** True of a load that hangs on one of the vehicle's own circuits. */
@@ -11,17 +11,45 @@ const onVehicle = ({ brief }: Design, { feed, supply }: Load): boolean =>
 /** Hours of every day in which something else than the site feeds an inlet: a generator, another vehicle. */
 export const inletHours = ({ inlets }: Design): readonly HourSpan[] => Object.values(inlets).reduce<readonly HourSpan[]>((all, i) => spansTogether(all, i.hours), []);
 
+type Inverters = ReturnType<typeof invertersOf>;
+
+/**
+ * The inverter that each mains load is plugged into: as typed, else the smallest that bears it beside what hangs there
+ * already, and its start; where none does, the one with the most left.
+ */
+function pluggedInto(loads: readonly (readonly [id: string, load: Load])[], inverters: Inverters, drivingH: number): ReadonlyMap<string, Inverters[number]> {
+  const bySize = [...inverters].sort((a, b) => a.part.ratedW - b.part.ratedW);
+  const takenW = new Map(inverters.map((i) => [i, 0]));
+  const out = new Map<string, Inverters[number]>();
+  for (const [id, load] of loads) {
+    if (load.supply !== 'mains') continue;
+    const ownW = ownPowerW(load, 0, drivingH);
+    const left = (i: Inverters[number]): number => i.part.ratedW - takenW.get(i)!;
+    const bears = (i: Inverters[number]): boolean => left(i) >= ownW && i.part.surgeW >= ownW * load.surge;
+    const chosen = inverters.find((i) => i.ref.id === load.inverter) ?? bySize.find(bears) ?? bySize.reduce<Inverters[number] | null>((a, b) => (a && left(a) > left(b) ? a : b), null);
+    if (!chosen) continue;
+    takenW.set(chosen, takenW.get(chosen)! + ownW);
+    out.set(id, chosen);
+  }
+  return out;
+}
+
 /** The loads through one kind of day. */
 export function loadsOn(design: Design, catalogue: Catalogue, drivingH: number, mainsH: number): DayFigures {
   const { houseV } = design.supply;
-  const inverter = inverterOf(design, catalogue)?.part ?? null;
+  const inverters = invertersOf(design, catalogue);
   const { ambientC } = climateOf(design.brief.trip);
-  const context = { nominalV: houseV, drivingH, mainsH, inletHours: inletHours(design), inverterW: inverter?.ratedW ?? null, ambientC };
-  const loads = Object.entries(design.loads)
-    .sort(([, a], [, b]) => a.order - b.order)
-    .map(([id, load]) => dayLoad(id, load, onVehicle(design, load) ? { ...context, nominalV: design.brief.vehicleV } : context));
+  const context = { drivingH, mainsH, inletHours: inletHours(design), ambientC };
+  const listed = Object.entries(design.loads).sort(([, a], [, b]) => a.order - b.order);
+  const plugged = pluggedInto(listed, inverters, drivingH);
+  const loads = listed.map(([id, load]) => {
+    const inverter = plugged.get(id);
+    const nominalV = onVehicle(design, load) ? design.brief.vehicleV : houseV;
+    return dayLoad(id, load, { ...context, nominalV, inverterW: inverter?.part.ratedW ?? null, inverter: inverter?.ref.id ?? null });
+  });
   const apart = (yes: boolean): readonly DayLoad[] => loads.filter((l) => onVehicle(design, design.loads[l.id]!) === yes);
-  return dayFigures(apart(false), houseV, inverter?.ratedW ?? null, apart(true));
+  const inverterW = inverters.length ? inverters.reduce((sum, i) => sum + i.part.ratedW, 0) : null;
+  return dayFigures(apart(false), houseV, inverterW, apart(true));
 }
 
 /** Kinds of day in a trip, and which kind each day is. */

@@ -1,4 +1,4 @@
-import { inverterOf } from '../plant/index.js';
+import { invertersOf } from '../plant/index.js';
 import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
 import { asOfNow, type Design } from '../design/index.js';
 import { figure } from '../quantity/index.js';
@@ -53,10 +53,10 @@ function oneStringLess(job: TripJob, bank: Bank): TripJob | null {
 /** True where the batteries left carry all that may run at once with the largest string out; one behind a selector always does for itself. */
 function carriesWithout(design: Design, catalogue: Catalogue, bank: Bank): boolean {
   if (bank.strings === 1) return true;
-  const inverter = inverterOf(design, catalogue)?.part ?? null;
+  const inverterW = invertersOf(design, catalogue).reduce((total, { part }) => total + inverterInputW(part.ratedW, part.ratedW), 0);
   const day = loadsOn(design, catalogue, design.brief.trip.drivingH, 0);
   const dcW = largestTogether(day.loads.filter((l) => !l.mains).map((l) => ({ id: l.id, watts: l.fullW, never: l.never }))).watts;
-  const allW = dcW + (inverter ? inverterInputW(inverter.ratedW, inverter.ratedW) : 0);
+  const allW = dcW + inverterW;
   return stringLost(bank, allW / bank.openV).leftShare !== null;
 }
 

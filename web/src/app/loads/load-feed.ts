@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import type { Feed, Load, LoadGroup } from '@meridex/core';
+import { catalogueOf, type Feed, invertersOf, type Load, type LoadGroup, plant } from '@meridex/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { Choice } from '../fields/choice';
+import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { newId } from '../services/new-id';
 
@@ -15,22 +16,28 @@ type How = Extract<Feed, { by: 'wire' }>['how'];
   imports: [FormsModule, NzInputModule, Choice],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <mx-choice label="Wire starts at" name="Its wire starts at" [of]="choices()" [words]="words()" [value]="chosen()" (valueChange)="choose($event)" />
-    @if (group(); as g) {
-      <div class="two">
-        <div class="field">
-          <span class="name">Name of the {{ g.kind }}</span
-          ><input nz-input maxlength="80" [attr.aria-label]="'Name of the ' + g.kind" [ngModel]="g.name" (ngModelChange)="setGroup({ name: $event })" />
+    @if (load().supply === 'mains') {
+      @if (outlets().length > 2) {
+        <mx-choice label="Inverter of the load" name="Plugged into" [of]="outlets()" [words]="outletWords()" [value]="load().inverter ?? ''" (valueChange)="plugInto($event)" />
+      }
+    } @else {
+      <mx-choice label="Wire starts at" name="Its wire starts at" [of]="choices()" [words]="words()" [value]="chosen()" (valueChange)="choose($event)" />
+      @if (group(); as g) {
+        <div class="two">
+          <div class="field">
+            <span class="name">Name of the {{ g.kind }}</span
+            ><input nz-input maxlength="80" [attr.aria-label]="'Name of the ' + g.kind" [ngModel]="g.name" (ngModelChange)="setGroup({ name: $event })" />
+          </div>
+          <mx-choice label="Fuses of the group" name="Fuses" [of]="fuses" [value]="g.fuses" (valueChange)="setGroup({ fuses: $event })" />
         </div>
-        <mx-choice label="Fuses of the group" name="Fuses" [of]="fuses" [value]="g.fuses" (valueChange)="setGroup({ fuses: $event })" />
-      </div>
-      <p class="narrow muted">
-        {{ g.fuses === 'one for all' ? 'One fuse in the feed: it suits the sum, and every tail must bear it.' : 'Each tail has its own fuse behind the feed’s.' }} With it: {{ others() }}.
-      </p>
-    }
-    @if (feed().by === 'wire') {
-      <mx-choice label="How it is tapped" name="Tapped by" [of]="hows" [value]="how()" (valueChange)="setHow($event)" />
-      <p class="caution">What hangs on that circuit already, its wire and its fuse are under Brief; safety circuits are never tapped.</p>
+        <p class="narrow muted">
+          {{ g.fuses === 'one for all' ? 'One fuse in the feed: it suits the sum, and every tail must bear it.' : 'Each tail has its own fuse behind the feed’s.' }} With it: {{ others() }}.
+        </p>
+      }
+      @if (feed().by === 'wire') {
+        <mx-choice label="How it is tapped" name="Tapped by" [of]="hows" [value]="how()" (valueChange)="setHow($event)" />
+        <p class="caution">What hangs on that circuit already, its wire and its fuse are under Brief; safety circuits are never tapped.</p>
+      }
     }
   `,
   styles: `
@@ -48,6 +55,7 @@ export class LoadFeed {
   readonly id = input.required<string>();
   readonly load = input.required<Load>();
   private readonly designs = inject(DesignService);
+  private readonly assessments = inject(AssessmentService);
   protected readonly fuses = ['one for all', 'one each'] as const;
   protected readonly hows = ['joint', 'fuse tap', 'piercing tap'] as const;
   protected readonly feed = computed(() => this.load().feed);
@@ -61,13 +69,17 @@ export class LoadFeed {
   });
   protected readonly chosen = computed(() => {
     const feed = this.feed();
-    return feed.by === 'own' ? 'own' : feed.by === 'battery' ? `battery:${feed.of}` : feed.by === 'group' ? `group:${feed.group}` : `wire:${feed.wire}`;
+    return feed.by === 'own' ? (feed.on === undefined ? 'own' : `own:${feed.on}`) : feed.by === 'battery' ? `battery:${feed.of}` : feed.by === 'group' ? `group:${feed.group}` : `wire:${feed.wire}`;
   });
+  private readonly gearName = (id: string, otherwise: string): string => this.assessments.assessment()?.gear.find((g) => g.id === id)?.name ?? otherwise;
   private readonly named = computed((): ReadonlyMap<string, string> => {
-    const { groups, brief } = this.designs.design()!;
+    const design = this.designs.design()!;
+    const { groups, brief } = design;
+    const blocks = plant(design, catalogueOf(design)).distribution.filter((d) => d.part?.kind === 'fuse-block');
     const order = <T extends { readonly order: number }>(all: Readonly<Record<string, T>>): [string, T][] => Object.entries(all).sort(([, a], [, b]) => a.order - b.order);
     return new Map([
-      ['own', 'a fuse of its own'],
+      ['own', blocks.length > 1 ? 'a fuse of its own, on the nearest block' : 'a fuse of its own'],
+      ...(blocks.length > 1 ? blocks.map(({ ref }): [string, string] => [`own:${ref.id}`, `a way of the ${this.gearName(ref.id, 'fuse block')}`]) : []),
       ['battery:house', 'the house battery’s post, always live'],
       ['battery:vehicle', 'the starting battery’s post, always live'],
       ...order(groups).map(([id, g]): [string, string] => [`group:${id}`, `${g.name || 'unnamed'}, ${g.kind}`]),
@@ -77,6 +89,12 @@ export class LoadFeed {
       ...NEW.map((kind): [string, string] => [`new:${kind}`, `a new ${kind}`]),
     ]);
   });
+  /** The inverters that a mains load may be plugged into; empty: the smallest that bears it. */
+  private readonly inverters = computed(() => invertersOf(this.designs.design()!, catalogueOf(this.designs.design()!)));
+  protected readonly outlets = computed(() => ['', ...new Set([...this.inverters().map((i) => i.ref.id), ...[this.load().inverter ?? []].flat()])]);
+  protected readonly outletWords = computed(
+    () => (id: string) => (id === '' ? 'the smallest that bears it' : this.inverters().find((i) => i.ref.id === id) ? this.gearName(id, 'inverter') : 'what is gone'),
+  );
   /** What is gone stays to be seen until another is chosen. */
   protected readonly choices = computed(() => [...new Set([...this.named().keys(), this.chosen()])]);
   protected readonly words = computed(() => (c: string) => this.named().get(c) ?? 'what is gone');
@@ -87,11 +105,12 @@ export class LoadFeed {
   });
 
   protected choose(choice: string): void {
-    const [kind, id] = [choice.slice(0, choice.indexOf(':')), choice.slice(choice.indexOf(':') + 1)];
+    const [kind, id = ''] = choice.split(':');
     this.designs.edit('what a load hangs on', (d) => {
       const load = d.loads[this.id()];
       if (!load) return;
-      if (kind === 'battery') load.feed = { by: 'battery', of: id === 'vehicle' ? 'vehicle' : 'house' };
+      if (kind === 'own') load.feed = id ? { by: 'own', on: id } : { by: 'own' };
+      else if (kind === 'battery') load.feed = { by: 'battery', of: id === 'vehicle' ? 'vehicle' : 'house' };
       else if (kind === 'group') load.feed = { by: 'group', group: id };
       else if (kind === 'wire') load.feed = { by: 'wire', wire: id, how: 'joint' };
       else if (kind === 'new') {
@@ -99,10 +118,18 @@ export class LoadFeed {
         const order = 1 + Math.max(0, ...Object.values(d.groups).map((g) => g.order));
         d.groups[group] = { order, name: `${id} ${order}`, kind: id as LoadGroup['kind'], fuses: 'one for all' };
         load.feed = { by: 'group', group };
-      } else load.feed = { by: 'own' };
+      }
       // What nothing hangs on any more is no part of the job.
       const used = new Set(Object.values(d.loads).flatMap((l) => (l.feed.by === 'group' ? [l.feed.group] : [])));
       for (const g of Object.keys(d.groups)) if (!used.has(g)) delete d.groups[g];
+    });
+  }
+
+  protected plugInto(id: string): void {
+    this.designs.edit('the inverter of a load', (d) => {
+      const load = d.loads[this.id()];
+      if (load && id) load.inverter = id;
+      else if (load) delete load.inverter;
     });
   }
 

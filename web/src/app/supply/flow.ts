@@ -5,7 +5,7 @@ import { Mark } from '../pictures/mark';
 import { SupplyFlowPicture } from '../pictures/supply-flow';
 import { SupplyPanel } from './panel';
 import { rigRows } from './rig-rows';
-import { HOUSE_BATTERY, PICTURE_SHELF, type ShelfItem } from './shelf';
+import { HOUSE_BATTERY, SHELF, type ShelfItem } from './shelf';
 import { ThingFields } from './thing-fields';
 
 /** Where the figures of a box stand that is no thing of the rig. */
@@ -64,7 +64,7 @@ export class FlowSheet extends SupplyPanel {
       .map(([what, ah]) => `${what} ${figure(ah, 0)}`);
     return sentence(`${by.length ? `${by.join(', ')} Ah a day` : 'nothing comes in'}; the loads take ${figure(use, 0)}.`);
   });
-  protected readonly shelf = computed(() => (this.flow().things.some((t) => t.column === 'stores') ? PICTURE_SHELF : [HOUSE_BATTERY, ...PICTURE_SHELF]));
+  protected readonly shelf = computed(() => (this.flow().things.some((t) => t.column === 'stores') ? SHELF : [HOUSE_BATTERY, ...SHELF]));
   protected readonly stands = computed(() => {
     const { low } = this.flow();
     const trip = this.assessments.assessment()!.trip;

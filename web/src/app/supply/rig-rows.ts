@@ -21,12 +21,14 @@ export interface RigRow {
   /** Where it hangs; empty: nowhere yet. */
   readonly on: string;
   readonly hooks: readonly Hook[];
+  /** What it was called by a person; empty: as drafted; null: it has no name of its own. */
+  readonly called: string | null;
   /** What it brings, in figures. */
   readonly says: string;
 }
 
 /** Ids of the things that have forms of their own. */
-const USUAL: ReadonlySet<string> = new Set(['house', 'second', 'panel', 'portable', 'charger', 'charger2', 'controller', 'mains', 'inverter']);
+const USUAL: ReadonlySet<string> = new Set(['house', 'second', 'panel', 'portable', 'charger', 'charger2', 'controller', 'mains', 'inverter', 'block']);
 
 const KIND_WORDS: Partial<Record<PartKind, string>> = {
   panel: 'panels',
@@ -49,7 +51,7 @@ interface Look {
 }
 
 type Said = Pick<RigRow, 'id' | 'kind' | 'name' | 'part' | 'says'> & Partial<RigRow>;
-const row = (said: Said): RigRow => ({ count: null, inSeries: null, shade: null, trigger: null, on: '', hooks: [], ...said });
+const row = (said: Said): RigRow => ({ count: null, inSeries: null, shade: null, trigger: null, on: '', hooks: [], called: null, ...said });
 
 function arrayRows({ design, a, p, catalogue, gearName }: Look): RigRow[] {
   const bankHooks = p.banks.map((b): Hook => ({ id: b.ref.id, words: `straight to the ${gearName(b.ref.id, 'bank')}` }));
@@ -96,6 +98,7 @@ function converterRows({ design, a, p, catalogue, gearName }: Look): RigRow[] {
       trigger: kind === 'dcdc' && c.from?.in === 'vehicles' ? c.trigger : null,
       on: c.bank ?? '',
       hooks: p.banks.length > 1 || c.bank === null ? p.banks.map((b) => ({ id: b.ref.id, words: gearName(b.ref.id, 'bank') })) : [],
+      called: inside ? null : c.name,
       says: takes,
     });
   });
@@ -106,13 +109,19 @@ export function rigRows(design: Design, a: Assessment): readonly RigRow[] {
   const catalogue = catalogueOf(design);
   const p = plant(design, catalogue);
   const look: Look = { design, a, p, catalogue, gearName: (id, otherwise) => a.gear.find((g) => g.id === id)?.name ?? otherwise };
-  const links = p.links.map((l) => row({ id: l.ref.id, kind: 'isolator', name: look.gearName(l.ref.id, 'isolator'), part: l.part.id, says: `up to ${l.part.ratedA} A` }));
+  const links = p.links.map((l) =>
+    row({ id: l.ref.id, kind: 'isolator', name: look.gearName(l.ref.id, 'isolator'), part: l.part.id, called: design.links[l.ref.id]?.name ?? null, says: `up to ${l.part.ratedA} A` }),
+  );
   const batteries = Object.values(design.banks).flatMap((b) =>
     Object.entries(b.batteries).map(([id, lot]) => row({ id, kind: 'battery', name: look.gearName(id, 'batteries'), part: lot.part, count: lot.count, says: '' })),
   );
-  const boards = p.distribution.flatMap((d) => (d.part?.kind === 'fuse-block' ? [row({ id: d.ref.id, kind: 'fuse-block', name: 'fuse block', part: d.part.id, says: `${d.part.ways} ways` })] : []));
+  const boards = p.distribution.flatMap((d) =>
+    d.part?.kind === 'fuse-block'
+      ? [row({ id: d.ref.id, kind: 'fuse-block', name: look.gearName(d.ref.id, 'fuse block'), part: d.part.id, called: design.distribution[d.ref.id]?.name ?? null, says: `${d.part.ways} ways` })]
+      : [],
+  );
   return [...batteries, ...arrayRows(look), ...converterRows(look), ...links, ...boards];
 }
 
 /** Those that have no form of their own. */
-export const furtherRows = (design: Design, a: Assessment): readonly RigRow[] => rigRows(design, a).filter((r) => !USUAL.has(r.id) && !['battery', 'fuse-block'].includes(r.kind));
+export const furtherRows = (design: Design, a: Assessment): readonly RigRow[] => rigRows(design, a).filter((r) => !USUAL.has(r.id) && r.kind !== 'battery');

@@ -22,12 +22,8 @@ export const SHELF: readonly ShelfItem[] = [
   { words: 'a charger from the vehicle', short: 'vehicle charger', asked: () => [{ do: 'addConverter', with: { part: 'dcdc-20' } }] },
   { words: 'a mains charger', short: 'mains charger', asked: () => [{ do: 'addConverter', with: { part: 'mc-15' } }] },
   { words: 'a charger for vehicle, sun and mains', short: 'three-input charger', asked: () => [{ do: 'addConverter', with: { part: 'dcdc-30-three' } }] },
-];
-
-/** On the picture also what the forms beside it have fields for. */
-export const PICTURE_SHELF: readonly ShelfItem[] = [
-  ...SHELF,
   { words: 'an inverter', short: 'inverter', asked: (d) => [{ do: 'addConverter', with: { part: d.supply.houseV > 12 ? 'inv-24-1200' : 'inv-1000' } }] },
+  { words: 'a fuse block nearer to what it feeds', short: 'fuse block', asked: (d) => [{ do: 'addBlock', with: { part: d.supply.houseV > 12 ? 'fb-8-c' : 'fb-6' } }] },
 ];
 
 /** Where there is none: everything else hangs on it. */

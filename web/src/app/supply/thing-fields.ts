@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import type { Asked, RigConverter } from '@meridex/core';
+import { NzInputModule } from 'ng-zorro-antd/input';
 import { Choice } from '../fields/choice';
 import { NumberField } from '../fields/number-field';
 import { PartSelect } from '../fields/part-select';
@@ -9,12 +10,18 @@ import type { RigRow } from './rig-rows';
 /** The fields of one thing of a rig: what it is, where it hangs, how many, and how it is set. */
 @Component({
   selector: 'mx-thing-fields',
-  imports: [Choice, NumberField, PartSelect],
+  imports: [NzInputModule, Choice, NumberField, PartSelect],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let r = row();
     <div class="fields">
       <mx-part [kind]="r.kind" [label]="'Part of ' + r.name" name="Part" [needed]="true" [value]="r.part" (valueChange)="change({ part: $event })" />
+      @if (r.called !== null) {
+        <div class="field">
+          <span class="name">Called</span
+          ><input nz-input maxlength="80" [placeholder]="r.name" [attr.aria-label]="'Name of the ' + r.name" [value]="r.called" (change)="call($any($event.target).value)" />
+        </div>
+      }
       @if (r.hooks.length) {
         <mx-choice [label]="r.name + ' joined to'" name="Joined to" [of]="hookIds()" [words]="hookWords" [value]="r.on" (valueChange)="hang($event)" />
       }
@@ -66,6 +73,10 @@ export class ThingFields extends SupplyPanel {
     const { id, kind, name } = this.row();
     const asked: Asked = kind === 'battery' ? { do: 'setBatteries', with: { batteries: id, ...set } } : { do: 'changeThing', with: { thing: id, set } };
     this.command(`${Object.keys(set).join(', ')} of the ${name}`, asked);
+  }
+
+  protected call(name: string): void {
+    this.change({ name: name.trim() });
   }
 
   protected hang(on: string): void {

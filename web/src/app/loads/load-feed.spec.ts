@@ -3,6 +3,7 @@ import { onBench } from '../testing/bench';
 import { LoadFeed } from './load-feed';
 
 interface Inside {
+  plugInto(id: string): void;
   choose(choice: string): void;
   setGroup(change: object): void;
   setHow(how: string): void;
@@ -68,5 +69,29 @@ describe('what a load hangs on', () => {
     inside.setHow('fuse tap');
     expect(bench.design()!.loads['l3']!.feed).toEqual({ by: 'wire', wire: 'w', how: 'fuse tap' });
     expect(bench.assessment()!.runs.some((r) => r.spec.existing)).toBeTrue();
+  });
+
+  it('is a way of one of two blocks, or the outlet of one of two inverters, once there are two', async () => {
+    const { bench, inside, again, element } = await feedOf('l2');
+    expect(inside.choices().some((c) => c.startsWith('own:'))).toBeFalse();
+    bench.edit('', (d) => {
+      d.distribution['rear'] = { order: 9, name: 'rear block', kind: 'fuse block', part: 'fb-6' };
+      d.converters['small'] = { ...d.converters['inverter']!, order: 9, name: 'small inverter', part: 'inv-300' };
+    });
+    again('l2');
+    expect(inside.choices().map(inside.words())).toContain('a way of the rear block');
+    inside.choose('own:rear');
+    again('l2');
+    expect(bench.assessment()!.runs.find((r) => r.spec.id === 'load-l2')!.spec.from.gear).toBe('rear');
+    inside.choose('own');
+    expect(bench.design()!.loads['l2']!.feed).toEqual({ by: 'own' });
+    const mains = Object.entries(bench.design()!.loads).find(([, l]) => l.supply === 'mains')![0];
+    again(mains);
+    expect(element.textContent).toContain('Plugged into');
+    inside.plugInto('small');
+    again(mains);
+    expect(bench.assessment()!.day.loads.find((l) => l.id === mains)!.inverter).toBe('small');
+    inside.plugInto('');
+    expect('inverter' in bench.design()!.loads[mains]!).toBeFalse();
   });
 });

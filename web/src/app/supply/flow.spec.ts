@@ -37,6 +37,20 @@ describe('the drawn supply', () => {
     await click(button(element, 'take out'));
     expect(bench.design()!.converters).toEqual(before!.converters);
   });
+  it('adds an inverter beside the first, called by its name, and a block that goes again', async () => {
+    const { element, bench, click, settle } = await onBench(FlowSheet, 'vet');
+    await click(button(element, 'Add an inverter'));
+    expect(chosen(element)).toContain('Inverter 1000 W');
+    await click(button(element, 'Add a fuse block nearer to what it feeds'));
+    expect(chosen(element)).toContain('Second fuse block');
+    const called = element.querySelector<HTMLInputElement>('[aria-label^="Name of the"]')!;
+    called.value = ' rear block ';
+    called.dispatchEvent(new Event('change'));
+    await settle();
+    expect(chosen(element)).toContain('Rear block');
+    await click(button(element, 'take out'));
+    expect(Object.keys(bench.design()!.distribution)).toEqual(['bus', 'block']);
+  });
   it('hangs an end on the box that it is let go on, and says where it cannot', async () => {
     const { element, bench, click, settle } = await onBench(FlowSheet, 'vet');
     await click(button(element, 'Add an array with its own controller'));

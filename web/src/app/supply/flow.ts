@@ -34,7 +34,8 @@ export class FlowSheet extends SupplyPanel {
   protected readonly chosen = computed(() => {
     const { things } = this.flow();
     const id = this.picked();
-    return things.some((t) => t.id === id) ? id : (things.find((t) => t.looks.length)?.id ?? things.find((t) => t.column === 'stores')?.id ?? null);
+    const drawn = things.find((t) => t.id === id || t.id === `${id}:use`);
+    return drawn?.id ?? things.find((t) => t.looks.length)?.id ?? things.find((t) => t.column === 'stores')?.id ?? null;
   });
   protected readonly title = computed(() => this.flow().things.find((t) => t.id === this.chosen())?.title ?? '');
   /** The thing of the rig that the chosen box is. */
@@ -103,7 +104,7 @@ export class FlowSheet extends SupplyPanel {
     const part = d.converters[this.thing()]?.part;
     // What is built in goes with its unit.
     if (catalogueOf(d).parts.some((p) => p.id === part && p.inside !== undefined)) return false;
-    return this.thing() in d.arrays || this.thing() in d.converters || this.thing() in d.links;
+    return this.thing() in d.arrays || this.thing() in d.converters || this.thing() in d.links || d.distribution[this.thing()]?.kind === 'fuse block';
   }
 
   protected take(p: Press): void {

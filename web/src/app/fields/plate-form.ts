@@ -1,123 +1,116 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { CHEMISTRIES, CHEMISTRY, doCommands, figure, type Part, type PartKind, patchBetween, PLATES, readOwnPart } from '@meridex/core';
+import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
+import { NzSelectModule } from 'ng-zorro-antd/select';
 import { Mark } from '../pictures/mark';
 import { DesignService } from '../services/design.service';
 import { OwnPartsService } from '../services/own-parts.service';
 import { Choice } from './choice';
+import { NamedSelect } from './named-select';
 import { NumberField } from './number-field';
+import { figureOf, WORDS } from './plate-words';
+import { ReadField, type Reader } from './read-field';
 
-/** Figures of data sheets in the trade's words, with their unit and the most that is accepted. */
-const FIGURES: Readonly<Record<string, readonly [words: string, unit: string, most: number]>> = {
-  capacityAh: ['Capacity', 'Ah', 2000],
-  outputA: ['Output', 'A', 200],
-  outputV: ['Output', 'V', 48],
-  inputV: ['Input', 'V', 48],
-  ratedA: ['Rated', 'A', 2000],
-  ratedW: ['Rated', 'W', 10000],
-  vocV: ['Open-circuit', 'V', 150],
-  vmpV: ['Volts at its best', 'V', 150],
-  impA: ['Amps at its best', 'A', 50],
-  iscA: ['Short-circuit', 'A', 50],
-  maxA: ['Largest current', 'A', 200],
-  maxV: ['Largest panel volts', 'V', 250],
-  maxFuseA: ['Largest fuse', 'A', 500],
-  continuousA: ['Gives steadily', 'A', 2000],
-  peakA: ['Gives for seconds', 'A', 5000],
-  surgeW: ['Surge', 'W', 20000],
-  acW: ['Takes from mains', 'W', 5000],
-  efficiency: ['Efficiency, 0 to 1', '', 1],
-  cutOutV: ['Cuts out below', 'V', 48],
-  standbyMa: ['Standby', 'mA', 1000],
-  closeV: ['Closes at', 'V', 48],
-  closeAfterS: ['Closes after', 's', 600],
-  openV: ['Opens at', 'V', 48],
-  openAfterS: ['Opens after', 's', 600],
-  wayA: ['Each way', 'A', 200],
-  totalA: ['All ways', 'A', 1000],
-  milliohm: ['Resistance', 'mΩ', 100],
-  dropMv: ['Drop at rated', 'mV', 200],
-  ownMa: ['Own draw', 'mA', 1000],
-  ways: ['Ways', '', 60],
-  barsA: ['Bars', 'A', 1000],
-  kg: ['Weight', 'kg', 500],
-  price: ['Price', '', 100000],
-};
-const WORDS: Readonly<Record<string, readonly string[]>> = { chemistry: CHEMISTRIES, way: ['mppt', 'pwm'] };
-type Said = Readonly<Record<string, number | string>>;
+type Said = Readonly<Record<string, unknown>>;
 const START: Partial<Record<PartKind, Said>> = { battery: { chemistry: 'agm' }, 'solar-controller': { way: 'mppt' } };
 
-/** A data sheet typed once: the plate's figures first, the rest defaulted; kept for the workshop and used in the job at once. */
+/** What of a sheet is chosen from a few words. */
+const CHOSEN: Readonly<Record<string, readonly string[]>> = { trigger: ['wire', 'volts'], waveform: ['sine', 'modified'], holds: ['blade', 'cartridge'] };
+
+/** A data sheet typed once: the plate's figures first, the rest defaulted; kept for the workshop, and used in the open job at once. */
 @Component({
   selector: 'mx-plate-form',
-  imports: [FormsModule, NzInputModule, Choice, NumberField, Mark],
+  imports: [FormsModule, NzCheckboxModule, NzInputModule, NzSelectModule, NamedSelect, Choice, NumberField, ReadField, Mark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plate-form.html',
-  styles: `
-    .plate {
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-      gap: 10px;
-      align-items: end;
-    }
-    details {
-      margin-top: 8px;
-    }
-    summary {
-      cursor: pointer;
-      margin-bottom: 6px;
-    }
-    .shelf {
-      display: flex;
-      flex-wrap: wrap;
-      align-items: center;
-      gap: 8px;
-      margin: 10px 0 0;
-    }
-  `,
+  styleUrl: './plate-form.less',
 })
 export class PlateForm {
   readonly kind = input.required<PartKind>();
+  /** A part to begin from: its figures, under a name of its own or, of the workshop's own, under the same. */
+  readonly start = input<{ readonly part: Part; readonly same: boolean } | null>(null);
   readonly made = output<Part>();
   private readonly designs = inject(DesignService);
   private readonly parts = inject(OwnPartsService);
   protected readonly name = signal('');
   protected readonly plate = signal<Said>({});
   protected readonly refused = signal<string | null>(null);
+  protected readonly inJob = computed(() => this.designs.design() !== null);
   protected readonly fields = computed(() => Object.keys(PLATES[this.kind()].required));
-  protected readonly figureOf = (key: string): readonly [string, string, number] => FIGURES[key] ?? [key, '', 100000];
+  protected readonly figureOf = figureOf;
   protected readonly wordsOf = (key: string): readonly string[] | undefined => WORDS[key];
   protected readonly wordFor = (w: string): string => (w in CHEMISTRY ? CHEMISTRY[w as keyof typeof CHEMISTRY].name : w.toUpperCase());
-  /** Figures that follow from the plate's, with what each would be. */
-  protected readonly rest = computed(() => {
+  protected readonly chemistries = CHEMISTRIES;
+  protected readonly plain = (w: string): string => w;
+  /** What follows from the plate's figures, with what each would be. */
+  private readonly rest = computed((): readonly (readonly [key: string, usual: unknown])[] => {
     const { required, rest } = PLATES[this.kind()] as { required: object; rest: (plate: unknown) => Record<string, unknown> };
     const said = Object.keys(required).every((k) => this.plate()[k] !== undefined);
-    return said ? Object.entries(rest(this.plate())).flatMap(([key, usual]) => (typeof usual === 'number' ? [{ key, usual: figure(usual, Number.isInteger(usual) ? 0 : 2) }] : [])) : [];
+    return said ? Object.entries(rest(this.plate())) : [];
   });
+  protected readonly figures = computed(() =>
+    this.rest().flatMap(([key, usual]) =>
+      typeof usual === 'number' || key === 'maxFuseA' ? [{ key, usual: typeof usual === 'number' ? figure(usual, Number.isInteger(usual) ? 0 : 2) : 'not stated' }] : [],
+    ),
+  );
+  protected readonly choices = computed(() => this.rest().flatMap(([key, usual]) => (CHOSEN[key] ? [{ key, of: CHOSEN[key], now: String(this.plate()[key] ?? usual) }] : [])));
+  protected readonly ticks = computed(() => this.rest().flatMap(([key, usual]) => (typeof usual === 'boolean' ? [{ key, now: (this.plate()[key] ?? usual) as boolean }] : [])));
+  protected readonly profiles = computed(() => this.rest().flatMap(([key, usual]) => (key === 'profiles' ? [(this.plate()[key] ?? usual) as string[]] : []))[0] ?? null);
+
+  /** Outside, mm: what places and boxes reckon with. */
+  protected readonly outside = computed(() => {
+    const usual = this.rest().find(([key]) => key === 'mm')?.[1] as readonly number[] | undefined;
+    return usual && { now: ((this.plate()['mm'] as readonly number[] | undefined) ?? []).join(' × '), usual: usual.join(' × ') };
+  });
+  protected readonly readSize: Reader<readonly number[]> = (text) => {
+    const mm = text
+      .replace(/mm/g, '')
+      .split(/[x×*,\s]+/)
+      .filter(Boolean)
+      .map(Number);
+    return mm.length === 3 && mm.every((n) => n > 0 && n <= 5000)
+      ? { ok: true, value: mm }
+      : { ok: false, message: `Outside: came ${text}; three figures in mm, across × up × out, such as 330 × 215 × 172, are accepted` };
+  };
 
   constructor() {
     effect(() => {
-      const kind = this.kind();
+      const [kind, start] = [this.kind(), this.start()];
       untracked(() => {
-        this.plate.set(START[kind] ?? {});
         this.refused.set(null);
+        if (start) this.beginFrom(start.part, start.same);
+        else this.plate.set(START[kind] ?? {});
       });
     });
   }
 
-  protected say(key: string, value: number | string | null): void {
+  /** What its plate said; what was a default for its size is one again. */
+  private beginFrom(part: Part, same: boolean): void {
+    const beside = new Set(['id', 'kind', 'name', 'special', 'assumed', ...(part.assumed ?? [])]);
+    this.name.set(same ? part.name : `${part.name}, own`);
+    this.plate.set(Object.fromEntries(Object.entries(part).filter(([key]) => !beside.has(key))));
+  }
+
+  protected shown(key: string): number | null {
+    const value = this.plate()[key];
+    return typeof value === 'number' ? value : null;
+  }
+
+  protected say(key: string, value: unknown): void {
     const { [key]: _, ...rest } = this.plate();
     this.plate.set(value === null ? rest : { ...rest, [key]: value });
   }
 
-  /** Into the job, and kept for the next one. */
+  /** Into the open job, and kept for the next one. */
   protected async keep(): Promise<void> {
-    const own = readOwnPart({ kind: this.kind(), name: this.name(), ...this.plate() });
+    const start = this.start();
+    const own = readOwnPart({ ...this.plate(), kind: this.kind(), name: this.name(), ...(start?.same ? { id: start.part.id } : {}) });
+    if (!own.ok) return this.refused.set(own.message);
     const design = this.designs.design();
-    if (!own.ok || !design) return this.refused.set(own.ok ? 'No job is open.' : own.message);
-    const done = doCommands(design, [{ do: 'addPart', with: own.part }]);
-    this.refused.set(done.ok ? this.designs.apply(`own part: ${own.part.name}`, patchBetween(design, done.design)) : done.message);
+    const done = design && doCommands(design, [{ do: 'addPart', with: own.part }]);
+    this.refused.set(!done ? null : done.ok ? this.designs.apply(`own part: ${own.part.name}`, patchBetween(design, done.design)) : done.message);
     if (this.refused() !== null) return;
     this.name.set('');
     this.made.emit(own.part);

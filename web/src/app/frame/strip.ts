@@ -105,6 +105,7 @@ export class Strip {
     return [
       ...(this.wanted().trim() ? jobs : []),
       { label: 'Bay sheet: all jobs', kind: 'go', go: () => void this.router.navigateByUrl('/') },
+      { label: 'Parts: the catalogue, and the workshop’s own', kind: 'go', go: () => void this.router.navigateByUrl('/parts') },
       { label: 'People: invite, roles, passwords', kind: 'go', go: () => void this.router.navigateByUrl('/people') },
       { label: this.theme.night() ? 'Day view' : 'Night view', kind: 'do', go: () => this.theme.toggle() },
       { label: 'Sign out', kind: 'do', go: () => this.signOut() },

@@ -8,6 +8,8 @@ import {
   circuitPlan,
   circuitsCsv,
   circuitStateSchema,
+  faultBook,
+  type FaultProbe,
   type FromAnswers,
   inJob,
   inWords,
@@ -21,6 +23,8 @@ import {
   PARKED,
   QUESTIONS,
   readDesign,
+  readKnown,
+  searchFault,
   SHIPPED_CATALOGUE,
   settleInJob,
   stateFigures,
@@ -40,7 +44,7 @@ export interface Outcome {
   readonly err: string;
 }
 
-const JOB_COMMANDS = ['assess', 'order', 'circuits', 'diagram', 'netlist', 'simulate', 'expect'] as const;
+const JOB_COMMANDS = ['assess', 'order', 'circuits', 'diagram', 'netlist', 'simulate', 'expect', 'faults'] as const;
 type JobCommand = (typeof JOB_COMMANDS)[number];
 const USAGE = `meridex ${[...QUESTIONS, ...JOB_COMMANDS, 'draft', 'change'].join('|')} FILE   (- reads standard input)`;
 
@@ -137,6 +141,29 @@ function simulateFile(document: Record<string, unknown>, job: Design, id: string
 const expected = (a: Assessment): Outcome =>
   good(a.prove.map(({ id, where, state, meter, unit, expected, tolerance, dropV, mostV }) => ({ id, where, state, meter: meter.kind, unit, expected, tolerance, dropV, mostV })));
 
+/** Causes of at least this probability are printed. */
+const LEAST_SHARE = 0.002;
+
+/** What is likely wrong with a job's rig after the file's readings and complaints, and what to measure next. */
+function findFaults(design: Design, file: Record<string, unknown>): Outcome {
+  const book = faultBook(design, catalogueOf(design));
+  if (!book) return bad(NO_CIRCUIT);
+  const read = readKnown(book, { readings: file['readings'], complaints: file['complaints'] });
+  if (!read.ok) return bad(read.message);
+  const { causes, next, tests, ruledOut, noneFits, settled } = searchFault(book, read.known);
+  const told = ({ id, words, minutes, unit, expected, tolerance }: FaultProbe): object => ({ test: id, words, minutes, unit, expected, tolerance });
+  return good({
+    causes: causes.filter((c) => c.share >= LEAST_SHARE).map(({ fault, share, sameAs }) => ({ id: fault.id, name: fault.name, share, sameAs, fix: fault.fix })),
+    next: next && { ...told(next.probe), bits: next.bits, branches: next.branches },
+    tests: tests.map(({ probe, bits }) => ({ ...told(probe), bits })),
+    ruledOut,
+    noneFits,
+    settled,
+    complaints: book.complaints.map(({ id, words }) => ({ id, words })),
+    leftOut: book.leftOut,
+  });
+}
+
 async function onJob(command: JobCommand | 'solve', document: unknown): Promise<Outcome> {
   const read = readDesign(isObject(document) && 'design' in document ? document['design'] : document);
   if (!read.ok) return bad(read.message);
@@ -154,6 +181,7 @@ async function onJob(command: JobCommand | 'solve', document: unknown): Promise<
   const design = inJob(job, id, catalogue);
   const a = assessIn(job, id, catalogue);
   if (command === 'expect') return expected(a);
+  if (command === 'faults') return findFaults(design, inFile);
   if (command === 'diagram') return { code: 0, out: await diagramSvg(design, a), err: '' };
   const plan = circuitPlan(design, catalogue, a);
   return { code: 0, out: circuitsCsv(a.runs, plan && sweep(plan)), err: '' };

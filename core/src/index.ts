@@ -36,6 +36,7 @@ export * from './search/index.js';
 export * from './diagram/index.js';
 export * from './verdicts/index.js';
 export * from './fault-finder/index.js';
+export * from './faults/index.js';
 export * from './cutting/index.js';
 export * from './build-order/index.js';
 export * from './bay-week/index.js';

@@ -1,6 +1,6 @@
 import { solveCircuit, type Circuit, type Solved } from '../network/index.js';
 import { feedId, inputId, type GiverMode, type Settling } from './settling.js';
-import { stringIn, type Giver } from './units.js';
+import type { Giver } from './units.js';
 import { houseNode } from './wires.js';
 
 /**
@@ -27,7 +27,7 @@ function learnBank(s: Settling, solved: Solved, giversStand: boolean): boolean {
   let changed = false;
   if (s.state.postsV !== null) return false;
   for (let k = 1; k <= s.bank.strings; k++) {
-    const string = stringIn(s.bank, k, s.state);
+    const string = s.stringOf(k);
     if (u.limited.has(k)) {
       // What the volts at its posts would press into it has fallen below what it may take: it follows them again.
       const node = houseNode(s.plan.bank, k);

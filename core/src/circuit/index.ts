@@ -1,5 +1,7 @@
 export * from './bond.js';
 export * from './isolation-map.js';
+export { OPEN_OHM } from './live.js';
+export type { CircuitFault } from './fault.js';
 export * from './figures.js';
 export * from './inline.js';
 export * from './plan.js';

@@ -4,6 +4,7 @@ import type { DayFigures } from '../loads/index.js';
 import { plant, SECOND_BANK, type Plant } from '../plant/index.js';
 import { inCircuit, isLeadOf, isMainLead, serves, type Fitted, type RunSpec, type SizedRun } from '../routes/index.js';
 import { arraysOf, bankOf, selectedBankOf, type Bank, type SolarArray } from '../supply/index.js';
+import type { CircuitFault } from './fault.js';
 import { inlineParts, type InlinePart } from './inline.js';
 
 /** A design's circuit, before anything is said about what is switched on. */
@@ -27,6 +28,8 @@ export interface CircuitPlan {
   readonly inline: readonly InlinePart[];
   /** What other vehicles take from the same starting battery, W; below 0 they give to it. */
   readonly besideW?: number;
+  /** What is wrong in it. */
+  readonly fault?: CircuitFault;
 }
 
 /** The plan of an assessed design; null while its battery has no fitted lead. */

@@ -5,7 +5,6 @@ import type { CircuitPlan } from './plan.js';
 import { planOnSecond } from './second.js';
 import { feedId, Settling, type GiverMode } from './settling.js';
 import type { CircuitState } from './state.js';
-import { stringIn } from './units.js';
 import { houseNode } from './wires.js';
 
 export interface GiverResult {
@@ -79,7 +78,7 @@ function report(s: Settling, circuit: Circuit, solved: Solved, rounds: number, s
     id,
     string,
     volt: volt(posts.plus, posts.minus),
-    amp: string !== null && s.u.limited.has(string) ? -stringIn(s.bank, string, s.state).takesA : (solved.branchAmp[id] ?? 0),
+    amp: string !== null && s.u.limited.has(string) ? -s.stringOf(string).takesA : (solved.branchAmp[id] ?? 0),
   }));
   return { ok: true, state: s.state, circuit, solved, runs, givers, loads, batteries, isolatorClosed: s.isolator ? s.u.isolatorClosed : null, rounds, steady };
 }

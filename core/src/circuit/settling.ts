@@ -4,10 +4,11 @@ import { batterySource } from '../catalogue/index.js';
 import { type Circuit, type CircuitLoad, type Resistor, type Solved, type Source } from '../network/index.js';
 import type { Fitted } from '../routes/index.js';
 import { drawnIn, type Drawn } from './drawn.js';
+import { BLEED_OHM, type CircuitFault } from './fault.js';
 import { joinedTo, OPEN_OHM } from './live.js';
 import type { CircuitPlan } from './plan.js';
 import type { CircuitState } from './state.js';
-import { bankInUse, giversIn, litPanels, stringIn, type Giver } from './units.js';
+import { bankInUse, giversIn, litPanels, stringIn, type Giver, type Lit } from './units.js';
 import { contactOf, houseNode, ISOLATOR_OHM, wireAt } from './wires.js';
 
 /** Name of a run's feed among the circuit's resistors. */
@@ -35,6 +36,22 @@ interface Underway {
   isolatorClosed: boolean;
 }
 
+/** What a state comes to where contacts do not obey. */
+const stateUnder = (asked: CircuitState, { isolator, mainSwitch, disconnect }: CircuitFault): CircuitState => ({
+  ...asked,
+  isolator: isolator ?? asked.isolator,
+  mainSwitch: mainSwitch ?? asked.mainSwitch,
+  disconnect: disconnect ?? asked.disconnect,
+});
+
+type Light = Lit['from'][number];
+
+/** Panels in what is left of their light; none where nothing is. */
+function dimmed(light: Light, fault: CircuitFault | undefined): Light[] {
+  const share = fault?.sunShare?.[light.id] ?? 1;
+  return share > 0 ? [share === 1 ? light : { ...light, currentA: light.currentA * share }] : [];
+}
+
 /** A circuit in one state while it settles: what stands fixed, what may still change, and the circuit that follows. */
 export class Settling {
   readonly bank;
@@ -46,20 +63,27 @@ export class Settling {
   private readonly link: Fitted | null;
   readonly u: Underway;
 
+  readonly state: CircuitState;
+
   constructor(
     readonly plan: CircuitPlan,
-    readonly state: CircuitState,
+    asked: CircuitState,
   ) {
+    const { fault } = plan;
+    const state = fault ? stateUnder(asked, fault) : asked;
+    this.state = state;
     this.bank = bankInUse(plan, state);
     this.starting = plan.runs.some((r) => r.spec.from.ref.in === 'vehicles');
     // Only what has its cable arrives.
     const led = new Set(plan.runs.flatMap((r) => (r.spec.to.terminal === 'sun' ? [r.spec.from.plus] : [])));
     this.lit = litPanels(plan, state, this.bank.nominalV * 1.1)
-      .map((l) => ({ ...l, from: l.from.filter((f) => led.has(f.plus)) }))
+      .map((l) => ({ ...l, from: l.from.filter((f) => led.has(f.plus)).flatMap((f) => dimmed(f, fault)) }))
       .filter((l) => l.from.length);
     const nodes = new Set(plan.runs.flatMap((r) => [r.spec.from.plus, r.spec.to.plus]));
-    this.givers = giversIn(plan, state, this.lit).filter((g) => nodes.has(g.plus) && (!g.input || nodes.has(g.input.plus)));
-    this.drawn = drawnIn(plan, state);
+    this.givers = giversIn(plan, state, this.lit)
+      .filter((g) => nodes.has(g.plus) && (!g.input || nodes.has(g.input.plus)) && !fault?.givesNothing?.includes(g.id))
+      .map((g) => (fault?.setV?.[g.id] === undefined ? g : { ...g, setV: fault.setV[g.id]! }));
+    this.drawn = drawnIn(plan, state).filter((d) => !fault?.drawsNothing?.includes(d.id));
     const part = plan.catalogue.find('isolator', supplyOf(plan.design).isolator);
     this.link = plan.runs.find((r) => r.spec.role === 'link') ?? null;
     this.isolator = this.link ? part : null;
@@ -90,7 +114,23 @@ export class Settling {
     const open = { switch: state.mainSwitch === 'open', disconnect: state.disconnect === 'open', shunt: false };
     for (const p of plan.inline) out.push({ id: p.id, a: p.a, b: p.b, ohm: open[p.id] ? OPEN_OHM : p.ohm });
     if (this.link && this.isolator) out.push({ id: 'isolator', ...contactOf(this.link), ohm: u.isolatorClosed ? ISOLATOR_OHM : OPEN_OHM });
-    return out;
+    const added = plan.fault?.addOhm;
+    return added ? out.map((r) => (added[r.id] === undefined ? r : { ...r, ohm: r.ohm + added[r.id]! })) : out;
+  }
+
+  /** Volts and ohms of one string of the bank in use. */
+  stringOf(string: number): ReturnType<typeof stringIn> {
+    const sound = stringIn(this.bank, string, this.state);
+    const weak = this.plan.fault?.battery?.[`battery${string}`];
+    return weak ? { ...sound, volt: sound.volt - weak.belowV, ohm: sound.ohm * weak.timesOhm, chargeOhm: sound.chargeOhm * weak.timesOhm } : sound;
+  }
+
+  /** Where a fault parts something, all ends are bled: else one that nothing feeds would float at what it was parted from. */
+  private bled(): CircuitLoad[] {
+    const parts = Object.values(this.plan.fault?.addOhm ?? {}).some((ohm) => ohm >= OPEN_OHM);
+    if (!parts && !this.plan.fault?.mainSwitch && !this.plan.fault?.disconnect) return [];
+    const ends = new Map(this.plan.runs.flatMap(({ spec }) => [spec.from, spec.to]).map((e) => [`${e.plus} ${e.minus}`, e]));
+    return [...ends].map(([id, { plus, minus }]): CircuitLoad => ({ id: `bleed ${id}`, plus, minus, kind: 'resistance', value: BLEED_OHM }));
   }
 
   private sources(): { sources: Source[]; loads: CircuitLoad[] } {
@@ -99,7 +139,7 @@ export class Settling {
     const loads: CircuitLoad[] = [];
     for (let k = 1; k <= bank.strings; k++) {
       const node = houseNode(plan.bank, k);
-      const s = stringIn(bank, k, state);
+      const s = this.stringOf(k);
       if (state.postsV !== null) sources.push({ id: `battery${k}`, ...node, volt: state.postsV, ohm: POSTS_OHM });
       else if (u.limited.has(k)) loads.push({ id: `battery${k}`, ...node, kind: 'current', value: s.takesA });
       else sources.push({ id: `battery${k}`, ...node, volt: s.volt, ohm: u.charging.has(k) ? s.chargeOhm : s.ohm });
@@ -107,8 +147,10 @@ export class Settling {
     if (this.starting) {
       const one = batterySource('flooded', plan.design.supply.startingAh, 'typical');
       const inSeries = plan.design.brief.vehicleV / 12;
+      const weak = plan.fault?.battery?.['starting'] ?? { belowV: 0, timesOhm: 1 };
       // Nearly full all its life: it takes little, behind a charging resistance.
-      sources.push({ id: 'starting', plus: 'starting+', minus: 'starting-', volt: one.volt * inSeries, ohm: one.ohm * inSeries * (state.engine === 'off' ? 1 : 8) });
+      const ohm = one.ohm * inSeries * weak.timesOhm * (state.engine === 'off' ? 1 : 8);
+      sources.push({ id: 'starting', plus: 'starting+', minus: 'starting-', volt: one.volt * inSeries - weak.belowV, ohm });
     }
     for (const g of this.givers) {
       const mode = u.modes.get(g.id)!;
@@ -141,7 +183,8 @@ export class Settling {
     for (const r of resistors) nodes.add(r.a).add(r.b);
     for (const s of [...sources, ...loads]) nodes.add(s.plus).add(s.minus);
     const fed = this.drawn.filter((d) => live.has(d.plus) && returned.has(d.minus)).map(({ id, plus, minus, kind, value }): CircuitLoad => ({ id, plus, minus, kind, value }));
-    return { ground: 'bus-', nodes: [...nodes], resistors, sources, loads: [...loads, ...fed] };
+    const bled = this.bled().filter((b) => nodes.has(b.plus) && nodes.has(b.minus));
+    return { ground: 'bus-', nodes: [...nodes], resistors, sources, loads: [...loads, ...fed, ...bled] };
   }
 
   across(solved: Solved, plus: string, minus: string): number {

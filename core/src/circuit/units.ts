@@ -94,7 +94,10 @@ function portableGivers({ arrays }: CircuitPlan, state: CircuitState, bank: Bank
 }
 
 /** True where a charger's trigger is live. */
-const triggered = (design: Design, state: CircuitState, id: string): boolean => state.engine !== 'off' || design.converters[id]?.trigger === 'always-live wire';
+function triggered({ design, fault }: CircuitPlan, state: CircuitState, id: string): boolean {
+  const wrong = fault?.trigger?.[id];
+  return wrong ? wrong === 'always live' : state.engine !== 'off' || design.converters[id]?.trigger === 'always-live wire';
+}
 
 /** Share of its output that a charger gives in the air of a state. */
 const inAir = (state: CircuitState, design: Design, c: ConverterThing): number => (state.air === 'hot' ? hotShare(design, c) : 1);
@@ -110,7 +113,7 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, lit: reado
     const hot = inAir(state, design, c);
     const sunMaxA = arrays.find((a) => a.regulator?.id === gear)?.maxA ?? Infinity;
     const sun = Math.min(sunOn(lit, gear) * MPPT_YIELD, sunMaxA * bank.absorptionV);
-    const vehicle = triggered(design, state, gear) && inputs.some((x) => x.by === 'vehicle');
+    const vehicle = triggered(plan, state, gear) && inputs.some((x) => x.by === 'vehicle');
     const way = part.sunInput?.way;
     // Plugged in, a charger with three inputs takes from the mains.
     const mains = state.mains && inputs.some((x) => x.by === 'inlet') ? part.mainsInput : undefined;

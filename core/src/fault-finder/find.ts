@@ -40,6 +40,12 @@ function fitOf({ faults, tests, readings }: FaultTable): number {
   return Math.min(...faults.map((f) => rms(f.id)));
 }
 
+/** Probability of each fault after what was read, summing to 1. */
+export function likelihoods(table: FaultTable): Readonly<Record<string, number>> {
+  const shares = normalised(logWeights(table));
+  return Object.fromEntries(table.faults.map((f, i) => [f.id, shares[i]!]));
+}
+
 /**
  * What is likely wrong, after what was read, and what to measure next: Bayes over a table of faults, in logarithms, and the
  * expected fall of the entropy per minute of each test that is left.

@@ -1,2 +1,2 @@
-export { findFault } from './find.js';
-export { faultTableSchema } from './table.js';
+export { findFault, likelihoods } from './find.js';
+export { faultTableSchema, type FaultTable } from './table.js';

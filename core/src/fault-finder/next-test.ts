@@ -15,12 +15,49 @@ const HALF_RULE = [
 
 const RULE = HALF_RULE.flatMap(([x, w]) => [[x, w / Math.sqrt(Math.PI)] as const, [-x, w / Math.sqrt(Math.PI)] as const]);
 
+/** Faults that a test reads alike: whatever it shows, they stay to one another as they were. */
+interface Alike {
+  readonly fault: string;
+  readonly predicted: number;
+  /** Logarithm of their weights together, their probability together, and the doubt among them, bit. */
+  readonly log: number;
+  readonly share: number;
+  readonly doubtBits: number;
+}
+
+function alikeUnder(test: FaultTest, { faults }: FaultTable, logs: readonly number[], posterior: readonly number[]): readonly Alike[] {
+  const by = new Map<number, number[]>();
+  faults.forEach((f, i) => {
+    const predicted = test.predicted[f.id]!;
+    const one = by.get(predicted);
+    if (one) one.push(i);
+    else by.set(predicted, [i]);
+  });
+  return [...by].map(([predicted, of]) => {
+    const most = Math.max(...of.map((i) => logs[i]!));
+    const weights = of.map((i) => Math.exp(logs[i]! - most));
+    return {
+      fault: faults[of[0]!]!.id,
+      predicted,
+      log: most + Math.log(weights.reduce((a, b) => a + b, 0)),
+      share: of.reduce((sum, i) => sum + posterior[i]!, 0),
+      doubtBits: of.length > 1 ? entropyBits(normalised(of.map((i) => logs[i]!))) : 0,
+    };
+  });
+}
+
 /** Doubt that is to be expected after a test, bit: over what each fault, as likely as it now is, would make it read. */
-export function entropyAfter(test: FaultTest, { faults, floor }: FaultTable, logs: readonly number[], posterior: readonly number[]): number {
-  const after = (value: number): number => entropyBits(normalised(logs.map((l, i) => l + logLikelihood(test, faults[i]!.id, value, floor))));
-  return faults.reduce((sum, f, i) => {
-    if (posterior[i] === 0) return sum;
-    const under = RULE.reduce((s, [x, w]) => s + w * after(test.predicted[f.id]! + Math.SQRT2 * test.sd * x), 0);
-    return sum + posterior[i]! * under;
+export function entropyAfter(test: FaultTest, table: FaultTable, logs: readonly number[], posterior: readonly number[]): number {
+  const alike = alikeUnder(test, table, logs, posterior);
+  // One reading for all of them tells nothing: the doubt stays what it is.
+  if (alike.length === 1) return alike[0]!.doubtBits;
+  const after = (value: number): number => {
+    const shares = normalised(alike.map((a) => a.log + logLikelihood(test, a.fault, value, table.floor)));
+    return entropyBits(shares) + shares.reduce((sum, p, i) => sum + p * alike[i]!.doubtBits, 0);
+  };
+  return alike.reduce((sum, a) => {
+    if (a.share === 0) return sum;
+    const under = RULE.reduce((s, [x, w]) => s + w * after(a.predicted + Math.SQRT2 * test.sd * x), 0);
+    return sum + a.share * under;
   }, 0);
 }

@@ -1,0 +1,4 @@
+export { readKnown } from './ask.js';
+export { faultBook, type FaultBook, type FaultProbe } from './book.js';
+export { type Fault } from './fault.js';
+export { probeFigure, searchFault, type Branch, type LikelyCause, type Known, type NextTest, type Search } from './search.js';

@@ -16,12 +16,12 @@ const VIEWS = [
   ['vehicle', 'Cinderbush', 'places/vehicle'],
   ['runs', 'Bellbird', 'runs/cables'],
   ['ways', 'Two Creeks', 'runs/ways'],
-  ['runs-night', 'Gumnut', 'runs/cables', { night: true }],
   ['protection', 'Lantern', 'protection/fuses'],
   ['diagram', 'Bellbird', 'protection/diagram', { wait: 2500, state: 'driving, loads on' }],
   ['live', 'Cinderbush', 'protection/live', { wait: 800 }],
   ['checks', 'Lantern', 'checks'],
   ['order', 'Bellbird', 'order'],
+  ['find', 'Bellbird', 'prove/find', { wait: 3000, night: true }],
   ['prove-phone', 'Gumnut', 'prove', { phone: true }],
   ['fit-phone', 'Bellbird', 'fit', { phone: true }],
 ];

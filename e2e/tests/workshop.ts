@@ -25,7 +25,9 @@ export const VIEWS = [
   'checks',
   'order',
   'fit',
-  'prove',
+  'prove/readings',
+  'prove/find',
+  'prove/learn',
   'hand-over',
   'look-after',
 ];

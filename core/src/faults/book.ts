@@ -16,6 +16,8 @@ import { settled, SITUATIONS, situationsOf, type Settled, type Situation } from 
 export interface FaultProbe extends Omit<Probe, 'read' | 'tolerance'> {
   /** What to do and how things must stand, as one line. */
   readonly words: string;
+  /** How things must stand. */
+  readonly stands: string;
   readonly expected: number;
   /** Of meter and model, in its unit. */
   readonly tolerance: number;
@@ -72,6 +74,7 @@ export function faultBook(design: Design, catalogue: Catalogue): FaultBook | nul
         ...p,
         minutes: p.minutes + SITUATIONS[p.situation].minutes,
         words: probeInWords(p),
+        stands: SITUATIONS[p.situation].words,
         expected,
         tolerance,
         range: RANGE[p.unit],

@@ -1,6 +1,6 @@
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import { faultBook, readKnown, searchFault, type FaultBook, type Known } from './index.js';
+import { faultBook, hideFault, isAnswer, LEVELS, readKnown, searchFault, simulatedReading, type FaultBook, type Known } from './index.js';
 import { tableOf } from './search.js';
 
 const books = new Map<string, FaultBook>();
@@ -148,5 +148,31 @@ describe('the search for a fault', () => {
     const table = tableOf(bookOf('bees'), NOTHING);
     expect(table.faults.length).toBe(bookOf('bees').faults.length);
     expect(table.tests.every((t) => t.sd > 0 && t.minutes > 0)).toBeTrue();
+  });
+});
+
+describe('a hidden fault', () => {
+  const book = bookOf('survey');
+  it('is the same for the same seed, is of its level, and is found by the search in eight tests', () => {
+    for (const level of LEVELS)
+      for (const seed of [1, 2, 3]) {
+        const riddle = hideFault(book, seed, level)!;
+        expect(hideFault(book, seed, level)).toEqual(riddle);
+        expect(riddle.par.tests).toBeLessThanOrEqual(8);
+        expect(riddle.par.minutes).toBeGreaterThan(0);
+        expect(book.complaints.find((c) => c.id === riddle.complaint.id)!.explainedBy).toContain(riddle.fault);
+      }
+    const faults = new Set(Array.from({ length: 12 }, (_, i) => hideFault(book, 10 + i, 'anything')!.fault));
+    expect(faults.size).toBeGreaterThan(4);
+  });
+  it('reads what it would, within the meter’s tolerance, and the same again', () => {
+    const p = book.probes[0]!;
+    const shown = simulatedReading(book, 'sound', p.id, 5);
+    expect(Math.abs(shown - p.expected)).toBeLessThan(2 * p.tolerance + 0.1);
+    expect(simulatedReading(book, 'sound', p.id, 5)).toBe(shown);
+  });
+  it('is named by itself or by what no test tells from it, and by nothing else', () => {
+    const [a, b] = book.faults.filter((f) => f.id.startsWith('blown:load'));
+    expect([isAnswer(book, a!.id, a!.id), isAnswer(book, a!.id, b!.id), isAnswer(book, a!.id, 'sound')]).toEqual([true, false, false]);
   });
 });

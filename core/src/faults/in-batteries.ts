@@ -1,5 +1,6 @@
 import { restV } from '../catalogue/index.js';
 import type { CircuitPlan } from '../circuit/index.js';
+import { sentence } from '../quantity/index.js';
 import type { Fault } from './fault.js';
 
 /** How many times its resistance a worn battery has, and how far below its volts at rest it stands, V of each 12. */
@@ -105,7 +106,7 @@ function inLine(plan: CircuitPlan): Fault[] {
       ? [
           {
             id: `past-shunt:${heavy.id}`,
-            name: `${heavy.name}: its return is on the battery’s side of the shunt, so the display does not count it`,
+            name: `${sentence(heavy.name)}: its return is on the battery’s side of the shunt, so the display does not count it`,
             prior: 1.5,
             change: {},
             shows: { unseen: [heavy.id] },
@@ -123,7 +124,7 @@ const loads = (plan: CircuitPlan): Fault[] =>
     .filter((r) => r.spec.role === 'load feed')
     .map(({ spec }): Fault => ({
       id: `load:${spec.serves.id}`,
-      name: `${spec.to.name}: the appliance itself`,
+      name: `${sentence(spec.to.name)}: the appliance itself`,
       prior: 4,
       change: { drawsNothing: [spec.to.gear] },
       underLoad: true,

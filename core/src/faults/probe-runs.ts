@@ -15,15 +15,16 @@ function onRun(r: Fitted): Probe[] {
   const across = (s: SettledState, fault: Fault): number => (fault.shows?.blown === id ? at(s, id).fromV : Math.abs(at(s, id).amp) * ohm);
   return [
     { id: `loads/volts:${id}`, what: `volts at the ${end}`, meter: VOLT, unit: 'V', situation: 'loads', minutes: ends ? TO_A_LOAD_MIN : AT_HAND_MIN, about: id, read: (s) => at(s, id).toV },
+    // A bank's lead ends at the bars themselves: its return is lost on the way from the post.
     {
       id: `loads/return:${id}`,
-      what: `volts from the negative of the ${end} to the negative bar`,
+      what: `volts from the negative of the ${spec.role === 'bank lead' ? spec.from.name : end} to the negative bar`,
       meter: VOLT,
       unit: 'V',
       situation: 'loads',
       minutes: ends ? TO_A_LOAD_MIN : AT_HAND_MIN,
       about: id,
-      read: (s) => (s.solved.nodeVolt[spec.to.minus] ?? 0) - (s.solved.nodeVolt['bus-'] ?? 0),
+      read: (s) => Math.abs((s.solved.nodeVolt[spec.role === 'bank lead' ? spec.from.minus : spec.to.minus] ?? 0) - (s.solved.nodeVolt['bus-'] ?? 0)),
     },
     ...(spec.ends.length
       ? [{ id: `loads/fuse:${id}`, what: `volts across the ${fuse} of ${spec.name}`, meter: VOLT, unit: 'V' as const, situation: 'loads' as const, minutes: AT_HAND_MIN, about: id, read: across }]

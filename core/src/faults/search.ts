@@ -23,8 +23,9 @@ export interface Branch {
   /** About this reading, in the test's unit. */
   readonly about: number;
   readonly share: number;
-  /** The likeliest causes that would read so. */
+  /** The likeliest causes that would read so, and how many more there are. */
   readonly causes: readonly string[];
+  readonly more: number;
 }
 
 export interface NextTest {
@@ -53,7 +54,9 @@ const UNEXPLAINED = 0.06;
 const SURE = 0.9;
 const UNLIKELY = { from: 0.02, times: 0.2 } as const;
 const MOST_BRANCHES = 4;
-const NAMED_CAUSES = 3;
+const NAMED_CAUSES = 2;
+/** A cause is counted among the more from this share of its branch. */
+const COUNTED = 0.02;
 
 /** The book as the table of the exact law. @example findFault(tableOf(book, { readings: [], complaints: [] })).best // 'loads/volts:bus-block' */
 export function tableOf(book: FaultBook, known: Known): FaultTable {
@@ -80,7 +83,7 @@ function branchesOf(probe: FaultProbe, causes: readonly LikelyCause[]): readonly
   return out
     .sort((a, b) => b.share - a.share)
     .slice(0, MOST_BRANCHES)
-    .map((b) => ({ ...b, causes: b.causes.slice(0, NAMED_CAUSES).map((c) => c.name) }));
+    .map((b) => ({ ...b, causes: b.causes.slice(0, NAMED_CAUSES).map((c) => c.name), more: b.causes.slice(NAMED_CAUSES).filter((c) => c.share > COUNTED * b.share).length }));
 }
 
 /** Causes by probability after what is known, and the test that tells most for the minutes it takes. */

@@ -80,7 +80,16 @@ export const routes: Routes = [
       { path: 'checks', title: 'Checks · Meridex', loadComponent: () => import('./checks/checks').then((m) => m.ChecksStage) },
       { path: 'order', title: 'Order · Meridex', loadComponent: () => import('./order/order').then((m) => m.OrderStage) },
       { path: 'fit', title: 'Fit · Meridex', loadComponent: () => import('./fit/fit').then((m) => m.FitStage) },
-      { path: 'prove', title: 'Prove · Meridex', loadComponent: () => import('./prove/prove').then((m) => m.ProveStage) },
+      {
+        path: 'prove',
+        loadComponent: () => import('./prove/prove').then((m) => m.ProveStage),
+        children: [
+          { path: '', pathMatch: 'full', redirectTo: 'readings' },
+          { path: 'readings', title: 'Prove · Meridex', loadComponent: () => import('./prove/readings').then((m) => m.ReadingsSheet) },
+          { path: 'find', title: 'Find the fault · Meridex', loadComponent: () => import('./prove/find').then((m) => m.FindSheet) },
+          { path: 'learn', title: 'Learn to find · Meridex', loadComponent: () => import('./prove/learn').then((m) => m.LearnSheet) },
+        ],
+      },
       { path: 'hand-over', title: 'Hand over · Meridex', loadComponent: () => import('./hand-over/hand-over').then((m) => m.HandOverStage) },
       { path: 'look-after', title: 'Look after · Meridex', loadComponent: () => import('./look-after/look-after').then((m) => m.LookAfterStage) },
     ],

@@ -51,6 +51,11 @@ export const SHEETS = {
     { path: 'trip', name: 'The trip' },
     { path: 'sheets', name: 'Settings and watching' },
   ],
+  prove: [
+    { path: 'readings', name: 'Readings' },
+    { path: 'find', name: 'Find the fault' },
+    { path: 'learn', name: 'Learn to find' },
+  ],
 } as const satisfies Partial<Record<Stage, readonly SheetTab[]>>;
 
 export const SHEET_LIST = Object.entries(SHEETS).flatMap(([stage, sheets]) => sheets.map((s) => ({ stage: stage as Stage, ...s })));

@@ -1,80 +1,30 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
-import { figure, judgeReading, type ProveRow, readTypedNumber, type Verdict } from '@meridex/core';
-import { Mark, type MarkKind } from '../pictures/mark';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterOutlet } from '@angular/router';
+import { SheetTabs } from '../frame/sheet-tabs';
+import { SHEETS } from '../frame/stages';
 import { AssessmentService } from '../services/assessment.service';
 import { RecordService } from '../services/record.service';
+import { judgedRows } from './judged';
 
-const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '±', '0', '.'] as const;
-const METERS = { volt: 'voltmeter', clamp: 'clamp meter', shunt: 'shunt' } as const;
-const MARKS: Readonly<Record<Verdict, MarkKind>> = { agrees: 'holds', near: 'look', 'not-yet': 'look', unit: 'look', off: 'stop', reversed: 'stop', impossible: 'stop' };
-
-/** What each meter should read, what it did read, and whether that is right. One column, number pad, one hand. */
+/** Does it do what it should: the readings, the search for what is wrong, and the same search to learn by. */
 @Component({
   selector: 'mx-prove',
-  imports: [Mark],
+  imports: [RouterOutlet, SheetTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  templateUrl: './prove.html',
-  styleUrl: './prove.less',
+  template: `
+    <div class="bench-head">
+      <h1>Prove</h1>
+      <span class="sum">{{ read() }} of {{ rows().length }} read{{ wrong() ? ' · ' + wrong() + ' to find' : '' }}{{ records.toSend() ? ' · kept here, ' + records.toSend() + ' to send' : '' }}</span>
+    </div>
+    <mx-sheet-tabs label="Sheets of the proving" [tabs]="tabs" />
+    <router-outlet />
+  `,
 })
 export class ProveStage {
-  protected readonly assessments = inject(AssessmentService);
+  private readonly assessments = inject(AssessmentService);
   protected readonly records = inject(RecordService);
-  protected readonly figure = figure;
-  protected readonly meters = METERS;
-  protected readonly keys = KEYS;
-  protected readonly typed = signal('');
-  protected readonly says = signal<string | null>(null);
-  private readonly picked = signal<string | null>(null);
-  protected readonly rows = computed(() =>
-    this.assessments.assessment()!.prove.map((row) => {
-      const reading = this.records.readings().get(row.id);
-      const judged = reading ? judgeReading(row, reading.value) : null;
-      return { row, reading, judged, mark: judged ? MARKS[judged.verdict] : null };
-    }),
-  );
+  protected readonly tabs = SHEETS.prove;
+  protected readonly rows = computed(() => judgedRows(this.assessments.assessment()?.prove ?? [], this.records.readings()));
   protected readonly read = computed(() => this.rows().filter((r) => r.reading).length);
   protected readonly wrong = computed(() => this.rows().filter((r) => r.mark === 'stop').length);
-  protected readonly chosen = computed<ProveRow | null>(() => {
-    const rows = this.rows();
-    return (rows.find((r) => r.row.id === this.picked()) ?? rows.find((r) => !r.reading) ?? rows[0])?.row ?? null;
-  });
-
-  constructor() {
-    effect(() => {
-      this.chosen()?.id;
-      this.says.set(null);
-    });
-  }
-
-  protected pick(row: ProveRow): void {
-    this.picked.set(row.id);
-    this.typed.set('');
-  }
-
-  protected press(key: string): void {
-    this.says.set(null);
-    if (key === '±') this.typed.update((t) => (t.startsWith('-') ? t.slice(1) : `-${t}`));
-    else this.typed.update((t) => t + key);
-  }
-
-  protected back(): void {
-    this.typed.update((t) => t.slice(0, -1));
-  }
-
-  protected keep(): void {
-    const row = this.chosen();
-    if (!row) return;
-    const value = readTypedNumber(this.typed(), { name: row.where, unit: row.unit, min: -100_000, max: 100_000 });
-    if (!value.ok) {
-      this.says.set(value.message);
-      return;
-    }
-    this.records.read(row.id, value.value, row.unit);
-    this.typed.set('');
-    this.says.set(null);
-    const rows = this.rows();
-    const here = rows.findIndex((r) => r.row.id === row.id);
-    const next = [...rows.slice(here + 1), ...rows.slice(0, here)].find((r) => !r.reading && r.row.id !== row.id);
-    this.picked.set(next?.row.id ?? row.id);
-  }
 }

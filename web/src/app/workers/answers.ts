@@ -7,6 +7,14 @@ import {
   type IsolationMap,
   type Design,
   type Failure,
+  faultBook,
+  type FaultBook,
+  hideFault,
+  type Known,
+  type Level,
+  type Riddle,
+  type Search,
+  searchFault,
   assessJob,
   type JoinedResult,
   type Order,
@@ -50,6 +58,9 @@ export type AnalysisAsk =
   | { readonly what: 'kept'; readonly design: Design }
   | { readonly what: 'joined trip'; readonly design: Design }
   | { readonly what: 'whole order'; readonly design: Design }
+  | { readonly what: 'fault book'; readonly design: Design }
+  | { readonly what: 'fault search'; readonly design: Design; readonly known: Known }
+  | { readonly what: 'riddle'; readonly design: Design; readonly seed: number; readonly level: Level }
   | { readonly what: 'what if'; readonly design: Design; readonly change: WhatIf };
 
 /** What is known of a circuit beyond its runs: which fuse opens first, what stays live, each run's worst state. */
@@ -71,6 +82,9 @@ export interface AnalysisAnswers {
   readonly kept: readonly ManualOverride[];
   readonly 'joined trip': JoinedResult | null;
   readonly 'whole order': Order;
+  readonly 'fault book': FaultBook | null;
+  readonly 'fault search': Search | null;
+  readonly riddle: Riddle | null;
   readonly 'what if': TripResult | null;
 }
 
@@ -78,6 +92,15 @@ function protectionOf(design: Design): ProtectionAnswer | null {
   const a = assess(design, catalogueOf(design));
   const plan = circuitPlan(design, catalogueOf(design), a);
   return plan && { pairs: selectivePairs(a.runs), dead: isolationMap(plan), sweep: sweep(plan) };
+}
+
+/** The book of the last design asked about: reading after reading is of the same one. */
+let last: { readonly of: string; readonly book: FaultBook | null } | null = null;
+
+function bookOf(design: Design): FaultBook | null {
+  const of = JSON.stringify(design);
+  if (last?.of !== of) last = { of, book: faultBook(design, catalogueOf(design)) };
+  return last.book;
 }
 
 /** Works out an answer: in the worker, and at once in specs. */
@@ -105,6 +128,16 @@ export function answerAnalysis(ask: AnalysisAsk): AnalysisAnswers[AnalysisAsk['w
       return joinedTripOf(ask.design, catalogueOf(ask.design));
     case 'whole order':
       return orderOfJob(assessJob(ask.design, catalogueOf(ask.design)));
+    case 'fault book':
+      return bookOf(ask.design);
+    case 'fault search': {
+      const book = bookOf(ask.design);
+      return book && searchFault(book, ask.known);
+    }
+    case 'riddle': {
+      const book = bookOf(ask.design);
+      return book && hideFault(book, ask.seed, ask.level);
+    }
     case 'what if':
       return simulateWhatIf(ask.design, catalogueOf(ask.design), ask.change);
   }

@@ -1,6 +1,6 @@
 import { supplyOf } from '@meridex/core';
 import { onBench } from '../testing/bench';
-import { ProveStage } from './prove';
+import { ReadingsSheet } from './readings';
 
 const keys = (element: HTMLElement, text: string): Element => [...element.querySelectorAll('.keys button')].find((b) => b.textContent === text)!;
 const button = (element: HTMLElement, text: string): Element => [...element.querySelectorAll('.foot button')].find((b) => b.textContent!.includes(text))!;
@@ -8,13 +8,13 @@ const rowOf = (element: HTMLElement, id: string): string => element.querySelecto
 
 describe('the prove stage', () => {
   it('asks for the battery first and shows what to expect', async () => {
-    const { element } = await onBench(ProveStage, 'vet');
+    const { element } = await onBench(ReadingsSheet, 'vet');
     expect(element.querySelector('.row.chosen')!.getAttribute('data-row')).toBe('house-rest');
     expect(rowOf(element, 'house-rest')).toContain('13.30 V');
   });
 
   it('takes a reading by the pad, judges it, and goes on to the next', async () => {
-    const { element, bench, click } = await onBench(ProveStage, 'vet');
+    const { element, bench, click } = await onBench(ReadingsSheet, 'vet');
     for (const k of ['1', '3', '.', '2', '7']) await click(keys(element, k));
     await click(button(element, 'Keep'));
     expect(bench.readings().get('house-rest')!.value).toBe(13.27);
@@ -23,7 +23,7 @@ describe('the prove stage', () => {
   });
 
   it('reckons all others from the battery’s own reading', async () => {
-    const { element, bench, settle } = await onBench(ProveStage, 'vet');
+    const { element, bench, settle } = await onBench(ReadingsSheet, 'vet');
     const before = rowOf(element, 'volts-load-l1');
     bench.read('house-rest', 12.9, 'V');
     await settle();
@@ -31,7 +31,7 @@ describe('the prove stage', () => {
   });
 
   it('sends a low reading to the joints, and calls a high one impossible', async () => {
-    const { element, bench, settle } = await onBench(ProveStage, 'vet');
+    const { element, bench, settle } = await onBench(ReadingsSheet, 'vet');
     bench.read('house-rest', 13.3, 'V');
     bench.read('volts-load-l1', 12.2, 'V');
     await settle();
@@ -42,14 +42,14 @@ describe('the prove stage', () => {
   });
 
   it('keeps no reading of nothing, and says what it takes', async () => {
-    const { element, bench, click } = await onBench(ProveStage, 'vet');
+    const { element, bench, click } = await onBench(ReadingsSheet, 'vet');
     await click(button(element, 'Keep'));
     expect(element.querySelector('[role=alert]')!.textContent).toContain('“nothing” is not taken');
     expect(bench.readings().size).toBe(0);
   });
 
   it('rubs out and turns the sign', async () => {
-    const { element, click } = await onBench(ProveStage, 'vet');
+    const { element, click } = await onBench(ReadingsSheet, 'vet');
     const shown = (): string => element.querySelector<HTMLInputElement>('.shown input')!.value;
     for (const k of ['1', '2', '±']) await click(keys(element, k));
     expect(shown()).toBe('-12');
@@ -59,7 +59,7 @@ describe('the prove stage', () => {
   });
 
   it('says what comes first without a battery', async () => {
-    const { element } = await onBench(ProveStage, 'vet', (d) => (supplyOf(d).battery.part = null));
+    const { element } = await onBench(ReadingsSheet, 'vet', (d) => (supplyOf(d).battery.part = null));
     expect(element.querySelector('.empty')!.textContent).toContain('a battery and a load come first');
   });
 });

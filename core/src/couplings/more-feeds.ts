@@ -22,6 +22,6 @@ export const withMoreFeeds = (own: Assessment, others: readonly PluggedInto[]): 
     return {
       ...a,
       order: withMore(a.order, orderOfRuns(feeds), name),
-      fit: [...a.fit, ...feeds.flatMap(feedSteps).map((s) => ({ ...s, id: `${id}:${s.id}`, text: `In the ${name}: ${s.text}` }))],
+      fit: [...a.fit, ...feeds.flatMap(feedSteps).map((s) => ({ ...s, id: `${id}:${s.id}`, place: `the ${name}`, after: s.after.map((a) => `${id}:${a}`), text: `In the ${name}: ${s.text}` }))],
     };
   }, own);

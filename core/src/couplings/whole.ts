@@ -17,7 +17,7 @@ export function assessWhole(job: Design, catalogue: Catalogue, settings: AssessS
     findings: found((a) => a.findings),
     open,
     order: orderOfJob(vehicles),
-    fit: all((a, id, name) => a.fit.map((s) => ({ ...s, id: recordKey(id, s.id), text: id === OWN ? s.text : `${name}: ${s.text}` }))),
+    fit: all((a, id, name) => a.fit.map((s) => ({ ...s, id: recordKey(id, s.id), after: s.after.map((x) => recordKey(id, x)), text: id === OWN ? s.text : `${name}: ${s.text}` }))),
     prove: all((a, id, name) => a.prove.map((r) => ({ ...r, id: recordKey(id, r.id), where: id === OWN ? r.where : `${name}: ${r.where}` }))),
     tellTales: { ...own.tellTales, stops: open.filter((f) => f.severity === 'stop').length, looks: open.filter((f) => f.severity === 'look').length },
   };

@@ -1,2 +1,3 @@
 export * from './steps.js';
 export * from './torque.js';
+export { buildPlan, type BuildPlan, type Visit } from './visits.js';

@@ -5,6 +5,7 @@ import { FUSE_KINDS } from '../protection/index.js';
 import { figure, rating } from '../quantity/index.js';
 import type { Fitted, LayoutFigures, SizedRun } from '../routes/index.js';
 import type { DeviceSetting } from '../supply/index.js';
+import { crimperFor, joinMin, MINUTES, placeMin, pullMin, type Tool } from './how.js';
 import { TORQUE_NM } from './torque.js';
 
 export interface FitStep {
@@ -14,48 +15,133 @@ export interface FitStep {
   readonly text: string;
   readonly detail?: string;
   readonly caution?: string;
+  /** Where one stands for it: a zone of the vehicle, by name. */
+  readonly place: string;
+  /** What one has in hand; null: nothing, or whatever is there. */
+  readonly tool: Tool | null;
+  /** By the usual time for such a step, until the workshop's own are kept. */
+  readonly minutes: number;
+  /** Steps that come before it. */
+  readonly after: readonly string[];
 }
 
+/** Where the vehicle’s own battery and everything that is not in one place is seen to. */
+const AT_LARGE = 'at the vehicle';
+
 const SAFE: readonly FitStep[] = [
-  { id: 'safe-negative', section: 'make safe', text: 'Disconnect the starting battery’s negative first', caution: 'A spanner across a battery melts. Rings off, tools insulated.' },
-  { id: 'safe-panels', section: 'make safe', text: 'Cover the panels and open their breaker', caution: 'Panels are live whenever there is light.' },
-  { id: 'safe-check', section: 'make safe', text: 'Check behind every place before drilling', caution: 'Fuel, brake and factory wiring run behind trim and floor.' },
+  {
+    id: 'safe-negative',
+    section: 'make safe',
+    text: 'Disconnect the starting battery’s negative first',
+    caution: 'A spanner across a battery melts. Rings off, tools insulated.',
+    place: AT_LARGE,
+    tool: 'spanners',
+    minutes: 5,
+    after: [],
+  },
+  {
+    id: 'safe-panels',
+    section: 'make safe',
+    text: 'Cover the panels and open their breaker',
+    caution: 'Panels are live whenever there is light.',
+    place: AT_LARGE,
+    tool: null,
+    minutes: 5,
+    after: ['safe-negative'],
+  },
+  {
+    id: 'safe-check',
+    section: 'make safe',
+    text: 'Check behind every place before drilling',
+    caution: 'Fuel, brake and factory wiring run behind trim and floor.',
+    place: AT_LARGE,
+    tool: null,
+    minutes: 15,
+    after: ['safe-panels'],
+  },
 ];
 
-const POWER: readonly FitStep[] = [
-  { id: 'power-look', section: 'first power', text: 'Look over every joint: polarity, covers, labels, nothing loose' },
-  { id: 'power-main', section: 'first power', text: 'Put the main fuse in last, with every branch off', caution: 'Stand clear of the battery, eyes protected.' },
-  { id: 'power-branch', section: 'first power', text: 'Switch on branch by branch; measure volts and polarity at each before the load' },
-  { id: 'power-negative', section: 'first power', text: 'Reconnect the starting battery’s negative last' },
-];
+/** First power comes after all else, each of its steps after the one before it. */
+function powerSteps(before: readonly FitStep[], branches: number, licensed: boolean): FitStep[] {
+  const at = { section: 'first power' as const, place: AT_LARGE };
+  return [
+    { ...at, id: 'power-look', text: 'Look over every joint: polarity, covers, labels, nothing loose', tool: null, minutes: 15, after: before.map((s) => s.id) },
+    { ...at, id: 'power-main', text: 'Put the main fuse in last, with every branch off', caution: 'Stand clear of the battery, eyes protected.', tool: 'spanners', minutes: 5, after: ['power-look'] },
+    {
+      ...at,
+      id: 'power-branch',
+      text: 'Switch on branch by branch; measure volts and polarity at each before the load',
+      tool: 'multimeter',
+      minutes: 3 * Math.max(1, branches),
+      after: ['power-main'],
+    },
+    { ...at, id: 'power-negative', text: 'Reconnect the starting battery’s negative last', tool: 'spanners', minutes: 5, after: ['power-branch'] },
+    ...(licensed
+      ? [
+          {
+            ...at,
+            id: 'power-licensed',
+            text: 'Have the 230 V side done and signed by the licensed electrician',
+            caution: '230 V is not part of this list.',
+            tool: null,
+            minutes: 0,
+            after: ['power-branch'],
+          },
+        ]
+      : []),
+  ];
+}
 
 function lug(run: Fitted): string {
   const stud = studOf(run.figures.areaMm2);
   return `${stud}, ${TORQUE_NM[stud]} N·m unless the maker says`;
 }
 
-function joinSteps(run: Fitted): FitStep[] {
+/** Zones of a run’s two ends, by name. */
+type Places = (gear: string) => string;
+
+/** Crimping and tightening where the run ends: once where both ends are in one place, else at each. */
+function joinSteps(run: Fitted, places: Places): FitStep[] {
   const { spec, figures: f } = run;
-  const join: FitStep = {
-    id: `join-${spec.id}`,
-    section: 'join and tighten',
-    text: `Run ${spec.number}: ${spec.name}, crimp and tighten`,
+  const [from, to] = [places(spec.from.gear), places(spec.to.gear)];
+  const far = to !== from;
+  const how = {
+    section: 'join and tighten' as const,
     detail: `Heat-shrink on first; strip the barrel’s depth + 1 mm; ${lug(run)}`,
+    tool: crimperFor(f.areaMm2),
+    minutes: joinMin(f.areaMm2) * (far ? 1 : 2),
   };
-  if (!spec.ends.length) return [join];
+  const after = (gear: string): string[] => [`pull-${spec.id}`, `place-${gear}`];
+  const join: FitStep = {
+    ...how,
+    id: `join-${spec.id}`,
+    text: `Run ${spec.number}: ${spec.name}, crimp and tighten${far ? ` at the ${spec.from.name}` : ''}`,
+    place: from,
+    after: [...after(spec.from.gear), ...(far ? [] : [`place-${spec.to.gear}`])],
+  };
+  const other: FitStep[] = far
+    ? [{ ...how, id: `join-${spec.id}-far`, text: `Run ${spec.number}: ${spec.name}, crimp and tighten at the ${spec.to.name}`, place: to, after: after(spec.to.gear) }]
+    : [];
+  if (!spec.ends.length) return [join, ...other];
   const fuseAt = spec.ends.map((e) => (e.at === 'from' ? spec.from.name : spec.to.name)).join(' and at the ');
+  const [first] = spec.ends;
   return [
     join,
+    ...other,
     {
       id: `fuse-${spec.id}`,
       section: 'join and tighten',
       text: `Run ${spec.number}: ${FUSE_KINDS[f.fuseType].name} ${rating(f.fuseA)} A at the ${fuseAt}`,
       detail: 'Within 200 mm of the source; holder now, fuse itself at first power',
+      place: first!.at === 'from' ? from : to,
+      tool: null,
+      minutes: MINUTES.fuse,
+      after: [join.id, ...other.map((o) => o.id)],
     },
   ];
 }
 
-function pullStep(run: Fitted): FitStep {
+function pullStep(run: Fitted, places: Places, holes: ReadonlySet<string> = new Set()): FitStep {
   const { spec, figures: f } = run;
   const conduit =
     spec.laid === 'conduit' ? ', in conduit, clipped every 450 mm' : `, clipped every 300 mm${spec.apart ? ', a cable’s width from the bank’s other leads: together they would warm each other' : ''}`;
@@ -64,12 +150,19 @@ function pullStep(run: Fitted): FitStep {
     section: 'pull and cut',
     text: `Run ${spec.number}: pull ${f.cable} from ${spec.from.name} to ${spec.to.name}`,
     detail: `red ${figure(spec.outM, 1)} m, black ${figure(spec.backM, 1)} m${conduit}; label ${spec.number}+ and ${spec.number}− at both ends`,
+    place: places(spec.from.gear),
+    tool: 'cable cutters',
+    minutes: pullMin(spec.outM),
+    after: (spec.route?.ways ?? []).flatMap((w) => (holes.has(`hole-${w.id}`) ? [`hole-${w.id}`] : [])),
     ...(spec.from.gear === 'starting' ? { caution: 'Keep 150 mm from the exhaust, clear of steering and suspension travel.' } : {}),
   };
 }
 
 /** Steps of a feed that is fitted once more, in another vehicle. */
-export const feedSteps = (run: Fitted): readonly FitStep[] => [pullStep(run), ...joinSteps(run)];
+export function feedSteps(run: Fitted): readonly FitStep[] {
+  const there: Places = () => AT_LARGE;
+  return [pullStep(run, there), ...joinSteps(run, there)].map((s) => ({ ...s, after: s.after.filter((a) => !a.startsWith('place-')) }));
+}
 
 /** A hole a stretch, before anything is pulled through it. */
 function holeSteps(layout: LayoutFigures): FitStep[] {
@@ -81,48 +174,71 @@ function holeSteps(layout: LayoutFigures): FitStep[] {
       text: `Cut ${s.hole!.sawMm ? `a ${s.hole!.sawMm} mm hole` : 'two 51 mm holes'}: ${s.way.along}`,
       detail: `${s.hole!.fitting}${s.hole!.sealed ? ', neutral-cure sealant on both faces' : ''}; deburr and paint the edge first`,
       caution: `Check behind before drilling: ${s.hole!.behind}.`,
+      place: s.way.along,
+      tool: 'drill and hole saws',
+      minutes: MINUTES.hole,
+      after: ['safe-check'],
     }));
 }
 
 /** A circuit that is there is tapped as it was traced, and found again by its slot. */
-function tapStep({ spec, figures: f }: Fitted): FitStep {
+function tapStep({ spec, figures: f }: Fitted, places: Places): FitStep {
   return {
     id: `tap-${spec.id}`,
     section: 'join and tighten',
     text: `Run ${spec.number}: make the ${spec.to.name}, ${f.size} behind its ${rating(f.fuseA)} A`,
     detail: `${spec.reason}; test that it is the traced wire, with a lamp as well as a meter, before it is opened`,
     caution: 'Leave airbag, brake, steering and stability wiring alone.',
+    place: places(spec.to.gear),
+    tool: 'hand crimper',
+    minutes: MINUTES.tap,
+    after: ['safe-negative'],
   };
 }
 
 /** What is only provided for is made safe and found again later. */
-function provisionStep({ spec }: Fitted): FitStep {
+function provisionStep({ spec }: Fitted, places: Places): FitStep {
   return {
     id: `provision-${spec.id}`,
     section: 'join and tighten',
     text: `Run ${spec.number}: ${spec.name}, a provision`,
     detail: 'Coil both ends, cap and insulate each, label; where the feed end is joined its fuse is in place',
+    place: places(spec.from.gear),
+    tool: null,
+    minutes: MINUTES.provision,
+    after: [`pull-${spec.id}`],
   };
 }
 
 /** The one tie of house negative and body. */
-function bondStep(bond: Bond): FitStep {
+function bondStep(bond: Bond, places: Places): FitStep {
   const c = bond.cranking;
   return {
     id: 'bond',
     section: 'join and tighten',
     text: `Bond the negative bus bar to the body: ${bond.size}, ${figure(bond.lengthM, 1)} m, on the load side of the shunt`,
+    place: places('bus'),
+    tool: 'hydraulic crimper',
+    minutes: MINUTES.bond,
+    after: ['place-bus'],
     detail: `One bond only; bared to metal, then sealed; sized for what a fault on “${bond.setBy}” lets through`,
     ...(c && c.amp > c.carriesA ? { caution: `Check the engine’s earths: without them cranking sends ${figure(c.amp, 0)} A through run ${c.number}’s ${figure(c.carriesA, 0)} A return.` } : {}),
   };
 }
 
 /** One step a device: everything to be set on it, in a line. */
-function settingSteps(settings: readonly DeviceSetting[]): FitStep[] {
+function settingSteps(settings: readonly DeviceSetting[], gear: readonly Gear[]): FitStep[] {
+  // Where it is not known by its name it is with the bars.
+  const at = (fits: (g: Gear) => boolean): string | undefined => gear.find(fits)?.zoneName;
+  const placeOf = (device: string): string => at((g) => g.name === device || g.plain === device) ?? at((g) => g.role === 'bus') ?? AT_LARGE;
   return [...new Set(settings.map((s) => s.device))].map((device): FitStep => ({
     id: `set-${device}`,
     section: 'settings',
     text: `Set the ${device}, and read it back`,
+    place: placeOf(device),
+    tool: null,
+    minutes: MINUTES.set,
+    after: gear.flatMap((g) => (g.zoneName === placeOf(device) && g.role !== 'starting' && g.role !== 'load' && g.when === 'now' ? [`place-${g.id}`] : [])),
     detail: settings
       .filter((s) => s.device === device)
       .map((s) => `${s.setting}: ${s.value}`)
@@ -134,29 +250,39 @@ function settingSteps(settings: readonly DeviceSetting[]): FitStep[] {
 export function fitSteps(gear: readonly Gear[], runs: readonly SizedRun[], layout: LayoutFigures, settings: readonly DeviceSetting[], licensed: boolean, bond: Bond | null): FitStep[] {
   const all = runs.filter((r): r is Fitted => r.ok);
   const fitted = all.filter((r) => !r.spec.existing);
+  const zone = new Map(gear.map((g) => [g.id, g.zoneName]));
+  const places: Places = (id) => zone.get(id) ?? AT_LARGE;
   const place = gear
     .filter((g) => g.role !== 'starting' && g.when === 'now')
     .map((g): FitStep => ({
       id: `place-${g.id}`,
       section: 'place the gear',
       text: `Fix ${g.name} on the ${g.faceName}`,
+      place: g.zoneName,
+      tool: 'drill and hole saws',
+      minutes: placeMin(g.role),
+      after: ['safe-check'],
       ...(g.role === 'house'
         ? { detail: 'Restraint: 10 g forward, 6 g sideways, 5 g up as planning figures', caution: 'Batteries burn and vent gas: sealed and vented where people sit or sleep.' }
         : {}),
     }));
-  const mains: FitStep[] = licensed
-    ? [{ id: 'power-licensed', section: 'first power', text: 'Have the 230 V side done and signed by the licensed electrician', caution: '230 V is not part of this list.' }]
-    : [];
-  return [
+  const holes = holeSteps(layout);
+  const cut = new Set(holes.map((h) => h.id));
+  const build = [
     ...SAFE,
     ...place,
-    ...holeSteps(layout),
-    ...fitted.map(pullStep),
-    ...all.filter((r) => r.spec.existing).map(tapStep),
-    ...fitted.flatMap((r) => (r.spec.provision ? [provisionStep(r)] : joinSteps(r))),
-    ...(bond ? [bondStep(bond)] : []),
-    ...settingSteps(settings),
-    ...POWER,
-    ...mains,
+    ...holes,
+    ...fitted.map((r) => pullStep(r, places, cut)),
+    ...all.filter((r) => r.spec.existing).map((r) => tapStep(r, places)),
+    ...fitted.flatMap((r) => (r.spec.provision ? [provisionStep(r, places)] : joinSteps(r, places))),
+    ...(bond ? [bondStep(bond, places)] : []),
+    ...settingSteps(settings, gear),
   ];
+  const steps = [...build, ...powerSteps(build, all.filter((r) => r.spec.role === 'load feed').length, licensed)];
+  // What is not a step of this job is waited for by none.
+  const ids = new Set(steps.map((s) => s.id));
+  return steps.map((s) => {
+    const after = s.after.filter((a) => ids.has(a));
+    return { ...s, after: after.length || s.section === 'make safe' ? after : ['safe-check'] };
+  });
 }

@@ -2,11 +2,40 @@ import { onBench } from '../testing/bench';
 import { FitStage } from './fit';
 
 describe('the fit stage', () => {
-  it('begins with making safe and ends with first power', async () => {
-    const { element } = await onBench(FitStage, 'vet');
-    const sections = [...element.querySelectorAll('h2')].map((h) => h.textContent!.trim().replace(/\s+\d+ of \d+$/, ''));
-    expect(sections).toEqual(['make safe', 'place the gear', 'pull and cut', 'join and tighten', 'settings', 'first power']);
+  const planned = async (key: string) => {
+    const on = await onBench(FitStage, key);
+    for (let i = 0; i < 4; i++) await on.settle();
+    const button = (words: string): HTMLElement => [...on.element.querySelectorAll('button')].find((b) => b.textContent!.trim() === words)!;
+    return { ...on, button, names: (): string[] => [...on.element.querySelectorAll('h2')].map((h) => h.textContent!.trim()) };
+  };
+
+  it('goes place by place, from making safe to first power, and says what that saves', async () => {
+    const { element, names } = await planned('vet');
+    expect([names()[0], names().at(-1)]).toEqual(['At the vehicle', 'At the vehicle']);
     expect(element.querySelector('.step')!.textContent).toContain('negative first');
+    expect(element.querySelector('.saved')!.textContent!.replace(/\s+/g, ' ')).toMatch(/\d+ visits in place of \d+ .* less going about .*no order saves more/);
+    expect(element.querySelectorAll('details[open]').length).toBe(1);
+  });
+
+  it('stands by kind of work where that is wanted', async () => {
+    const { click, button, names } = await planned('vet');
+    await click(button('by kind of work'));
+    expect(names()).toEqual(['Make safe', 'Place the gear', 'Pull and cut', 'Join and tighten', 'Settings', 'First power']);
+  });
+
+  it('asks about a tick that comes before what it waits for, and takes it on a word', async () => {
+    const { element, bench, click, settle, button } = await planned('vet');
+    const box = (): HTMLInputElement => element.querySelector<HTMLInputElement>('[data-step=power-main]')!;
+    box().click();
+    await settle();
+    expect(bench.ticked().has('power-main')).toBeFalse();
+    expect(element.querySelector('.ask')!.textContent).toContain('Still open before it: Look over every joint');
+    await click(button('Not yet'));
+    expect(element.querySelector('.ask')).toBeNull();
+    box().click();
+    await settle();
+    await click(button('It is done all the same'));
+    expect(bench.ticked().has('power-main')).toBeTrue();
   });
 
   it('ticks a step, counts it, and moves the next one on', async () => {

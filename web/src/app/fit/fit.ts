@@ -1,9 +1,20 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import type { FitStep } from '@meridex/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
+import { type BuildPlan, figure, type FitStep, sentence } from '@meridex/core';
+import { AnalysisService } from '../services/analysis.service';
 import { AssessmentService } from '../services/assessment.service';
 import { RecordService } from '../services/record.service';
 
-/** The build step by step; each tick is kept. */
+/** Steps that stand together: a visit to a place, or a kind of work. */
+interface Group {
+  readonly key: string;
+  readonly name: string;
+  readonly steps: readonly FitStep[];
+  readonly minutes: number;
+}
+
+const minutesOf = (steps: readonly FitStep[]): number => steps.reduce((sum, s) => sum + s.minutes, 0);
+
+/** The build step by step, place by place so that nobody climbs in twice; each tick is kept. */
 @Component({
   selector: 'mx-fit',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -13,17 +24,61 @@ import { RecordService } from '../services/record.service';
 export class FitStage {
   protected readonly assessments = inject(AssessmentService);
   protected readonly records = inject(RecordService);
-  protected readonly steps = computed(() => this.assessments.assessment()!.fit);
-  protected readonly sections = computed(() => {
-    const out: { name: FitStep['section']; steps: FitStep[] }[] = [];
-    for (const step of this.steps()) {
-      const last = out.at(-1);
-      if (last?.name === step.section) last.steps.push(step);
-      else out.push({ name: step.section, steps: [step] });
-    }
-    return out;
+  private readonly analysis = inject(AnalysisService);
+  protected readonly figure = figure;
+  protected readonly sentence = sentence;
+  protected readonly by = signal<'place' | 'kind'>('place');
+  private readonly planned = signal<{ readonly of: readonly FitStep[]; readonly plan: BuildPlan } | null>(null);
+  /** A step that was ticked while what it waits for is open: asked about. */
+  protected readonly asked = signal<{ readonly step: string; readonly open: readonly string[] } | null>(null);
+  protected readonly steps = computed(() => this.assessments.assessment()?.fit ?? []);
+  /** The plan of these very steps; null while it is worked out. */
+  protected readonly plan = computed(() => (this.planned()?.of === this.steps() ? this.planned()!.plan : null));
+  protected readonly groups = computed((): readonly Group[] => {
+    const plan = this.by() === 'place' ? this.plan() : null;
+    if (plan) return plan.visits.map((v, i) => ({ key: `${i} ${v.place}`, name: v.place, steps: v.steps, minutes: v.minutes }));
+    const kinds = [...new Set(this.steps().map((s) => s.section))];
+    return kinds.map((kind) => {
+      const steps = this.steps().filter((s) => s.section === kind);
+      return { key: kind, name: kind, steps, minutes: minutesOf(steps) };
+    });
   });
+  private readonly inOrder = computed(() => this.groups().flatMap((g) => g.steps));
   protected readonly done = computed(() => this.steps().filter((s) => this.records.ticked().has(s.id)).length);
-  protected readonly next = computed(() => this.steps().find((s) => !this.records.ticked().has(s.id)) ?? null);
+  protected readonly next = computed(() => this.inOrder().find((s) => !this.records.ticked().has(s.id)) ?? null);
+  protected readonly leftMin = computed(() => minutesOf(this.steps().filter((s) => !this.records.ticked().has(s.id))));
   protected readonly ticksIn = (steps: readonly FitStep[]): number => steps.filter((s) => this.records.ticked().has(s.id)).length;
+
+  constructor() {
+    effect(() => {
+      const steps = this.steps();
+      untracked(() => void this.ask(steps));
+    });
+  }
+
+  private async ask(steps: readonly FitStep[]): Promise<void> {
+    const plan = await this.analysis.ask<'build plan'>({ what: 'build plan', steps });
+    if (plan && this.steps() === steps) this.planned.set({ of: steps, plan });
+  }
+
+  /** Minutes as one says them: 45 min, 6.5 h. */
+  protected readonly time = (minutes: number): string => (minutes < 90 ? `${figure(minutes, 0)} min` : `${figure(minutes / 60, 1)} h`);
+
+  /** A tick, or the question whether what comes before it is really done. */
+  protected tick(step: FitStep, box: HTMLInputElement): void {
+    const ticked = this.records.ticked().has(step.id);
+    const open = ticked ? [] : step.after.filter((id) => !this.records.ticked().has(id));
+    if (!open.length) {
+      this.asked.set(null);
+      return this.records.tick(step.id, !ticked);
+    }
+    box.checked = false;
+    const text = new Map(this.steps().map((s) => [s.id, s.text]));
+    this.asked.set({ step: step.id, open: open.map((id) => text.get(id) ?? id) });
+  }
+
+  protected allTheSame(step: FitStep): void {
+    this.asked.set(null);
+    this.records.tick(step.id, true);
+  }
 }

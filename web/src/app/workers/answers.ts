@@ -1,6 +1,9 @@
 import {
   applyIntake,
   assess,
+  buildPlan,
+  type BuildPlan,
+  type FitStep,
   circuitPlan,
   type CircuitState,
   isolationMap,
@@ -58,6 +61,7 @@ export type AnalysisAsk =
   | { readonly what: 'kept'; readonly design: Design }
   | { readonly what: 'joined trip'; readonly design: Design }
   | { readonly what: 'whole order'; readonly design: Design }
+  | { readonly what: 'build plan'; readonly steps: readonly FitStep[] }
   | { readonly what: 'fault book'; readonly design: Design }
   | { readonly what: 'fault search'; readonly design: Design; readonly known: Known }
   | { readonly what: 'riddle'; readonly design: Design; readonly seed: number; readonly level: Level }
@@ -82,6 +86,7 @@ export interface AnalysisAnswers {
   readonly kept: readonly ManualOverride[];
   readonly 'joined trip': JoinedResult | null;
   readonly 'whole order': Order;
+  readonly 'build plan': BuildPlan;
   readonly 'fault book': FaultBook | null;
   readonly 'fault search': Search | null;
   readonly riddle: Riddle | null;
@@ -128,6 +133,8 @@ export function answerAnalysis(ask: AnalysisAsk): AnalysisAnswers[AnalysisAsk['w
       return joinedTripOf(ask.design, catalogueOf(ask.design));
     case 'whole order':
       return orderOfJob(assessJob(ask.design, catalogueOf(ask.design)));
+    case 'build plan':
+      return buildPlan(ask.steps);
     case 'fault book':
       return bookOf(ask.design);
     case 'fault search': {

@@ -14,12 +14,15 @@ const {
   assess,
   AS_IT_IS,
   buildDiagram,
+  buildPlan,
   circuitPlan,
   circuitSchema,
   DEMO_JOBS,
   elkGraph,
+  faultBook,
   jobOf,
   PARKED,
+  searchFault,
   settle,
   sweep,
   SHIPPED_CATALOGUE,
@@ -134,6 +137,8 @@ async function layoutMs(rounds) {
   return times.slice(WARM_LAYOUTS).sort((x, y) => x - y)[rounds >> 1];
 }
 
+const faults = faultBook(sixty, SHIPPED_CATALOGUE);
+const steps = assess(largest.design, SHIPPED_CATALOGUE).fit;
 const rows = [
   [`assess, largest demo job (${largest.runs} runs)`, median(() => assess(anew(largest.design), SHIPPED_CATALOGUE), 60, WARM), 16],
   [`assess, ${assess(sixty, SHIPPED_CATALOGUE).runs.length} runs, everything anew, cold`, median(() => assess(anew(sixty), SHIPPED_CATALOGUE), 30, 0), 16],
@@ -144,6 +149,8 @@ const rows = [
   ['a state of 60 circuits, all settled', median(() => settle(sixtyPlan, PARKED), 60), 16],
   ['the worst state of each of 60 circuits', median(() => sweep(sixtyPlan), 12), 400],
   ['the line diagram of 60 circuits', await layoutMs(9), 400],
+  [`the next test for a fault (${faults.faults.length} faults, ${faults.probes.length} tests)`, median(() => searchFault(faults, { readings: [], complaints: [] }), 5), 300],
+  ['the build order of the largest demo job', median(() => buildPlan(steps), 3), 3000],
   ['trip, 14 days at 60 s', oneTrip, 20],
   ['1000 trips × 14 days × 60 s, two workers', await thousandTrips(5), 1500],
   ['a slider: the trip of a demo job', median(() => simulateWhatIf(winter, SHIPPED_CATALOGUE, { ...AS_IT_IS, sunTimes: 1.3 }), 40), 100],

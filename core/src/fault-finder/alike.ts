@@ -9,7 +9,14 @@ const APART_SD = 2;
  */
 export function alike({ faults, tests }: FaultTable): string[][] {
   const ids = faults.map((f) => f.id);
-  const same = (a: string, b: string): boolean => tests.every((t) => Math.abs(t.predicted[a]! - t.predicted[b]!) <= APART_SD * t.sd);
+  // A row of figures a fault: of many faults every pair is compared.
+  const rows = new Map(ids.map((id) => [id, Float64Array.from(tests, (t) => t.predicted[id]!)]));
+  const apart = Float64Array.from(tests, (t) => APART_SD * t.sd);
+  const same = (a: string, b: string): boolean => {
+    const [x, y] = [rows.get(a)!, rows.get(b)!];
+    for (let k = 0; k < apart.length; k++) if (Math.abs(x[k]! - y[k]!) > apart[k]!) return false;
+    return true;
+  };
   const left = new Set(ids);
   const groups = ids.map((first) => {
     if (!left.delete(first)) return [];

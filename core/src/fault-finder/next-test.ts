@@ -46,18 +46,39 @@ function alikeUnder(test: FaultTest, { faults }: FaultTable, logs: readonly numb
   });
 }
 
+/** Doubt after one value of a test, bit, by logarithms throughout: where the floor is 0, chances may be too small for a number. */
+function doubtByLogs(test: FaultTest, floor: number, alike: readonly Alike[], value: number): number {
+  const shares = normalised(alike.map((a) => a.log + logLikelihood(test, a.fault, value, floor)));
+  return entropyBits(shares) + shares.reduce((sum, p, i) => sum + p * alike[i]!.doubtBits, 0);
+}
+
+/** The same in plain numbers: with a floor no chance vanishes, and this is asked for thousands of times. */
+function doubt(sd: number, spread: number, anything: number, alike: readonly Alike[], value: number): number {
+  let [sum, logs, inner] = [0, 0, 0];
+  for (const a of alike) {
+    if (a.share === 0) continue;
+    const off = (value - a.predicted) / sd;
+    const weight = a.share * (spread * Math.exp((-off * off) / 2) + anything);
+    sum += weight;
+    logs += weight * Math.log2(weight);
+    inner += weight * a.doubtBits;
+  }
+  return Math.log2(sum) + (inner - logs) / sum;
+}
+
 /** Doubt that is to be expected after a test, bit: over what each fault, as likely as it now is, would make it read. */
 export function entropyAfter(test: FaultTest, table: FaultTable, logs: readonly number[], posterior: readonly number[]): number {
   const alike = alikeUnder(test, table, logs, posterior);
   // One reading for all of them tells nothing: the doubt stays what it is.
   if (alike.length === 1) return alike[0]!.doubtBits;
-  const after = (value: number): number => {
-    const shares = normalised(alike.map((a) => a.log + logLikelihood(test, a.fault, value, table.floor)));
-    return entropyBits(shares) + shares.reduce((sum, p, i) => sum + p * alike[i]!.doubtBits, 0);
-  };
-  return alike.reduce((sum, a) => {
-    if (a.share === 0) return sum;
-    const under = RULE.reduce((s, [x, w]) => s + w * after(a.predicted + Math.SQRT2 * test.sd * x), 0);
-    return sum + a.share * under;
-  }, 0);
+  const { sd, range } = test;
+  const { floor } = table;
+  const [spread, anything] = [(1 - floor) / (sd * Math.sqrt(2 * Math.PI)), floor / range];
+  const after = (value: number): number => (floor === 0 ? doubtByLogs(test, floor, alike, value) : doubt(sd, spread, anything, alike, value));
+  let sum = 0;
+  for (const a of alike) {
+    if (a.share === 0) continue;
+    for (const [x, w] of RULE) sum += a.share * w * after(a.predicted + Math.SQRT2 * sd * x);
+  }
+  return sum;
 }

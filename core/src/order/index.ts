@@ -1,3 +1,4 @@
 export * from './line.js';
 export * from './list.js';
 export * from './prices.js';
+export { cablePlans, type CablePlan, type CableShelf, type PieceCut } from './cut-plan.js';

@@ -3,6 +3,7 @@ import { cutsCsv, figure, isJoined, type Order, orderCsv, type OrderLine } from 
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { AnalysisService } from '../services/analysis.service';
+import { CableCuts } from './cable-cuts';
 import { fileName, saveFile } from '../services/save-file';
 
 const GROUPS: readonly OrderLine['group'][] = ['devices', 'protection', 'cable', 'joints', 'sundries'];
@@ -10,6 +11,7 @@ const GROUPS: readonly OrderLine['group'][] = ['devices', 'protection', 'cable',
 /** One complete parts list and the cut list, with prices and as CSV. */
 @Component({
   selector: 'mx-order',
+  imports: [CableCuts],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './order.html',
   styles: `

@@ -18,6 +18,11 @@ for (const night of [false, true]) {
     await check('sign-in');
     await signIn(page);
     await check('bay sheet');
+    for (const page_ of ['parts', 'people']) {
+      await page.goto(`/${page_}`);
+      await expect(page.locator('.bench-head h1')).toBeVisible();
+      await check(page_);
+    }
     const { lines } = (await (await page.request.get('/api/jobs')).json()) as { lines: { id: string; customer: string }[] };
     const job = lines.find((l) => l.customer.startsWith('Lantern'))!;
     for (const stage of VIEWS) {

@@ -58,7 +58,7 @@ const NAMED_CAUSES = 2;
 /** A cause is counted among the more from this share of its branch. */
 const COUNTED = 0.02;
 
-/** The book as the table of the exact law. @example findFault(tableOf(book, { readings: [], complaints: [] })).best // 'loads/volts:bus-block' */
+/** The book as the table of the exact law. */
 export function tableOf(book: FaultBook, known: Known): FaultTable {
   const explained = book.complaints.filter((c) => known.complaints.includes(c.id)).map((c) => new Set(c.explainedBy));
   return {

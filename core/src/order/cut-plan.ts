@@ -96,7 +96,7 @@ function planOf(cable: string, cuts: readonly Cut[], offcuts: readonly number[])
 /**
  * What to buy of every cable and which piece each cut comes out of: at the least price, then the fewest pieces, then the
  * most worth keeping. The shelf's offcuts come first, since they cost nothing.
- * @example cablePlans(order.cuts, { '16 mm² red': [2.4] })[0].bought // [{ lengthM: 10, count: 1 }]
+ * @example cablePlans(assess(design, catalogue).order.cuts, { '16 mm² red': [2.4] }).every((p) => p.trouble === null) // true
  */
 export function cablePlans(cuts: readonly Cut[], shelf: CableShelf): readonly CablePlan[] {
   const cables = [...new Set(cuts.map(cableOf))].sort((a, b) => areaOf(b) - areaOf(a) || a.localeCompare(b));

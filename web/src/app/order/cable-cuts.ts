@@ -2,7 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { cablePlans, type CableShelf, type Cut, figure } from '@meridex/core';
 import { ReadField, type Reader } from '../fields/read-field';
 import { Mark } from '../pictures/mark';
+import { keepHere, keptHere } from '../services/kept-here';
 import { SessionService } from '../services/session.service';
+
+const isShelf = (kept: unknown): kept is CableShelf => typeof kept === 'object' && kept !== null && Object.values(kept).every((m) => Array.isArray(m));
 
 /** What to buy of every cable, and how it is cut: drawn to length, with what lies on the shelf used first. */
 @Component({
@@ -52,22 +55,13 @@ export class CableCuts {
   private readonly session = inject(SessionService);
   readonly cuts = input.required<readonly Cut[]>();
   protected readonly figure = figure;
-  private readonly shelf = signal<CableShelf>(this.remembered());
+  private readonly shelf = signal<CableShelf>(keptHere(this.key, isShelf, {}));
   protected readonly plans = computed(() => cablePlans(this.cuts(), this.shelf()));
   protected readonly sums = computed(() => this.plans().reduce((s, p) => ({ price: s.price + p.price, waste: s.waste + p.wasteM, kept: s.kept + p.keptM }), { price: 0, waste: 0, kept: 0 }));
   protected readonly isRed = (cable: string): boolean => cable.endsWith('red');
 
   private get key(): string {
     return `meridex.shelf.${this.session.person()?.workshop ?? ''}`;
-  }
-
-  private remembered(): CableShelf {
-    try {
-      const kept = JSON.parse(localStorage.getItem(this.key) ?? '{}') as unknown;
-      return typeof kept === 'object' && kept !== null ? (kept as CableShelf) : {};
-    } catch {
-      return {};
-    }
   }
 
   protected readonly buys = (bought: readonly { readonly lengthM: number; readonly count: number }[]): string =>
@@ -93,6 +87,6 @@ export class CableCuts {
 
   protected lay(cable: string, lengths: readonly number[]): void {
     this.shelf.update((s) => ({ ...s, [cable]: lengths }));
-    localStorage.setItem(this.key, JSON.stringify(this.shelf()));
+    keepHere(this.key, this.shelf());
   }
 }

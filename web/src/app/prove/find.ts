@@ -9,9 +9,12 @@ import { Mark, type MarkKind } from '../pictures/mark';
 import { AnalysisService } from '../services/analysis.service';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
+import { keepHere, keptHere } from '../services/kept-here';
 import { SelectionService } from '../services/selection.service';
 
 const NOTHING: Known = { readings: [], complaints: [] };
+const isKnown = (kept: unknown): kept is Known =>
+  typeof kept === 'object' && kept !== null && 'readings' in kept && Array.isArray(kept.readings) && 'complaints' in kept && Array.isArray(kept.complaints);
 /** In tolerances: what agrees, what is near, what is off. */
 const markOf = (z: number): MarkKind => (z <= 1 ? 'holds' : z <= 2 ? 'look' : 'stop');
 
@@ -67,7 +70,7 @@ export class FindSheet {
       const design = this.designs.design();
       if (!design) return;
       untracked(() => {
-        this.known.set(this.remembered());
+        this.known.set(keptHere(this.key, isKnown, NOTHING));
         void this.open();
       });
     });
@@ -75,16 +78,6 @@ export class FindSheet {
 
   private get key(): string {
     return `meridex.find.${this.designs.jobId()}.${this.designs.vehicle()}`;
-  }
-
-  /** What was typed before, on this tablet. */
-  private remembered(): Known {
-    try {
-      const kept = JSON.parse(localStorage.getItem(this.key) ?? 'null') as Known | null;
-      return kept && Array.isArray(kept.readings) && Array.isArray(kept.complaints) ? kept : NOTHING;
-    } catch {
-      return NOTHING;
-    }
   }
 
   private async open(): Promise<void> {
@@ -110,7 +103,7 @@ export class FindSheet {
     this.picked.set(null);
     this.typed.set('');
     this.says.set(null);
-    localStorage.setItem(this.key, JSON.stringify(known));
+    keepHere(this.key, known);
     void this.again();
   }
 

@@ -6,6 +6,7 @@ import { NamedSelect } from '../fields/named-select';
 import { Mark } from '../pictures/mark';
 import { AnalysisService } from '../services/analysis.service';
 import { DesignService } from '../services/design.service';
+import { keepHere, keptHere } from '../services/kept-here';
 import { SessionService } from '../services/session.service';
 
 /** A riddle that was solved or given up. */
@@ -22,6 +23,7 @@ interface Solved {
 /** Minutes that a wrongly changed part costs. */
 const CHANGED_FOR_NOTHING_MIN = 20;
 const KEPT = 20;
+const isHistory = (kept: unknown): kept is readonly Solved[] => Array.isArray(kept);
 
 /** The same search with a fault that is hidden: choose where to measure, the simulated meter answers, name it. */
 @Component({
@@ -74,20 +76,11 @@ export class LearnSheet {
   }
 
   private async open(): Promise<void> {
-    this.history.set(this.remembered());
+    this.history.set(keptHere(this.key, isHistory, []));
     this.book.set(await this.analysis.ask<'fault book'>({ what: 'fault book', design: this.designs.design()! }));
     this.seed.set(1 + this.history().length);
     await this.hide();
     this.ready.set(true);
-  }
-
-  private remembered(): readonly Solved[] {
-    try {
-      const kept = JSON.parse(localStorage.getItem(this.key) ?? '[]') as unknown;
-      return Array.isArray(kept) ? (kept as Solved[]) : [];
-    } catch {
-      return [];
-    }
   }
 
   protected async hide(): Promise<void> {
@@ -131,6 +124,6 @@ export class LearnSheet {
     const solved: Solved = { seed: this.seed(), level: this.level(), right, minutes: this.minutes(), par: riddle.par.minutes, wrong: this.wrong().length };
     this.done.set(solved);
     this.history.update((h) => [...h, solved].slice(-KEPT));
-    localStorage.setItem(this.key, JSON.stringify(this.history()));
+    keepHere(this.key, this.history());
   }
 }

@@ -63,10 +63,15 @@ function after(state: State, step: BuildStep, index: number, task: BuildTask): S
   };
 }
 
-/** Steps that can be done now. One that is here and wants nothing but what is in hand is never worse done at once, so it stands alone. */
+/**
+ * Steps that can be done now. One that is here and wants nothing but what is in hand is never worse done at once, so it
+ * stands alone; unless going away and coming back is cheaper than another tool: then a step left behind may be what one
+ * goes for.
+ */
 function next(state: State, task: BuildTask, needs: readonly Bits[]): number[] {
   const open: number[] = [];
   for (let i = 0; i < task.steps.length; i++) if (!has(state.done, i) && holdsAll(state.done, needs[i]!)) open.push(i);
+  if (task.toolChangeMin > 2 * task.placeChangeMin) return open;
   const atOnce = open.find((i) => task.steps[i]!.place === state.place && (task.steps[i]!.tool == null || task.steps[i]!.tool === state.tool));
   return atOnce === undefined ? open : [atOnce];
 }

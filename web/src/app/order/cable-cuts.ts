@@ -22,7 +22,7 @@ const isShelf = (kept: unknown): kept is CableShelf => typeof kept === 'object' 
         <div class="line">
           <b class="keep"><i class="dot" [class.red]="isRed(p.cable)"></i>{{ p.cable }}</b>
           <span class="buy">{{ buys(p.bought) }}</span>
-          <mx-read class="shelf" [label]="'On the shelf, ' + p.cable" placeholder="on the shelf, m" [bare]="true" [shown]="shelfText(p.cable)" [reader]="readShelf" (taken)="lay(p.cable, $event)" />
+          <mx-read class="shelf" [label]="'On the shelf, ' + p.cable" placeholder="shelf, m" [bare]="true" [shown]="shelfText(p.cable)" [reader]="readShelf" (taken)="lay(p.cable, $event)" />
           <span class="figure">{{ figure(p.price, 2) }}</span>
         </div>
         @if (p.trouble; as why) {

@@ -59,7 +59,7 @@ describe('what each fault would make every test read', () => {
     const bees = bookOf('bees');
     const never = bees.faults.find((f) => f.id.startsWith('never-closes'))!;
     const told = bees.probes.filter((p) => Math.abs(p.predicted[never.id]! - p.expected) > 2 * p.tolerance).map((p) => p.situation);
-    expect(new Set(told)).toEqual(new Set(['engine', 'full'].filter((s) => told.includes(s as never))));
+    expect(told.filter((s) => s !== 'engine' && s !== 'full')).toEqual([]);
     expect(told).toContain('engine');
   });
   it('is said for every fault of every demo job', () => {

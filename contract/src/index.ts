@@ -1,3 +1,4 @@
 export * from './jobs.js';
 export * from './people.js';
 export * from './roles.js';
+export * from './revisions.js';

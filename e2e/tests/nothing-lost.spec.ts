@@ -78,3 +78,74 @@ test('two people in one job: different edits merge, the same one shows both valu
   await one.reload();
   await expect(one.getByRole('textbox', { name: 'Plate' })).toHaveValue('THEIRS');
 });
+
+test('two pages of one device, an edit left at once, and undo after a reload', async ({ page, context }) => {
+  test.skip(!database, 'run by npm test, which names the database');
+  await serve();
+  await page.goto(`http://127.0.0.1:${PORT}/`);
+  await signIn(page);
+  await openJob(page, 'Stonefly Catchment Survey', 'Brief');
+  const other = await context.newPage();
+  await other.goto('/');
+  await openJob(other, 'Stonefly Catchment Survey', 'Brief');
+  // Both pages have no signal while they are worked on.
+  await context.setOffline(true);
+  await page.getByRole('textbox', { name: 'Plate' }).fill('TAB 1');
+  await page.getByRole('textbox', { name: 'Plate' }).press('Tab');
+  await other.getByRole('textbox', { name: 'Notes' }).fill('from the other page');
+  await other.getByRole('textbox', { name: 'Notes' }).press('Tab');
+  await expect(page.getByRole('status').filter({ hasText: 'kept on this tablet' })).toBeVisible({ timeout: 15_000 });
+  await context.setOffline(false);
+  await allKept(page);
+  await allKept(other);
+
+  // Left for the bay sheet within half a second: it is sent from there.
+  await page.getByRole('textbox', { name: 'Plate' }).fill('LEFT AT ONCE');
+  await page.getByRole('link', { name: 'MERIDEX' }).click();
+  await expect(page.getByText('to send')).toHaveCount(0);
+  await other.reload();
+  await expect(other.getByRole('textbox', { name: 'Plate' })).toHaveValue('LEFT AT ONCE');
+  await expect(other.getByRole('textbox', { name: 'Notes' })).toHaveValue('from the other page');
+
+  await openJob(page, 'Stonefly Catchment Survey', 'Brief');
+  await page.reload();
+  await page.getByRole('button', { name: /^Undo / }).click();
+  await expect(page.getByRole('textbox', { name: 'Plate' })).not.toHaveValue('LEFT AT ONCE');
+  await allKept(page);
+});
+
+test('a clash is asked again after a reload, only the clashing value goes, and a sign-in that ended is given in place', async ({ browser }) => {
+  test.skip(!database, 'run by npm test, which names the database');
+  await serve();
+  const contexts = await Promise.all([browser.newContext(), browser.newContext()]);
+  const pages = await Promise.all(contexts.map((c) => c.newPage()));
+  const [one, two] = [pages[0]!, pages[1]!];
+  for (const page of pages) {
+    await page.goto(`http://127.0.0.1:${PORT}/`);
+    await signIn(page);
+    await openJob(page, 'Bellbird Ranges Mobile Vet', 'Brief');
+  }
+  await contexts[1]!.setOffline(true);
+  await two.getByRole('textbox', { name: 'Plate' }).fill('MINE');
+  await two.getByRole('textbox', { name: 'Notes' }).fill('mine alone');
+  await expect(two.getByRole('status').filter({ hasText: 'kept on this tablet' })).toBeVisible({ timeout: 15_000 });
+  await one.getByRole('textbox', { name: 'Plate' }).fill('THEIRS');
+  await allKept(one);
+  await contexts[1]!.setOffline(false);
+  await expect(two.locator('.clash')).toContainText('brief › plate is THEIRS now, yours MINE');
+  await two.reload();
+  await expect(two.locator('.clash')).toContainText('brief › plate is THEIRS now, yours MINE');
+  await two.getByRole('button', { name: 'Keep theirs' }).click();
+  await allKept(two);
+  await expect(two.getByRole('textbox', { name: 'Plate' })).toHaveValue('THEIRS');
+  await expect(two.getByRole('textbox', { name: 'Notes' })).toHaveValue('mine alone');
+
+  await contexts[1]!.clearCookies();
+  await two.getByRole('textbox', { name: 'Plate' }).fill('SIGNED IN AGAIN');
+  await two.getByLabel(/^Password of/).fill('wirrabel');
+  await two.getByRole('button', { name: 'Sign in' }).click();
+  await allKept(two);
+  await one.reload();
+  await expect(one.getByRole('textbox', { name: 'Plate' })).toHaveValue('SIGNED IN AGAIN');
+  await expect(one.getByRole('textbox', { name: 'Notes' })).toHaveValue('mine alone');
+});

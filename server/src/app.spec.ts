@@ -177,6 +177,32 @@ describe('the server on a real PostgreSQL', () => {
       expect(r.json<{ clashes: unknown[] }>().clashes).toEqual([{ path: '/brief/plate', mine: 'SECOND', theirs: 'FIRST' }]);
       expect((await get(`/api/jobs/${id}/design`)).json<{ number: number }>().number).toBe(2);
     });
+    it('on one’s own that was just saved is no clash, and on a colleague’s is one', async () => {
+      const id = await newJob();
+      const [first, second] = [crypto.randomUUID(), crypto.randomUUID()];
+      const edit = (clientId: string, value: string, on: readonly string[]) =>
+        post(`/api/jobs/${id}/revisions`, { base: 1, on, patch: patchOf('/brief/plate', value), clientId, label: `plate ${value}` });
+      expect((await edit(first, 'ONE', [])).json<{ number: number }>().number).toBe(2);
+      expect((await edit(second, 'TWO', [first])).json<{ number: number; merged: boolean }>()).toEqual(jasmine.objectContaining({ number: 3, merged: false }));
+      await save(id, 3, patchOf('/brief/plate', 'THEIRS'));
+      const clash = await edit(crypto.randomUUID(), 'THREE', [first, second]);
+      expect([clash.statusCode, clash.json<{ clashes: unknown[] }>().clashes]).toEqual([409, [{ path: '/brief/plate', mine: 'THREE', theirs: 'THEIRS' }]]);
+      expect((await get(`/api/jobs/${id}/history`)).json<{ label: string }[]>().map((h) => h.label)).toEqual(['', 'plate TWO', 'plate ONE', 'job opened']);
+      expect((await get(`/api/jobs/${id}/revisions/2`)).json<{ design: Design }>().design.brief.plate).toBe('ONE');
+      expect((await get(`/api/jobs/${id}/revisions/9`)).statusCode).toBe(404);
+    });
+    it('with characters that no database keeps is refused with the field, and kept out of ticks too', async () => {
+      const id = await newJob();
+      for (const [text, said] of [
+        ['a\0b', 'NUL'],
+        ['half \ud83d', 'surrogate'],
+      ] as const) {
+        const r = await save(id, 1, patchOf('/brief/notes', text));
+        expect([r.statusCode, r.json<{ message: string }>().message]).toEqual([422, jasmine.stringMatching(`patch › 0 › value.*${said}`)]);
+      }
+      expect((await save(id, 1, patchOf('/brief/notes', 'whole 😀'))).statusCode).toBe(200);
+      expect((await post(`/api/jobs/${id}/ticks`, { id: crypto.randomUUID(), stepId: 'a\0', done: true })).statusCode).toBe(422);
+    });
     it('of ten at once keeps all ten', async () => {
       const id = await newJob();
       const loads = Array.from({ length: 10 }, (_, i) => ({ op: 'add', path: `/runs/load-${i}`, value: { outM: i + 1 } }));

@@ -11,6 +11,7 @@ import type { Database } from './db/client.js';
 import { designRoutes } from './designs/routes.js';
 import { diagramRoutes } from './diagram/routes.js';
 import { drillRoutes } from './drill/routes.js';
+import { refuseUnkeepable } from './http/characters.js';
 import { sayErrors } from './http/errors.js';
 import { serveWeb } from './http/web.js';
 import { jobRoutes } from './jobs/routes.js';
@@ -41,6 +42,7 @@ export async function buildApp({ db, queue, webRoot, demo = true, proxy = false,
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
   sayErrors(app);
+  refuseUnkeepable(app);
   app.decorateRequest('person', null);
   await app.register(helmet, {
     contentSecurityPolicy: {

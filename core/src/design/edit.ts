@@ -26,12 +26,21 @@ export function firstComplaint(error: z.ZodError): string {
   return `${issue.path.join(' › ') || 'the document'}: ${issue.message}`;
 }
 
+/** Changes the document in place; what it has against the patch, or null. A place within a number or a text is refused by an exception. */
+function troubleOf(document: Design, patch: Patch): string | null {
+  try {
+    return applyPatch(document, patch).find((e) => e !== null)?.message ?? null;
+  } catch (error) {
+    return error instanceof Error ? error.message : String(error);
+  }
+}
+
 /** Applies a patch to a copy of a design and checks the result by its schema. */
 export function editDesign(design: Design, patch: Patch): Edited {
   if (patch.some((o) => FORBIDDEN.test(o.path))) return { ok: false, message: 'path: a path inside the design is accepted' };
   const copy = structuredCopy(design);
-  const trouble = applyPatch(copy, patch).find((e) => e !== null);
-  if (trouble) return { ok: false, message: `${trouble.message}: the place that the edit names is not in the design` };
+  const trouble = troubleOf(copy, patch);
+  if (trouble !== null) return { ok: false, message: `${trouble}: the place that the edit names is not in the design` };
   const parsed = designSchema.safeParse(copy);
   return parsed.success ? { ok: true, design: parsed.data } : { ok: false, message: firstComplaint(parsed.error) };
 }

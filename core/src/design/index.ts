@@ -1,5 +1,6 @@
 export * from './as-of-now.js';
 export * from './blank.js';
+export * from './clean.js';
 export * from './brief-schema.js';
 export * from './edit.js';
 export * from './load-schema.js';
@@ -13,3 +14,4 @@ export * from './tidy.js';
 export * from './refs.js';
 export * from './rig-schema.js';
 export * from './supply-of.js';
+export * from './squash.js';

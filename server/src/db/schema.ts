@@ -96,6 +96,8 @@ export const designRevisions = pgTable(
     /** Made by the client, so that sending twice stores once. */
     clientId: uuid('client_id').notNull().unique(),
     author: text('author').notNull(),
+    /** What was done, in the words of the edit. */
+    label: text('label').notNull().default(''),
     createdAt: at('created_at'),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.number] })],

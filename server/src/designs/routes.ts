@@ -1,10 +1,10 @@
-import { mayNot } from '@meridex/contract';
+import { historyEntrySchema, mayNot, saveRevisionSchema } from '@meridex/contract';
 import { patchSchema, type Patch } from '@meridex/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
 import { allowed, personOf, signedIn } from '../http/guard.js';
-import { history, newestRevision, saveRevision } from './store.js';
+import { history, newestRevision, revisionOf, saveRevision } from './store.js';
 
 const params = z.object({ jobId: z.uuid() });
 const message = z.object({ message: z.string() });
@@ -28,27 +28,33 @@ export const designRoutes =
         preHandler: allowed('plan'),
         schema: {
           params,
-          body: z.object({ base: z.number().int().min(1), patch: patchSchema, clientId: z.uuid() }),
+          body: saveRevisionSchema.extend({ patch: patchSchema }),
           response: { 200: z.object({ number: z.number(), at: z.string(), merged: z.boolean(), design: z.unknown() }), 403: refused, 404: refused, 409: refused, 422: refused },
         },
       },
       async (request, reply) => {
         const person = personOf(request);
-        const { base, patch, clientId } = request.body;
+        const { patch, ...save } = request.body;
         const saved = await db.inWorkshop(person.workshopId, (tx) =>
-          saveRevision(tx, person.workshopId, request.params.jobId, { base, patch: patch as Patch, clientId, author: person.name, mayNotAccept: mayNot(person.role, 'accept') }),
+          saveRevision(tx, person.workshopId, request.params.jobId, { ...save, patch: patch as Patch, author: person.name, mayNotAccept: mayNot(person.role, 'accept') }),
         );
         if (!saved.ok) return reply.code(saved.status).send({ message: saved.message, clashes: saved.clashes ? [...saved.clashes] : undefined, newest: saved.newest });
         return { number: saved.revision.number, at: saved.revision.at, merged: saved.merged, design: saved.revision.design };
       },
     );
 
+    app.get('/api/jobs/:jobId/history', { schema: { params, response: { 200: z.array(historyEntrySchema) } } }, async (request) => {
+      const rows = await db.inWorkshop(personOf(request).workshopId, (tx) => history(tx, request.params.jobId));
+      return rows;
+    });
+
     app.get(
-      '/api/jobs/:jobId/history',
-      { schema: { params, response: { 200: z.array(z.object({ number: z.number(), author: z.string(), at: z.string(), paths: z.array(z.string()) })) } } },
-      async (request) => {
-        const rows = await db.inWorkshop(personOf(request).workshopId, (tx) => history(tx, request.params.jobId));
-        return rows.map((r) => ({ ...r, paths: [...r.paths] }));
+      '/api/jobs/:jobId/revisions/:number',
+      { schema: { params: params.extend({ number: z.coerce.number().int().min(1) }), response: { 200: revision, 404: message } } },
+      async (request, reply) => {
+        const { jobId, number } = request.params;
+        const found = await db.inWorkshop(personOf(request).workshopId, (tx) => revisionOf(tx, jobId, number));
+        return found ?? reply.code(404).send({ message: `This job has no revision ${number} in your workshop.` });
       },
     );
   };

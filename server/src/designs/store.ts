@@ -1,5 +1,6 @@
+import type { HistoryEntry, SaveRevision } from '@meridex/contract';
 import { clashes, editDesign, OWN, readDesign, valueAt, type Design, type Patch } from '@meridex/core';
-import { and, asc, desc, eq, gt, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, notInArray, sql } from 'drizzle-orm';
 import type { Tx } from '../db/client.js';
 import { designRevisions, jobs } from '../db/schema.js';
 import { keepRegister } from '../jobs/register.js';
@@ -22,10 +23,8 @@ export type Saved =
   | { readonly ok: true; readonly revision: Revision; readonly merged: boolean }
   | { readonly ok: false; readonly status: 403 | 404 | 409 | 422; readonly message: string; readonly clashes?: readonly Clash[]; readonly newest?: Revision };
 
-export interface Save {
-  readonly base: number;
+export interface Save extends SaveRevision {
   readonly patch: Patch;
-  readonly clientId: string;
   readonly author: string;
   /** Why the author may not accept findings, in words; null: they may. */
   readonly mayNotAccept: string | null;
@@ -54,7 +53,7 @@ export async function revisionOf(tx: Tx, jobId: string, number: number): Promise
 
 /** Writes the first revision of a new job. */
 export async function firstRevision(tx: Tx, workshopId: string, jobId: string, design: Design, author: string): Promise<void> {
-  await tx.insert(designRevisions).values({ jobId, workshopId, number: 1, base: 0, patch: [], document: design, clientId: crypto.randomUUID(), author });
+  await tx.insert(designRevisions).values({ jobId, workshopId, number: 1, base: 0, patch: [], document: design, clientId: crypto.randomUUID(), author, label: 'job opened' });
 }
 
 function clashesOf(mine: Patch, since: readonly { readonly patch: Patch }[], newest: Design): Clash[] {
@@ -79,7 +78,8 @@ function acceptsMore(after: Design, before: Design): boolean {
 
 /**
  * Keeps an edit. It names the revision it was made on: when others have saved since, edits of different things merge,
- * and edits of the same thing come back with both values. Sent twice, it is kept once.
+ * and edits of the same thing come back with both values. What its author saved since, beneath it, is none of the
+ * others'. Sent twice, it is kept once.
  */
 export async function saveRevision(tx: Tx, workshopId: string, jobId: string, save: Save): Promise<Saved> {
   // The job's row is the queue in which savers of one job wait for each other.
@@ -97,7 +97,7 @@ export async function saveRevision(tx: Tx, workshopId: string, jobId: string, sa
       ? await tx
           .select({ patch: designRevisions.patch })
           .from(designRevisions)
-          .where(and(eq(designRevisions.jobId, jobId), gt(designRevisions.number, save.base)))
+          .where(and(eq(designRevisions.jobId, jobId), gt(designRevisions.number, save.base), save.on.length ? notInArray(designRevisions.clientId, [...save.on]) : undefined))
       : [];
   const both = clashesOf(save.patch, since, newest.design);
   if (both.length) return { ok: false, status: 409, message: 'Someone changed the same thing meanwhile.', clashes: both, newest };
@@ -106,28 +106,21 @@ export async function saveRevision(tx: Tx, workshopId: string, jobId: string, sa
   if (save.mayNotAccept && acceptsMore(edited.design, newest.design)) return { ok: false, status: 403, message: save.mayNotAccept };
   const [row] = await tx
     .insert(designRevisions)
-    .values({ jobId, workshopId, number: newest.number + 1, base: save.base, patch: save.patch, document: edited.design, clientId: save.clientId, author: save.author })
+    .values({ jobId, workshopId, number: newest.number + 1, base: save.base, patch: save.patch, document: edited.design, clientId: save.clientId, author: save.author, label: save.label })
     .returning();
   await keepRegister(tx, jobId, edited.design);
   return { ok: true, revision: asRevision(row!), merged: since.length > 0 };
 }
 
-export interface HistoryEntry {
-  readonly number: number;
-  readonly author: string;
-  readonly at: string;
-  readonly paths: readonly string[];
-}
-
 /** Who changed what and when, newest first. */
 export async function history(tx: Tx, jobId: string): Promise<HistoryEntry[]> {
   const rows = await tx
-    .select({ number: designRevisions.number, author: designRevisions.author, at: designRevisions.createdAt, patch: designRevisions.patch })
+    .select({ number: designRevisions.number, author: designRevisions.author, at: designRevisions.createdAt, label: designRevisions.label, patch: designRevisions.patch })
     .from(designRevisions)
     .where(eq(designRevisions.jobId, jobId))
     .orderBy(desc(designRevisions.number))
     .limit(100);
-  return rows.map((r) => ({ number: r.number, author: r.author, at: r.at, paths: r.patch.map((o) => o.path) }));
+  return rows.map((r) => ({ number: r.number, author: r.author, at: r.at, label: r.label, paths: r.patch.map((o) => o.path) }));
 }
 
 /** Documents of all jobs that the transaction sees, newest revision each. */

@@ -11,6 +11,7 @@ import { NzModalModule } from 'ng-zorro-antd/modal';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { NamedSelect } from '../fields/named-select';
 import { Strip } from '../frame/strip';
+import { SyncBars } from '../frame/sync-bars';
 import { Mark } from '../pictures/mark';
 import { MiniTrunk } from '../pictures/mini-trunk';
 import { DesignService } from '../services/design.service';
@@ -23,7 +24,7 @@ const isoDay = (d: Date): string => `${d.getFullYear()}-${String(d.getMonth() + 
 /** Home: the workshop's jobs by promised day, what holds each up, and the next thing to do. */
 @Component({
   selector: 'mx-bay-sheet',
-  imports: [Strip, RouterLink, DatePipe, FormsModule, NzModalModule, NzInputModule, NzDatePickerModule, NzSelectModule, NamedSelect, Mark, MiniTrunk],
+  imports: [Strip, SyncBars, RouterLink, DatePipe, FormsModule, NzModalModule, NzInputModule, NzDatePickerModule, NzSelectModule, NamedSelect, Mark, MiniTrunk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './bay-sheet.html',

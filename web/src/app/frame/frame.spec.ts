@@ -3,6 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import { type Design, supplyOf } from '@meridex/core';
 import { onBench } from '../testing/bench';
 import { routes } from '../routes';
+import { SyncService } from '../sync/sync.service';
 import { lugsOf } from './progress';
 import { SHEETS } from './stages';
 import { Strip } from './strip';
@@ -64,11 +65,12 @@ describe('the tell-tales', () => {
 
 describe('the strip', () => {
   it('says in words what is kept', async () => {
-    const { element, bench, settle } = await onBench(Strip, 'vet', undefined, { jobId: 'job-1' });
+    const { element, settle } = await onBench(Strip, 'vet', undefined, { jobId: 'job-1' });
+    const sync = TestBed.inject(SyncService);
     const kept = (): string => element.querySelector('.kept')!.textContent!.trim();
     expect(kept()).toBe('all kept 14:02');
-    bench.waiting.set(3);
-    bench.offline.set(true);
+    for (const step of ['a', 'b', 'c']) sync.tick('job-1', step, true);
+    sync.offline.set(true);
     await settle();
     expect(kept()).toBe('kept on this tablet, 3 to send');
   });

@@ -8,6 +8,7 @@ import { SelectionService } from '../services/selection.service';
 import { ThemeService } from '../services/theme.service';
 import { STAGE_LIST } from './stages';
 import { Strip } from './strip';
+import { SyncBars } from './sync-bars';
 import { TellTales } from './tell-tales';
 import { Trunk } from './trunk';
 import { VehicleTabs } from './vehicle-tabs';
@@ -17,7 +18,7 @@ const isTyping = (target: EventTarget | null): boolean => target instanceof HTML
 /** An open job: strip, trunk, bench and tell-tales, and the keys that work everywhere in it. */
 @Component({
   selector: 'mx-job-frame',
-  imports: [RouterOutlet, Strip, Trunk, TellTales, VehicleTabs, NzModalModule],
+  imports: [RouterOutlet, Strip, SyncBars, Trunk, TellTales, VehicleTabs, NzModalModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './job-frame.html',
@@ -27,7 +28,7 @@ export class JobFrame {
   readonly jobId = input.required<string>();
   protected readonly designs = inject(DesignService);
   protected readonly assessments = inject(AssessmentService);
-  protected readonly records = inject(RecordService);
+  private readonly records = inject(RecordService);
   private readonly selection = inject(SelectionService);
   private readonly theme = inject(ThemeService);
   private readonly router = inject(Router);
@@ -64,7 +65,7 @@ export class JobFrame {
       await this.records.open(jobId);
     } catch (error) {
       const body = (error as { error?: { message?: string } }).error;
-      this.failed.set(body?.message ?? 'The server does not answer. What was typed here is kept in this browser.');
+      this.failed.set(body?.message ?? 'The server does not answer, and this job was not opened on this device before. What was typed is kept here.');
     }
   }
 

@@ -9,10 +9,10 @@ import { inWords, isJoined, quickAnswer, vehicleIds, vehicleName } from '@meride
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { type JobLine, JobsService } from '../services/jobs.service';
-import { RecordService } from '../services/record.service';
 import { SelectionService } from '../services/selection.service';
 import { SessionService } from '../services/session.service';
 import { ThemeService } from '../services/theme.service';
+import { SyncService } from '../sync/sync.service';
 import { QuickAnswerCard } from './quick-answer';
 import { SHEET_LIST, STAGE_LIST, stageName } from './stages';
 
@@ -34,7 +34,7 @@ export class Strip {
   /** The open job; null on the bay sheet. */
   readonly jobId = input<string | null>(null);
   protected readonly designs = inject(DesignService);
-  protected readonly records = inject(RecordService);
+  protected readonly sync = inject(SyncService);
   protected readonly session = inject(SessionService);
   protected readonly theme = inject(ThemeService);
   private readonly assessments = inject(AssessmentService);
@@ -46,7 +46,7 @@ export class Strip {
   /** The question whose answer is shown. */
   protected readonly question = signal<string | null>(null);
 
-  protected readonly waiting = computed(() => this.designs.waiting() + this.records.toSend());
+  protected readonly waiting = computed(() => this.sync.unsent().length);
   protected readonly commands = computed(() => {
     const words = this.wanted().toLowerCase().split(/\s+/).filter(Boolean);
     const all = [...this.jobCommands(), ...this.everywhere()];

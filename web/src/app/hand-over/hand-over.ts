@@ -3,6 +3,7 @@ import { figure, handOverPack, vehicleOf } from '@meridex/core';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { RecordService } from '../services/record.service';
+import { SyncService } from '../sync/sync.service';
 
 /** What goes with the vehicle: circuit list, fuse map, readings and cautions, on paper. */
 @Component({
@@ -60,6 +61,7 @@ export class HandOverStage {
   protected readonly designs = inject(DesignService);
   protected readonly assessments = inject(AssessmentService);
   private readonly records = inject(RecordService);
+  private readonly sync = inject(SyncService);
   protected readonly pack = computed(() => {
     const design = this.designs.design()!;
     const taken = Object.fromEntries([...this.records.readings()].map(([row, r]) => [row, { value: r.value, at: r.at ?? '', by: r.author ?? '' }]));
@@ -76,5 +78,5 @@ export class HandOverStage {
     ];
   });
   protected readonly figure = figure;
-  protected readonly waiting = computed(() => this.designs.waiting() + this.records.toSend());
+  protected readonly waiting = computed(() => this.sync.ofJob(this.designs.jobId() ?? '').length);
 }

@@ -8,6 +8,7 @@ import { KIND_WORDS } from '../fields/kind-words';
 import { PlateForm } from '../fields/plate-form';
 import { inShort, plateOf } from '../fields/plate-words';
 import { Strip } from '../frame/strip';
+import { SyncBars } from '../frame/sync-bars';
 import { DesignService } from '../services/design.service';
 import { OwnPartsService } from '../services/own-parts.service';
 import { saveFile } from '../services/save-file';
@@ -36,7 +37,7 @@ type Whose = 'all' | 'own' | 'shipped';
 /** The workshop's catalogue: what ships and what it keeps of its own, by kind, searched, copied, changed, in and out as a file. */
 @Component({
   selector: 'mx-parts',
-  imports: [FormsModule, NzInputModule, NzModalModule, PlateForm, Strip],
+  imports: [FormsModule, NzInputModule, NzModalModule, PlateForm, Strip, SyncBars],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './parts.html',
   styleUrl: './parts.less',

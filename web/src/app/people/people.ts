@@ -7,6 +7,7 @@ import { NzSelectModule } from 'ng-zorro-antd/select';
 import type { Observable } from 'rxjs';
 import { NamedSelect } from '../fields/named-select';
 import { Strip } from '../frame/strip';
+import { SyncBars } from '../frame/sync-bars';
 import { inWordsOf } from '../services/asks-server';
 import { PeopleService } from '../services/people.service';
 import { SessionService } from '../services/session.service';
@@ -14,7 +15,7 @@ import { SessionService } from '../services/session.service';
 /** Who works here and what each may do; invitations, and one's own password. */
 @Component({
   selector: 'mx-people',
-  imports: [FormsModule, NzInputModule, NzSelectModule, NamedSelect, Strip],
+  imports: [FormsModule, NzInputModule, NzSelectModule, NamedSelect, Strip, SyncBars],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './people.html',
   styleUrl: './people.less',

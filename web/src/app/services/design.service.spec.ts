@@ -1,50 +1,77 @@
 import { provideHttpClient } from '@angular/common/http';
 import { HttpTestingController, provideHttpClientTesting } from '@angular/common/http/testing';
-import { provideZonelessChangeDetection } from '@angular/core';
+import { provideZonelessChangeDetection, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { blankDesign, type Design, doCommands, type Patch } from '@meridex/core';
 import { DesignService } from './design.service';
-import { readOutbox } from './outbox';
+import { SyncService } from '../sync/sync.service';
+import { SessionService } from './session.service';
 
 const JOB = 'job-1';
 const later = (ms = 0): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
 describe('the design service', () => {
   let service: DesignService;
+  let sync: SyncService;
   let server: HttpTestingController;
   const newest = (number: number, design: Design) => ({ number, design, author: 'owner', at: '2026-11-24T10:00:00Z' });
   const plate = (value: string): string | null => service.edit('plate', (d) => (d.brief.plate = value));
-  const sent = async () => {
-    await later(600);
-    return server.expectOne(`/api/jobs/${JOB}/revisions`);
+  /** Waits for what is asked of the server next. */
+  const asked = async (url: string) => {
+    for (let n = 0; n < 400; n++) {
+      const found = server.match(url);
+      if (found.length) return found[0]!;
+      await later(10);
+    }
+    throw new Error(`nothing was sent to ${url}`);
+  };
+  const sent = () => asked(`/api/jobs/${JOB}/revisions`);
+  const until = async (done: () => boolean): Promise<void> => {
+    for (let n = 0; n < 400 && !done(); n++) await later(10);
+    expect(done()).toBeTrue();
   };
 
   beforeEach(async () => {
     localStorage.clear();
-    TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), provideHttpClient(), provideHttpClientTesting()] });
+    TestBed.configureTestingModule({
+      providers: [
+        provideZonelessChangeDetection(),
+        provideHttpClient(),
+        provideHttpClientTesting(),
+        { provide: SessionService, useValue: { person: signal({ email: `${crypto.randomUUID()}@shed.example` }) } },
+      ],
+    });
     service = TestBed.inject(DesignService);
+    sync = TestBed.inject(SyncService);
     server = TestBed.inject(HttpTestingController);
-    const opening = service.open(JOB);
-    await later();
-    server.expectOne(`/api/jobs/${JOB}/design`).flush(newest(3, blankDesign('Bellbird Ranges Mobile Vet')));
-    await opening;
+    await open(3, blankDesign('Bellbird Ranges Mobile Vet'));
   });
   afterEach(() => service.close());
 
-  it('shows an edit at once and keeps it in the browser before it is sent', () => {
+  async function open(number: number, design: Design): Promise<void> {
+    const opening = service.open(JOB);
+    (await asked(`/api/jobs/${JOB}/design`)).flush(newest(number, design));
+    await opening;
+  }
+
+  it('shows an edit at once and hands it over to be sent', () => {
     plate('BRV 27');
     expect(service.design()!.brief.plate).toBe('BRV 27');
-    expect(readOutbox(JOB)!.patch).toEqual([{ op: 'replace', path: '/brief/plate', value: 'BRV 27' }]);
-    expect(service.waiting()).toBe(1);
+    expect(sync.editsOf(JOB).map((e) => e.patch)).toEqual([[{ op: 'replace', path: '/brief/plate', value: 'BRV 27' }]]);
   });
 
-  it('sends the patch on the revision it was made on, and forgets it once kept', async () => {
+  it('sends the patch on the revision it was made on, with its words, and stands on the new one once kept', async () => {
     plate('BRV 27');
     const request = await sent();
-    expect((request.request.body as { base: number }).base).toBe(3);
+    expect(request.request.body).toEqual(jasmine.objectContaining({ base: 3, label: 'plate' }));
     request.flush({ number: 4, at: '2026-11-24T10:01:00Z', merged: false, design: service.design() });
-    await later();
-    expect([service.revision(), service.waiting(), readOutbox(JOB)]).toEqual([4, 0, null]);
+    await until(() => sync.unsent().length === 0);
+    expect([service.revision(), service.keptAt()!.toISOString()]).toEqual([4, '2026-11-24T10:01:00.000Z']);
+  });
+
+  it('takes characters that no database keeps out of what is typed', () => {
+    plate('BR\0V \ud83d27');
+    expect(service.design()!.brief.plate).toBe('BRV 27');
   });
 
   it('edits the vehicle that is looked at, and undoes it whichever is looked at then', () => {
@@ -87,37 +114,80 @@ describe('the design service', () => {
     expect(service.redoLabel()).toBeNull();
   });
 
-  it('keeps an edit made while another is on its way, and sends it on the new revision', async () => {
+  it('shows another’s work with one’s own on it, when both were kept', async () => {
     plate('ONE');
     const first = await sent();
     service.edit('notes', (d) => (d.brief.notes = 'meanwhile'));
-    expect(readOutbox(JOB)!.behind.length).toBe(1);
-    first.flush({ number: 4, at: '2026-11-24T10:01:00Z', merged: false, design: service.design() });
-    await later(50);
-    const second = server.expectOne(`/api/jobs/${JOB}/revisions`);
-    expect(second.request.body).toEqual(jasmine.objectContaining({ base: 4, patch: [{ op: 'replace', path: '/brief/notes', value: 'meanwhile' }] as Patch }));
+    const merged = blankDesign('Bellbird Ranges Mobile Vet');
+    merged.brief.plate = 'ONE';
+    merged.brief.trip.days = 9;
+    first.flush({ number: 5, at: '2026-11-24T10:01:00Z', merged: true, design: merged });
+    const second = await sent();
+    expect((second.request.body as { patch: Patch }).patch).toEqual([{ op: 'replace', path: '/brief/notes', value: 'meanwhile' }]);
+    const { plate: p, notes, trip } = service.design()!.brief;
+    expect([p, notes, trip.days]).toEqual(['ONE', 'meanwhile', 9]);
   });
 
-  it('says that it is kept here while the server is away, under the same id for the next try', async () => {
+  it('is left within half a second, and what was typed is sent all the same', async () => {
+    plate('LEFT');
+    service.close();
+    expect(((await sent()).request.body as { patch: Patch }).patch).toEqual([{ op: 'replace', path: '/brief/plate', value: 'LEFT' }]);
+  });
+
+  it('sends what waits before it reads the job again, and shows both where it cannot', async () => {
     plate('AWAY');
-    const first = await sent();
-    const { clientId } = first.request.body as { clientId: string };
-    first.error(new ProgressEvent('error'));
-    await later();
-    expect(service.offline()).toBeTrue();
-    expect(readOutbox(JOB)!.clientId).toBe(clientId);
+    service.close();
+    const opening = service.open(JOB);
+    (await sent()).error(new ProgressEvent('error'));
+    (await asked(`/api/jobs/${JOB}/design`)).flush(newest(3, blankDesign('Bellbird Ranges Mobile Vet')));
+    await opening;
+    expect([service.design()!.brief.plate, sync.offline()]).toEqual(['AWAY', true]);
   });
 
-  it('shows both values of a clash and keeps mine until chosen', async () => {
+  it('opens as it was last where the server does not answer', async () => {
+    service.close();
+    const opening = service.open(JOB);
+    (await asked(`/api/jobs/${JOB}/design`)).error(new ProgressEvent('error'));
+    await opening;
+    expect([service.revision(), service.design()!.brief.customer]).toEqual([3, 'Bellbird Ranges Mobile Vet']);
+  });
+
+  it('keeps its steps of undo when the page is closed, and undoes nothing of another’s', async () => {
+    plate('ONE');
+    service.edit('notes', (d) => (d.brief.notes = 'mine'));
+    const done = service.job()!;
+    service.close();
+    expect(service.undoLabel()).toBeNull();
+    const changed = structuredClone(done);
+    changed.brief.plate = 'THEIRS';
+    const opening = service.open(JOB);
+    (await sent()).flush({ number: 4, at: '2026-11-24T10:01:00Z', merged: false, design: done });
+    (await sent()).flush({ number: 5, at: '2026-11-24T10:01:00Z', merged: false, design: done });
+    (await asked(`/api/jobs/${JOB}/design`)).flush(newest(6, changed));
+    await opening;
+    await until(() => service.undoLabel() === 'notes');
+    service.undo();
+    expect(service.design()!.brief.notes).toBe('');
+    service.undo();
+    expect([service.design()!.brief.plate, service.trouble()]).toEqual(['THEIRS', '“plate” can no longer be taken back: brief › plate was changed since']);
+  });
+
+  it('shows theirs while a clash is asked, and mine once it is chosen', async () => {
     plate('MINE');
     const theirs = blankDesign('Bellbird Ranges Mobile Vet');
     theirs.brief.plate = 'THEIRS';
-    const request = await sent();
-    request.flush({ message: 'clash', clashes: [{ path: '/brief/plate', mine: 'MINE', theirs: 'THEIRS' }], newest: newest(4, theirs) }, { status: 409, statusText: 'Conflict' });
-    await later();
-    expect(service.clashes().length).toBe(1);
+    (await sent()).flush({ message: 'clash', clashes: [{ path: '/brief/plate', mine: 'MINE', theirs: 'THEIRS' }], newest: newest(4, theirs) }, { status: 409, statusText: 'Conflict' });
+    await until(() => sync.clashes().size === 1);
     expect(service.design()!.brief.plate).toBe('THEIRS');
-    service.settleClash(true);
-    expect(service.design()!.brief.plate).toBe('MINE');
+    service.edit('notes', (d) => (d.brief.notes = 'meanwhile'));
+    sync.settle(JOB, true);
+    expect([service.design()!.brief.plate, service.design()!.brief.notes]).toEqual(['MINE', 'meanwhile']);
+  });
+
+  it('takes back on the page what the server will not have', async () => {
+    plate('REFUSED');
+    (await sent()).flush({ message: 'plate: no' }, { status: 422, statusText: 'Unprocessable' });
+    await until(() => sync.setAside().length === 1);
+    expect(service.design()!.brief.plate).toBe('');
   });
 });

@@ -1,50 +1,27 @@
-import { HttpClient, type HttpErrorResponse } from '@angular/common/http';
-import { computed, inject, Injectable, signal, type WritableSignal } from '@angular/core';
-import { catalogueOf, type Design, editDesign, inJob, isJoined, OWN, type Patch, patchBetween, patchOfJob, tidy, vehicleIds } from '@meridex/core';
-import { BehaviorSubject, firstValueFrom } from 'rxjs';
-import { keepOutbox, type Outbox, readOutbox } from './outbox';
+import { computed, inject, Injectable, signal } from '@angular/core';
+import { catalogueOf, clean, coarse, type Design, editDesign, inJob, isJoined, OWN, type Patch, patchBetween, patchOfJob, tidy, vehicleIds } from '@meridex/core';
+import { BehaviorSubject } from 'rxjs';
+import type { Revision } from '../sync/clash';
+import { KeptAnswers } from '../sync/kept-answers';
+import { type SyncEvent, SyncService } from '../sync/sync.service';
+import { changedSince, type Step, UndoSteps } from './undo-steps';
 
-/** One step of undo: what was done in words, and the patches there and back. */
-interface Step {
-  readonly label: string;
-  readonly at: number;
-  readonly forward: Patch;
-  readonly back: Patch;
-  /** Edits of one gesture (a drag) have one name, and are one step of undo. */
-  readonly gesture: string | null;
-}
-
-export interface Clash {
-  readonly path: string;
-  readonly mine: unknown;
-  readonly theirs: unknown;
-}
-
-interface RevisionMessage {
-  readonly number: number;
-  readonly design: Design;
-  readonly author: string;
-  readonly at: string;
-}
-
-/** Edits of one field within this time are one step of undo, ms. */
-const SAME_STEP_MS = 1200;
-const SEND_AFTER_MS = 500;
-const TRY_AGAIN_MS = 4000;
+/** Opening a job waits this long for what is still to be sent, ms. */
+const SEND_FIRST_MS = 4000;
+const after = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
 /**
- * The open job's document: the only place where it is edited, seen one vehicle at a time. An edit shows at once, is kept in the browser, and goes to
- * the server as a patch on the revision it was made on.
+ * The open job's document: the only place where it is edited, seen one vehicle at a time. What is shown is the newest
+ * revision that the server confirmed with the person's own unsent edits on it; an edit shows at once and is handed to the
+ * sync service, which keeps and sends it.
  */
 @Injectable({ providedIn: 'root' })
 export class DesignService {
-  private readonly http = inject(HttpClient);
+  private readonly sync = inject(SyncService);
+  private readonly steps = inject(UndoSteps);
+  private readonly kept = inject(KeptAnswers);
   private readonly document = new BehaviorSubject<Design | null>(null);
-  private readonly undoSteps = signal<readonly Step[]>([]);
-  private readonly redoSteps = signal<readonly Step[]>([]);
-  private timer: ReturnType<typeof setTimeout> | null = null;
-  private sending = false;
-  private box: Outbox | null = null;
+  private readonly confirmed = signal<Revision | null>(null);
 
   /** The whole job, and the vehicle of it that is looked at and edited. */
   readonly job$ = this.document.asObservable();
@@ -55,59 +32,41 @@ export class DesignService {
   /** What the address of a paper says of the vehicle. */
   readonly ofVehicle = computed(() => (this.vehicle() === OWN ? '' : `?vehicle=${encodeURIComponent(this.vehicle())}`));
   readonly jobId = signal<string | null>(null);
-  readonly revision = signal(0);
-  readonly keptAt = signal<Date | null>(null);
-  readonly waiting = signal(0);
-  readonly offline = signal(false);
+  readonly revision = computed(() => this.confirmed()?.number ?? 0);
+  readonly keptAt = computed(() => (this.confirmed() ? new Date(this.confirmed()!.at) : null));
   readonly trouble = signal<string | null>(null);
-  readonly clashes = signal<readonly Clash[]>([]);
-  readonly undoLabel = computed(() => this.undoSteps().at(-1)?.label ?? null);
-  readonly redoLabel = computed(() => this.redoSteps().at(-1)?.label ?? null);
+  readonly undoLabel = this.steps.undoLabel;
+  readonly redoLabel = this.steps.redoLabel;
 
-  /** Opens a job: the newest revision, with what this browser still has to send. */
+  constructor() {
+    this.sync.events$.subscribe((event) => {
+      if (event.entry.jobId === this.jobId() && event.entry.kind === 'edit') this.heard(event);
+    });
+  }
+
+  /** Opens a job: the newest revision, with what this device still has to send. */
   async open(jobId: string): Promise<void> {
     if (this.jobId() === jobId && this.design()) return;
     this.close();
     this.jobId.set(jobId);
-    const left = readOutbox(jobId);
-    const sent = left ? await this.sendLeft(jobId, left) : true;
-    const newest = await firstValueFrom(this.http.get<RevisionMessage>(`/api/jobs/${jobId}/design`));
+    void this.steps.open(jobId);
+    await this.sync.takeOver();
+    // What is sent first is part of the revision that is read, and what clashes is asked before it is shown.
+    if (this.sync.ofJob(jobId).length) await Promise.race([this.sync.send(), after(SEND_FIRST_MS)]);
+    const newest = await this.kept.get<Revision>(`/api/jobs/${jobId}/design`);
     if (this.jobId() !== jobId) return;
-    this.revision.set(newest.number);
-    this.keptAt.set(new Date(newest.at));
-    this.show(newest.design);
-    const patch = left ? (sent ? left.behind : [...left.patch, ...left.behind]) : [];
-    this.setBox(null);
-    if (!patch.length) return;
-    const edited = editDesign(newest.design, patch);
-    if (edited.ok) this.take(edited.design, patch);
-    else this.trouble.set(`What this browser still had to send no longer fits: ${edited.message}`);
-  }
-
-  /** Sends what an earlier visit left behind, under its own id, so that what had arrived is not kept twice. */
-  private async sendLeft(jobId: string, left: Outbox): Promise<boolean> {
-    try {
-      await firstValueFrom(this.http.post(`/api/jobs/${jobId}/revisions`, { base: left.base, patch: left.patch, clientId: left.clientId }));
-      return true;
-    } catch {
-      return false;
-    }
+    this.standOn(newest);
   }
 
   close(): void {
-    if (this.timer) clearTimeout(this.timer);
-    this.timer = null;
-    this.box = null;
+    this.steps.close();
     this.jobId.set(null);
+    this.confirmed.set(null);
     this.vehicle.set(OWN);
     this.job.set(null);
     this.design.set(null);
     this.document.next(null);
-    this.undoSteps.set([]);
-    this.redoSteps.set([]);
-    this.waiting.set(0);
     this.trouble.set(null);
-    this.clashes.set([]);
   }
 
   /**
@@ -135,13 +94,13 @@ export class DesignService {
     const draft = structuredClone(before);
     change(draft);
     tidy(draft);
-    const forward = patchBetween(before, draft);
-    if (!forward.length) return null;
-    const edited = editDesign(before, forward);
+    const wanted = clean(patchBetween(before, draft));
+    if (!wanted.length) return null;
+    const edited = editDesign(before, wanted);
     if (!edited.ok) return edited.message;
-    this.remember({ label, at: Date.now(), forward, back: patchBetween(edited.design, before), gesture });
-    this.redoSteps.set([]);
-    this.take(edited.design, forward);
+    const forward = coarse(wanted, before, edited.design);
+    this.steps.add({ label, at: Date.now(), forward, back: patchBetween(edited.design, before), gesture });
+    this.take(edited.design, forward, label);
     return null;
   }
 
@@ -163,46 +122,25 @@ export class DesignService {
   }
 
   undo(): void {
-    this.step(this.undoSteps, this.redoSteps, 'back');
+    this.step('back');
   }
 
   redo(): void {
-    this.step(this.redoSteps, this.undoSteps, 'forward');
+    this.step('forward');
   }
 
-  /** Ends a clash: with `mine` the person's values are put on top of the newest revision, else the others' stay. */
-  settleClash(mine: boolean): void {
-    const patch = this.box?.patch ?? [];
-    this.clashes.set([]);
-    this.setBox(null);
-    if (!mine) return;
+  private step(way: 'forward' | 'back'): void {
     const here = this.job();
     if (!here) return;
-    const edited = editDesign(here, patch);
-    if (edited.ok) this.take(edited.design, patch);
-    else this.trouble.set(edited.message);
-  }
-
-  private step(from: WritableSignal<readonly Step[]>, to: WritableSignal<readonly Step[]>, way: 'forward' | 'back'): void {
-    const step = from().at(-1);
-    const here = this.job();
-    if (!step || !here) return;
-    from.update((s) => s.slice(0, -1));
-    const edited = editDesign(here, step[way]);
-    if (!edited.ok) {
-      this.trouble.set(`“${step.label}” can no longer be taken back: ${edited.message}`);
-      return;
-    }
-    to.update((s) => [...s, step]);
-    this.take(edited.design, step[way]);
-  }
-
-  private remember(step: Step): void {
-    this.undoSteps.update((steps) => {
-      const last = steps.at(-1);
-      if (last && step.gesture && last.gesture === step.gesture) return [...steps.slice(0, -1), { ...step, forward: [...last.forward, ...step.forward], back: [...step.back, ...last.back] }];
-      const sameField = last !== undefined && step.at - last.at < SAME_STEP_MS && last.forward.map((o) => o.path).join() === step.forward.map((o) => o.path).join();
-      return sameField ? [...steps.slice(0, -1), { ...step, back: last.back }] : [...steps.slice(-99), step];
+    this.steps.take(way, (step) => {
+      const other = changedSince(here, way === 'back' ? step.forward : step.back);
+      const edited = other ? { ok: false as const, message: `${other} was changed since` } : editDesign(here, step[way]);
+      if (!edited.ok) {
+        this.trouble.set(`“${step.label}” can no longer be taken back: ${edited.message}`);
+        return false;
+      }
+      this.take(edited.design, coarse(step[way], here, edited.design), wordsOf(step, way));
+      return true;
     });
   }
 
@@ -213,72 +151,34 @@ export class DesignService {
     this.document.next(job);
   }
 
-  private take(design: Design, patch: Patch): void {
-    this.show(design);
-    const box = this.box;
-    // What is on its way keeps its own id; the rest waits behind it.
-    if (box && this.sending) this.setBox({ ...box, behind: [...box.behind, ...patch], edits: box.edits + 1 });
-    else this.setBox({ base: box?.base ?? this.revision(), patch: [...(box?.patch ?? []), ...patch], clientId: crypto.randomUUID(), edits: (box?.edits ?? 0) + 1, behind: [] });
-    this.sendSoon(SEND_AFTER_MS);
-  }
-
-  private setBox(box: Outbox | null): void {
-    this.box = box;
-    this.waiting.set(box?.edits ?? 0);
-    const jobId = this.jobId();
-    if (jobId) keepOutbox(jobId, box);
-  }
-
-  private sendSoon(ms: number): void {
-    if (this.timer) clearTimeout(this.timer);
-    this.timer = setTimeout(() => void this.send(), ms);
-  }
-
-  private async send(): Promise<void> {
-    const jobId = this.jobId();
-    if (!jobId || !this.box || this.sending || this.clashes().length) return;
-    const { base, patch, clientId } = this.box;
-    this.sending = true;
-    try {
-      const kept = await firstValueFrom(this.http.post<{ number: number; at: string; merged: boolean; design: Design }>(`/api/jobs/${jobId}/revisions`, { base, patch, clientId }));
-      this.sending = false;
-      if (this.jobId() === jobId) this.confirmed(kept);
-    } catch (error) {
-      this.sending = false;
-      if (this.jobId() === jobId) this.refused(error as HttpErrorResponse);
-    }
-  }
-
-  private confirmed(kept: { number: number; at: string; merged: boolean; design: Design }): void {
-    this.offline.set(false);
+  private take(design: Design, patch: Patch, label: string): void {
     this.trouble.set(null);
-    this.revision.set(kept.number);
-    this.keptAt.set(new Date(kept.at));
-    const rest = this.box?.behind ?? [];
-    if (kept.merged) {
-      const edited = rest.length ? editDesign(kept.design, rest) : null;
-      this.show(edited?.ok ? edited.design : kept.design);
-    }
-    this.setBox(rest.length ? { base: kept.number, patch: rest, clientId: crypto.randomUUID(), edits: 1, behind: [] } : null);
-    if (rest.length) this.sendSoon(0);
+    this.show(design);
+    this.sync.edit(this.jobId()!, this.revision(), patch, label);
   }
 
-  private refused(error: HttpErrorResponse): void {
-    const body = error.error as { message?: string; clashes?: Clash[]; newest?: RevisionMessage } | null;
-    const all = [...(this.box?.patch ?? []), ...(this.box?.behind ?? [])];
-    if (error.status === 409 && body?.newest) {
-      this.setBox({ base: body.newest.number, patch: all, clientId: crypto.randomUUID(), edits: this.box?.edits ?? 1, behind: [] });
-      this.revision.set(body.newest.number);
-      this.show(body.newest.design);
-      this.clashes.set(body.clashes ?? []);
-      return;
+  private heard(event: SyncEvent): void {
+    if (event.what === 'kept') {
+      const { merged, ...revision } = event.answer!;
+      // Without others' work in it the answer is what is shown already.
+      if (merged || !this.job()) this.standOn(revision);
+      else this.confirmed.set(revision);
+    } else if (event.what === 'clash' || event.what === 'settled') this.standOn(event.newest);
+    else if (this.confirmed()) this.standOn(this.confirmed()!);
+  }
+
+  /** Shows a revision with the person's own unsent edits on it; one that no longer fits waits for the server's word. */
+  private standOn(revision: Revision): void {
+    // What this browser saved meanwhile may be newer than an answer that was long on its way.
+    const newest = (this.confirmed()?.number ?? 0) > revision.number ? this.confirmed()! : revision;
+    this.confirmed.set(newest);
+    let design = newest.design;
+    for (const { patch } of this.sync.editsOf(this.jobId()!)) {
+      const edited = editDesign(design, patch);
+      if (edited.ok) design = edited.design;
     }
-    if (error.status === 0 || error.status >= 500 || error.status === 401 || error.status === 429) {
-      this.offline.set(true);
-      this.sendSoon(TRY_AGAIN_MS);
-      return;
-    }
-    this.trouble.set(body?.message ?? 'The server did not take the last edit.');
-    this.setBox(null);
+    this.show(design);
   }
 }
+
+const wordsOf = (step: Step, way: 'forward' | 'back'): string => (way === 'back' ? `taken back: ${step.label}` : step.label);

@@ -8,5 +8,12 @@ export function keptHere<T>(key: string, isIt: (kept: unknown) => kept is T, oth
   }
 }
 
-/** Keeps a value on this device: it is there again after the page was closed, and on no other device. */
-export const keepHere = (key: string, value: unknown): void => localStorage.setItem(key, JSON.stringify(value));
+/** Keeps a value on this device: it is there again after the page was closed, and on no other device. False: there is no room for it. */
+export function keepHere(key: string, value: unknown): boolean {
+  try {
+    localStorage.setItem(key, JSON.stringify(value));
+    return true;
+  } catch {
+    return false;
+  }
+}

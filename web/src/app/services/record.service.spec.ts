@@ -3,33 +3,50 @@ import { HttpTestingController, provideHttpClientTesting } from '@angular/common
 import { provideZonelessChangeDetection, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { DesignService } from './design.service';
+import { SyncService } from '../sync/sync.service';
 import { RecordService } from './record.service';
-
-const later = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
+import { SessionService } from './session.service';
 
 describe('ticks and readings', () => {
   let service: RecordService;
   const vehicle = signal('own');
   let server: HttpTestingController;
+  let sync: SyncService;
+  /** Waits for what is asked of the server next. */
+  const asked = async (url: string, method = 'POST') => {
+    for (let n = 0; n < 400; n++) {
+      const found = server.match((r) => r.url === url && r.method === method);
+      if (found.length) return found[0]!;
+      await new Promise((r) => setTimeout(r, 10));
+    }
+    throw new Error(`nothing was sent to ${url}`);
+  };
+  const unsentTo = async (n: number): Promise<void> => {
+    for (let tries = 0; tries < 400 && sync.unsent().length !== n; tries++) await new Promise((r) => setTimeout(r, 10));
+    expect(service.toSend()).toBe(n);
+  };
   const open = async (ticks: object[] = [], readings: object[] = []): Promise<void> => {
     const opening = service.open('job-1');
-    server.expectOne('/api/jobs/job-1/ticks').flush(ticks);
-    server.expectOne('/api/jobs/job-1/readings').flush(readings);
+    (await asked('/api/jobs/job-1/ticks', 'GET')).flush(ticks);
+    (await asked('/api/jobs/job-1/readings', 'GET')).flush(readings);
     await opening;
   };
 
-  const start = (): void => {
-    TestBed.resetTestingModule();
-    TestBed.configureTestingModule({
-      providers: [provideZonelessChangeDetection(), provideHttpClient(), provideHttpClientTesting(), { provide: DesignService, useValue: { jobId: signal('job-1'), revision: signal(4), vehicle } }],
-    });
-    service = TestBed.inject(RecordService);
-    server = TestBed.inject(HttpTestingController);
-  };
   beforeEach(() => {
     localStorage.clear();
     vehicle.set('own');
-    start();
+    TestBed.configureTestingModule({
+      providers: [
+        provideZonelessChangeDetection(),
+        provideHttpClient(),
+        provideHttpClientTesting(),
+        { provide: DesignService, useValue: { jobId: signal('job-1'), revision: signal(4), vehicle } },
+        { provide: SessionService, useValue: { person: signal({ email: `${crypto.randomUUID()}@shed.example` }) } },
+      ],
+    });
+    service = TestBed.inject(RecordService);
+    sync = TestBed.inject(SyncService);
+    server = TestBed.inject(HttpTestingController);
   });
 
   it('count the last tick of a step, and the last reading of a row', async () => {
@@ -49,17 +66,16 @@ describe('ticks and readings', () => {
     await open();
     service.tick('safe-negative', true);
     expect([service.ticked().has('safe-negative'), service.toSend()]).toEqual([true, 1]);
-    const request = server.expectOne('/api/jobs/job-1/ticks');
+    const request = await asked('/api/jobs/job-1/ticks');
     expect((request.request.body as { id: string }).id).toMatch(/^[0-9a-f-]{36}$/);
     request.flush(null);
-    await later();
-    expect(service.toSend()).toBe(0);
+    await unsentTo(0);
   });
 
   it('carry the revision that a reading was judged by', async () => {
     await open();
     service.read('house-rest', 13.26, 'V');
-    expect(server.expectOne('/api/jobs/job-1/readings').request.body).toEqual(jasmine.objectContaining({ rowId: 'house-rest', value: 13.26, revision: 4 }));
+    expect((await asked('/api/jobs/job-1/readings')).request.body).toEqual(jasmine.objectContaining({ rowId: 'house-rest', value: 13.26, revision: 4 }));
   });
 
   it('are those of the vehicle that is looked at', async () => {
@@ -69,45 +85,46 @@ describe('ticks and readings', () => {
     expect([service.ticked().size, service.readings().get('house-rest')!.value]).toEqual([0, 12.1]);
     service.tick('safe-check', true);
     expect(service.ticked()).toEqual(new Set(['safe-check']));
-    server.expectOne('/api/jobs/job-1/ticks').flush(null);
-    await later();
-    expect((server.expectOne('/api/jobs/job-1/ticks').request.body as { stepId: string }).stepId).toBe('camper/safe-check');
+    (await asked('/api/jobs/job-1/ticks')).flush(null);
+    expect(((await asked('/api/jobs/job-1/ticks')).request.body as { stepId: string }).stepId).toBe('camper/safe-check');
     vehicle.set('own');
     expect([[...service.ticked()], service.readings().size]).toEqual([['safe-negative'], 0]);
   });
 
-  it('survive a closed tab while the server is away', async () => {
-    await open();
-    service.tick('safe-negative', true);
-    server.expectOne('/api/jobs/job-1/ticks').error(new ProgressEvent('error'));
-    await later();
-    start();
-    expect(service.toSend()).toBe(1);
-    await open();
-    expect(service.ticked().has('safe-negative')).toBeTrue();
-    server.expectOne('/api/jobs/job-1/ticks').flush(null);
-    await later();
-    expect(service.toSend()).toBe(0);
-  });
-
-  it('say so when the server will not take one, and go on with the next', async () => {
-    await open();
-    service.read('row', 5, 'V');
-    service.tick('a', true);
-    server.expectOne('/api/jobs/job-1/readings').flush({ message: 'value: too much' }, { status: 400, statusText: 'Bad Request' });
-    await later();
-    expect(service.trouble()).toContain('A reading of this job was not kept: value: too much');
-    server.expectOne('/api/jobs/job-1/ticks').flush(null);
-  });
-
-  it('keep their order: the second waits for the first', async () => {
+  it('are there when the job is opened again before they were sent, and in order', async () => {
     await open();
     service.tick('a', true);
     service.tick('a', false);
-    const first = server.expectOne('/api/jobs/job-1/ticks');
-    expect((first.request.body as { done: boolean }).done).toBeTrue();
+    service.tick('b', true);
+    (await asked('/api/jobs/job-1/ticks')).error(new ProgressEvent('error'));
+    const other = service.open('job-2');
+    (await asked('/api/jobs/job-2/ticks', 'GET')).flush([]);
+    (await asked('/api/jobs/job-2/readings', 'GET')).flush([]);
+    await other;
+    expect(service.ticked().size).toBe(0);
+    await open();
+    expect([...service.ticked()]).toEqual(['b']);
+    const first = await asked('/api/jobs/job-1/ticks');
+    expect((first.request.body as { stepId: string; done: boolean }).done).toBeTrue();
     first.flush(null);
-    await later();
-    expect((server.expectOne('/api/jobs/job-1/ticks').request.body as { done: boolean }).done).toBeFalse();
+    expect(((await asked('/api/jobs/job-1/ticks')).request.body as { done: boolean }).done).toBeFalse();
+  });
+
+  it('are no longer shown as done when the server will not take one, and the next is sent', async () => {
+    await open();
+    service.tick('a', true);
+    service.tick('b', true);
+    (await asked('/api/jobs/job-1/ticks')).flush({ message: 'stepId: too long' }, { status: 400, statusText: 'Bad Request' });
+    // What was refused has the job read once more; the other tick is sent meanwhile.
+    const [rest] = await Promise.all([
+      asked('/api/jobs/job-1/ticks'),
+      asked('/api/jobs/job-1/ticks', 'GET').then((r) => r.flush([])),
+      asked('/api/jobs/job-1/readings', 'GET').then((r) => r.flush([])),
+    ]);
+    for (let n = 0; n < 400 && [...service.ticked()].join() !== 'b'; n++) await new Promise((r) => setTimeout(r, 10));
+    expect([...service.ticked()]).toEqual(['b']);
+    rest.flush(null);
+    await unsentTo(0);
+    expect(sync.setAside().length).toBe(1);
   });
 });

@@ -1,5 +1,6 @@
-import { HttpClient } from '@angular/common/http';
+import { HttpClient, type HttpErrorResponse } from '@angular/common/http';
 import { inject, Injectable, signal } from '@angular/core';
+import { keepHere, keptHere } from './kept-here';
 import { catchError, map, type Observable, of, tap } from 'rxjs';
 
 export interface Person {
@@ -8,6 +9,10 @@ export interface Person {
   readonly role: string;
   readonly workshop: string;
 }
+
+const LAST = 'meridex.person';
+
+const isPerson = (kept: unknown): kept is Person => typeof kept === 'object' && kept !== null && 'email' in kept && 'role' in kept;
 
 /** Who is signed in. */
 @Injectable({ providedIn: 'root' })
@@ -20,20 +25,26 @@ export class SessionService {
   whoAmI(): Observable<Person | null> {
     if (this.current()) return of(this.current());
     return this.http.get<Person>('/api/session').pipe(
-      catchError(() => of(null)),
-      tap((p) => this.current.set(p)),
+      // Without an answer it is still the person who was here last; a server that knows nobody says so.
+      catchError((error: HttpErrorResponse) => of(error.status === 0 || error.status >= 500 ? keptHere<Person | null>(LAST, isPerson, null) : null)),
+      tap((p) => this.set(p)),
     );
   }
 
   signIn(email: string, password: string): Observable<Person> {
-    return this.http.post<Person>('/api/session', { email, password }).pipe(tap((p) => this.current.set(p)));
+    return this.http.post<Person>('/api/session', { email, password }).pipe(tap((p) => this.set(p)));
   }
 
   signOut(): Observable<null> {
     return this.http.delete('/api/session').pipe(
       catchError(() => of(null)),
-      tap(() => this.current.set(null)),
+      tap(() => this.set(null)),
       map(() => null),
     );
+  }
+
+  private set(person: Person | null): void {
+    this.current.set(person);
+    keepHere(LAST, person);
   }
 }

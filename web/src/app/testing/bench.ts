@@ -44,9 +44,6 @@ export class Bench {
   readonly jobId = signal<string | null>('job-1');
   readonly revision = signal(7);
   readonly keptAt = signal<Date | null>(new Date('2026-11-24T14:02:00'));
-  readonly waiting = signal(0);
-  readonly offline = signal(false);
-  readonly clashes = signal<readonly unknown[]>([]);
   readonly undoLabel = signal<string | null>(null);
   readonly redoLabel = signal<string | null>(null);
   readonly labels: string[] = [];

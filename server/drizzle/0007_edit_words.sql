@@ -1,0 +1,1 @@
+ALTER TABLE "design_revisions" ADD COLUMN "label" text DEFAULT '' NOT NULL;

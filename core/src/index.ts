@@ -37,6 +37,7 @@ export * from './diagram/index.js';
 export * from './verdicts/index.js';
 export * from './fault-finder/index.js';
 export * from './faults/index.js';
+export * from './changes/index.js';
 export * from './cutting/index.js';
 export * from './build-order/index.js';
 export * from './bay-week/index.js';

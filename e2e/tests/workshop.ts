@@ -29,7 +29,8 @@ export const VIEWS = [
   'prove/find',
   'prove/learn',
   'hand-over',
-  'look-after',
+  'look-after/care',
+  'look-after/history',
 ];
 
 /** Signs in with the shown demo account. */

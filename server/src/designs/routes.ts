@@ -43,10 +43,14 @@ export const designRoutes =
       },
     );
 
-    app.get('/api/jobs/:jobId/history', { schema: { params, response: { 200: z.array(historyEntrySchema) } } }, async (request) => {
-      const rows = await db.inWorkshop(personOf(request).workshopId, (tx) => history(tx, request.params.jobId));
-      return rows;
-    });
+    app.get(
+      '/api/jobs/:jobId/history',
+      { schema: { params, querystring: z.object({ before: z.coerce.number().int().min(1).optional() }), response: { 200: z.array(historyEntrySchema) } } },
+      async (request) => {
+        const rows = await db.inWorkshop(personOf(request).workshopId, (tx) => history(tx, request.params.jobId, request.query.before));
+        return rows;
+      },
+    );
 
     app.get(
       '/api/jobs/:jobId/revisions/:number',

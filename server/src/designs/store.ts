@@ -1,6 +1,6 @@
 import type { HistoryEntry, SaveRevision } from '@meridex/contract';
 import { clashes, editDesign, OWN, readDesign, valueAt, type Design, type Patch } from '@meridex/core';
-import { and, asc, desc, eq, gt, notInArray, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, lt, notInArray, sql } from 'drizzle-orm';
 import type { Tx } from '../db/client.js';
 import { designRevisions, jobs } from '../db/schema.js';
 import { keepRegister } from '../jobs/register.js';
@@ -112,12 +112,12 @@ export async function saveRevision(tx: Tx, workshopId: string, jobId: string, sa
   return { ok: true, revision: asRevision(row!), merged: since.length > 0 };
 }
 
-/** Who changed what and when, newest first. */
-export async function history(tx: Tx, jobId: string): Promise<HistoryEntry[]> {
+/** Who changed what and when, newest first: the newest hundred, or the hundred before a revision. */
+export async function history(tx: Tx, jobId: string, before?: number): Promise<HistoryEntry[]> {
   const rows = await tx
     .select({ number: designRevisions.number, author: designRevisions.author, at: designRevisions.createdAt, label: designRevisions.label, patch: designRevisions.patch })
     .from(designRevisions)
-    .where(eq(designRevisions.jobId, jobId))
+    .where(and(eq(designRevisions.jobId, jobId), before === undefined ? undefined : lt(designRevisions.number, before)))
     .orderBy(desc(designRevisions.number))
     .limit(100);
   return rows.map((r) => ({ number: r.number, author: r.author, at: r.at, label: r.label, paths: r.patch.map((o) => o.path) }));

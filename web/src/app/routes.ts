@@ -91,7 +91,15 @@ export const routes: Routes = [
         ],
       },
       { path: 'hand-over', title: 'Hand over · Meridex', loadComponent: () => import('./hand-over/hand-over').then((m) => m.HandOverStage) },
-      { path: 'look-after', title: 'Look after · Meridex', loadComponent: () => import('./look-after/look-after').then((m) => m.LookAfterStage) },
+      {
+        path: 'look-after',
+        loadComponent: () => import('./look-after/look-after').then((m) => m.LookAfterStage),
+        children: [
+          { path: '', pathMatch: 'full', redirectTo: 'care' },
+          { path: 'care', title: 'Look after · Meridex', loadComponent: () => import('./look-after/care').then((m) => m.CareSheet) },
+          { path: 'history', title: 'Every change · Meridex', loadComponent: () => import('./look-after/history').then((m) => m.HistorySheet) },
+        ],
+      },
     ],
   },
   { path: '**', redirectTo: '' },

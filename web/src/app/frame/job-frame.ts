@@ -1,3 +1,4 @@
+import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, effect, inject, input, signal, untracked, viewChild } from '@angular/core';
 import { Router, RouterOutlet } from '@angular/router';
 import { NzModalModule } from 'ng-zorro-antd/modal';
@@ -18,7 +19,7 @@ const isTyping = (target: EventTarget | null): boolean => target instanceof HTML
 /** An open job: strip, trunk, bench and tell-tales, and the keys that work everywhere in it. */
 @Component({
   selector: 'mx-job-frame',
-  imports: [RouterOutlet, Strip, SyncBars, Trunk, TellTales, VehicleTabs, NzModalModule],
+  imports: [DatePipe, RouterOutlet, Strip, SyncBars, Trunk, TellTales, VehicleTabs, NzModalModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './job-frame.html',

@@ -56,6 +56,10 @@ export const SHEETS = {
     { path: 'find', name: 'Find the fault' },
     { path: 'learn', name: 'Learn to find' },
   ],
+  'look-after': [
+    { path: 'care', name: 'Care to come' },
+    { path: 'history', name: 'Every change' },
+  ],
 } as const satisfies Partial<Record<Stage, readonly SheetTab[]>>;
 
 export const SHEET_LIST = Object.entries(SHEETS).flatMap(([stage, sheets]) => sheets.map((s) => ({ stage: stage as Stage, ...s })));

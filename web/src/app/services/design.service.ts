@@ -6,6 +6,11 @@ import { KeptAnswers } from '../sync/kept-answers';
 import { type SyncEvent, SyncService } from '../sync/sync.service';
 import { changedSince, type Step, UndoSteps } from './undo-steps';
 
+/** An older revision of the job, as it was kept. */
+export interface Past extends Revision {
+  readonly author: string;
+}
+
 /** Opening a job waits this long for what is still to be sent, ms. */
 const SEND_FIRST_MS = 4000;
 const after = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
@@ -35,6 +40,8 @@ export class DesignService {
   readonly revision = computed(() => this.confirmed()?.number ?? 0);
   readonly keptAt = computed(() => (this.confirmed() ? new Date(this.confirmed()!.at) : null));
   readonly trouble = signal<string | null>(null);
+  /** An older revision that is shown in place of the newest one; nothing can be changed meanwhile. */
+  readonly past = signal<Past | null>(null);
   readonly undoLabel = this.steps.undoLabel;
   readonly redoLabel = this.steps.redoLabel;
 
@@ -63,6 +70,7 @@ export class DesignService {
     this.jobId.set(null);
     this.confirmed.set(null);
     this.vehicle.set(OWN);
+    this.past.set(null);
     this.job.set(null);
     this.design.set(null);
     this.document.next(null);
@@ -76,6 +84,7 @@ export class DesignService {
   edit(label: string, change: (draft: Design) => void, gesture: string | null = null): string | null {
     const [job, shown] = [this.job(), this.design()];
     if (!job || !shown) return 'No job is open.';
+    if (this.past()) return this.refusePast();
     if (!isJoined(job)) return this.editJob(label, change, gesture);
     const draft = structuredClone(shown);
     change(draft);
@@ -91,6 +100,7 @@ export class DesignService {
   editJob(label: string, change: (draft: Design) => void, gesture: string | null = null): string | null {
     const before = this.job();
     if (!before) return 'No job is open.';
+    if (this.past()) return this.refusePast();
     const draft = structuredClone(before);
     change(draft);
     tidy(draft);
@@ -121,6 +131,33 @@ export class DesignService {
     this.show(job);
   }
 
+  /** Shows an older revision, all stages of it, without changing anything. */
+  lookBack(past: Past): void {
+    this.past.set(past);
+    this.show(past.design);
+  }
+
+  lookAtNow(): void {
+    this.past.set(null);
+    this.trouble.set(null);
+    if (this.confirmed()) this.standOn(this.confirmed()!);
+  }
+
+  /** Makes an older revision the newest one again: an edit like any other, undone by one step. */
+  bringBack({ number, design }: Past): string | null {
+    this.lookAtNow();
+    return this.editJob(`revision ${number} brought back`, (draft) => {
+      for (const key of Object.keys(draft)) delete (draft as unknown as Record<string, unknown>)[key];
+      Object.assign(draft, structuredClone(design));
+    });
+  }
+
+  private refusePast(): string {
+    const says = `You look at revision ${this.past()!.number}. Go back to now, or bring it back, before you change something.`;
+    this.trouble.set(says);
+    return says;
+  }
+
   undo(): void {
     this.step('back');
   }
@@ -132,6 +169,7 @@ export class DesignService {
   private step(way: 'forward' | 'back'): void {
     const here = this.job();
     if (!here) return;
+    if (this.past()) return void this.refusePast();
     this.steps.take(way, (step) => {
       const other = changedSince(here, way === 'back' ? step.forward : step.back);
       const edited = other ? { ok: false as const, message: `${other} was changed since` } : editDesign(here, step[way]);
@@ -161,7 +199,7 @@ export class DesignService {
     if (event.what === 'kept') {
       const { merged, ...revision } = event.answer!;
       // Without others' work in it the answer is what is shown already.
-      if (merged || !this.job()) this.standOn(revision);
+      if (merged || !this.job() || revision.number < this.revision()) this.standOn(revision);
       else this.confirmed.set(revision);
     } else if (event.what === 'clash' || event.what === 'settled') this.standOn(event.newest);
     else if (this.confirmed()) this.standOn(this.confirmed()!);
@@ -172,6 +210,7 @@ export class DesignService {
     // What this browser saved meanwhile may be newer than an answer that was long on its way.
     const newest = (this.confirmed()?.number ?? 0) > revision.number ? this.confirmed()! : revision;
     this.confirmed.set(newest);
+    if (this.past()) return;
     let design = newest.design;
     for (const { patch } of this.sync.editsOf(this.jobId()!)) {
       const edited = editDesign(design, patch);

@@ -1,6 +1,6 @@
 import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import type { SettleJob } from '@meridex/contract';
+import type { HistoryEntry, SettleJob } from '@meridex/contract';
 import type { Progress, Stage } from '@meridex/core';
 import type { Observable } from 'rxjs';
 
@@ -23,13 +23,6 @@ export interface Bay {
   readonly care: readonly { readonly id: string; readonly customer: string; readonly on: string | null; readonly joints: number }[];
 }
 
-export interface HistoryEntry {
-  readonly number: number;
-  readonly author: string;
-  readonly at: string;
-  readonly paths: readonly string[];
-}
-
 /** The bay sheet and what else the server knows of jobs as a whole. */
 @Injectable({ providedIn: 'root' })
 export class JobsService {
@@ -47,7 +40,8 @@ export class JobsService {
     return this.http.patch<null>(`/api/jobs/${jobId}`, change);
   }
 
-  history(jobId: string): Observable<HistoryEntry[]> {
-    return this.http.get<HistoryEntry[]>(`/api/jobs/${jobId}/history`);
+  /** Who changed what, newest first, a hundred at a time: those before a revision, or the newest. */
+  history(jobId: string, before?: number): Observable<HistoryEntry[]> {
+    return this.http.get<HistoryEntry[]>(`/api/jobs/${jobId}/history${before === undefined ? '' : `?before=${before}`}`);
   }
 }

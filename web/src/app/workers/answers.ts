@@ -9,6 +9,8 @@ import {
   isolationMap,
   type IsolationMap,
   type Design,
+  difference,
+  type Difference,
   type Failure,
   faultBook,
   type FaultBook,
@@ -65,6 +67,7 @@ export type AnalysisAsk =
   | { readonly what: 'fault book'; readonly design: Design }
   | { readonly what: 'fault search'; readonly design: Design; readonly known: Known }
   | { readonly what: 'riddle'; readonly design: Design; readonly seed: number; readonly level: Level }
+  | { readonly what: 'difference'; readonly before: Design; readonly after: Design; readonly vehicle: string }
   | { readonly what: 'what if'; readonly design: Design; readonly change: WhatIf };
 
 /** What is known of a circuit beyond its runs: which fuse opens first, what stays live, each run's worst state. */
@@ -90,6 +93,7 @@ export interface AnalysisAnswers {
   readonly 'fault book': FaultBook | null;
   readonly 'fault search': Search | null;
   readonly riddle: Riddle | null;
+  readonly difference: Difference;
   readonly 'what if': TripResult | null;
 }
 
@@ -145,6 +149,8 @@ export function answerAnalysis(ask: AnalysisAsk): AnalysisAnswers[AnalysisAsk['w
       const book = bookOf(ask.design);
       return book && hideFault(book, ask.seed, ask.level);
     }
+    case 'difference':
+      return difference(ask.before, ask.after, ask.vehicle);
     case 'what if':
       return simulateWhatIf(ask.design, catalogueOf(ask.design), ask.change);
   }

@@ -1,0 +1,2 @@
+export type { Changed } from './changed.js';
+export * from './difference.js';

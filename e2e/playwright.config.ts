@@ -10,6 +10,8 @@ export default defineConfig({
   use: {
     baseURL: process.env['MERIDEX_ADDRESS'] ?? 'http://127.0.0.1:4200',
     viewport: { width: 1280, height: 800 },
+    // Each test is a new browser: what the service worker keeps is fetched only where a test is about it.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage'],

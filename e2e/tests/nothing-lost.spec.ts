@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { join } from 'node:path';
-import { allKept, openJob, signIn } from './workshop';
+import { allKept, openJob, signIn, stage } from './workshop';
 
 const PORT = 4390;
 const MAIN = join(process.cwd(), '../server/dist/main.js');
@@ -23,7 +23,7 @@ function serve(): Promise<ChildProcess> {
   });
 }
 
-test.use({ baseURL: `http://127.0.0.1:${PORT}` });
+test.use({ baseURL: `http://127.0.0.1:${PORT}`, serviceWorkers: 'allow' });
 
 test('a server killed while someone types loses nothing', async ({ page, context }) => {
   test.skip(!database, 'run by npm test, which names the database');
@@ -148,4 +148,30 @@ test('a clash is asked again after a reload, only the clashing value goes, and a
   await one.reload();
   await expect(one.getByRole('textbox', { name: 'Plate' })).toHaveValue('SIGNED IN AGAIN');
   await expect(one.getByRole('textbox', { name: 'Notes' })).toHaveValue('mine alone');
+});
+
+test('without signal the page is loaded again, all stages open, and what is done is sent when the server is back', async ({ page }) => {
+  test.skip(!database, 'run by npm test, which names the database');
+  const server = await serve();
+  await page.goto(`http://127.0.0.1:${PORT}/`);
+  await signIn(page);
+  await openJob(page, 'Bellbird Ranges Mobile Vet', 'Fit');
+  await expect(page.locator('label.step.now')).toBeVisible();
+  await stage(page, 'Brief');
+  await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+  await page.reload();
+  server.kill('SIGKILL');
+  await page.reload();
+  await expect(page.getByRole('status').filter({ hasText: 'no signal: as kept here' })).toBeVisible();
+  await page.getByRole('textbox', { name: 'Plate' }).fill('NO SIGNAL');
+  for (const name of ['Supply', 'Places', 'Runs', 'Protection', 'Checks', 'Order', 'Hand over', 'Look after']) await stage(page, name);
+  await stage(page, 'Fit');
+  await page.locator('label.step.now').click();
+  await page.reload();
+  await expect(page.getByRole('status').filter({ hasText: 'kept on this tablet, 2 to send' })).toBeVisible();
+  await serve();
+  await allKept(page);
+  await page.reload();
+  await stage(page, 'Brief');
+  await expect(page.getByRole('textbox', { name: 'Plate' })).toHaveValue('NO SIGNAL');
 });

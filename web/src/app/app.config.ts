@@ -1,5 +1,6 @@
 import { provideHttpClient } from '@angular/common/http';
-import { type ApplicationConfig, provideZonelessChangeDetection } from '@angular/core';
+import { type ApplicationConfig, isDevMode, provideZonelessChangeDetection } from '@angular/core';
+import { provideServiceWorker } from '@angular/service-worker';
 import { provideRouter, withComponentInputBinding } from '@angular/router';
 import { en_US, provideNzI18n } from 'ng-zorro-antd/i18n';
 import { registerLocaleData } from '@angular/common';
@@ -28,6 +29,8 @@ export const appConfig: ApplicationConfig = {
     provideZonelessChangeDetection(),
     provideRouter(routes, withComponentInputBinding()),
     provideHttpClient(),
+    // The bench opens without signal once it was here; it is fetched when the page is at rest.
+    provideServiceWorker('ngsw-worker.js', { enabled: !isDevMode(), registrationStrategy: 'registerWhenStable:20000' }),
     provideNzI18n(en_US),
     provideNzIcons([
       CalendarOutline,

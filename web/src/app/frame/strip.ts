@@ -12,6 +12,7 @@ import { type JobLine, JobsService } from '../services/jobs.service';
 import { SelectionService } from '../services/selection.service';
 import { SessionService } from '../services/session.service';
 import { ThemeService } from '../services/theme.service';
+import { KeptAnswers } from '../sync/kept-answers';
 import { SyncService } from '../sync/sync.service';
 import { QuickAnswerCard } from './quick-answer';
 import { SHEET_LIST, STAGE_LIST, stageName } from './stages';
@@ -35,6 +36,7 @@ export class Strip {
   readonly jobId = input<string | null>(null);
   protected readonly designs = inject(DesignService);
   protected readonly sync = inject(SyncService);
+  protected readonly kept = inject(KeptAnswers);
   protected readonly session = inject(SessionService);
   protected readonly theme = inject(ThemeService);
   private readonly assessments = inject(AssessmentService);

@@ -1,8 +1,11 @@
 import type { HttpErrorResponse } from '@angular/common/http';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
+import { SwUpdate } from '@angular/service-worker';
 import { NzInputModule } from 'ng-zorro-antd/input';
+import { map, NEVER } from 'rxjs';
 import { inWordsOf } from '../services/asks-server';
 import { saveFile } from '../services/save-file';
 import { SessionService } from '../services/session.service';
@@ -22,6 +25,7 @@ export class SyncBars {
   readonly jobId = input<string | null>(null);
   protected readonly sync = inject(SyncService);
   protected readonly session = inject(SessionService);
+  private readonly updates = inject(SwUpdate, { optional: true });
   protected readonly password = signal('');
   protected readonly says = signal<string | null>(null);
   protected readonly words = wordsOf;
@@ -31,6 +35,13 @@ export class SyncBars {
     const n = this.sync.unsent().length;
     return n ? `${n === 1 ? 'One thing is' : `${n} things are`} kept here and will be sent.` : '';
   });
+
+  /** The service worker has fetched a newer program; what is unsent is kept while it is loaded. */
+  protected readonly newer = toSignal((this.updates?.versionUpdates ?? NEVER).pipe(map((event) => event.type === 'VERSION_READY')), { initialValue: false });
+
+  protected load(): void {
+    location.reload();
+  }
 
   protected place(path: string): string {
     return path.slice(1).replaceAll('/', ' › ');

@@ -49,6 +49,8 @@ export class DesignService {
     this.sync.events$.subscribe((event) => {
       if (event.entry.jobId === this.jobId() && event.entry.kind === 'edit') this.heard(event);
     });
+    // What others did meanwhile is read when the server answers again.
+    this.kept.back$.subscribe(() => void this.readAgain());
   }
 
   /** Opens a job: the newest revision, with what this device still has to send. */
@@ -63,6 +65,14 @@ export class DesignService {
     const newest = await this.kept.get<Revision>(`/api/jobs/${jobId}/design`);
     if (this.jobId() !== jobId) return;
     this.standOn(newest);
+  }
+
+  private async readAgain(): Promise<void> {
+    const jobId = this.jobId();
+    if (!jobId) return;
+    await this.sync.send();
+    const newest = await this.kept.get<Revision>(`/api/jobs/${jobId}/design`);
+    if (this.jobId() === jobId) this.standOn(newest);
   }
 
   close(): void {

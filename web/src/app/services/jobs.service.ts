@@ -2,7 +2,8 @@ import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
 import type { HistoryEntry, SettleJob } from '@meridex/contract';
 import type { Progress, Stage } from '@meridex/core';
-import type { Observable } from 'rxjs';
+import { from, type Observable } from 'rxjs';
+import { KeptAnswers } from '../sync/kept-answers';
 
 export interface JobLine {
   readonly id: string;
@@ -27,9 +28,10 @@ export interface Bay {
 @Injectable({ providedIn: 'root' })
 export class JobsService {
   private readonly http = inject(HttpClient);
+  private readonly kept = inject(KeptAnswers);
 
   all(): Observable<Bay> {
-    return this.http.get<Bay>('/api/jobs');
+    return from(this.kept.get<Bay>('/api/jobs'));
   }
 
   create(customer: string, promisedOn: string | null): Observable<{ readonly id: string }> {

@@ -51,9 +51,15 @@ export class RecordService {
     // What the server would not take is no longer shown as done; it stands in the bar above, with the reason.
     this.sync.events$.subscribe(({ what, entry }) => {
       if (entry.kind === 'edit' || entry.jobId !== this.opened || (what !== 'refused' && what !== 'taken over')) return;
-      this.opened = null;
-      void this.open(entry.jobId);
+      this.readAgain();
     });
+    this.kept.back$.subscribe(() => this.readAgain());
+  }
+
+  private readAgain(): void {
+    const jobId = this.opened;
+    this.opened = null;
+    if (jobId) void this.open(jobId);
   }
 
   async open(jobId: string): Promise<void> {

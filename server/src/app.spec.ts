@@ -1,5 +1,6 @@
 import type { Design } from '@meridex/core';
 import type { FastifyInstance } from 'fastify';
+import { readFileSync } from 'node:fs';
 import pg from 'pg';
 import { hashPassword } from './accounts/password.js';
 import { buildApp } from './app.js';
@@ -51,6 +52,60 @@ describe('the server on a real PostgreSQL', () => {
       expect((await settle(id, { promisedOn: null })).statusCode).toBe(204);
       expect(await lineOf(id)).toEqual(jasmine.objectContaining({ state: 'parts ordered', promisedOn: null, note: 'gland from the coast' }));
       expect((await settle(id, {})).statusCode).toBe(204);
+    });
+    it('is deleted and taken back, and loses nothing', async () => {
+      const id = await newJob();
+      const all = async () => (await get('/api/jobs')).json<{ lines: Line[]; deleted: Line[] }>();
+      expect((await settle(id, { deleted: true })).statusCode).toBe(204);
+      const without = await all();
+      expect([without.lines.some((l) => l.id === id), without.deleted[0]!.id]).toEqual([false, id]);
+      expect((await save(id, 1, patchOf('/brief/plate', 'STILL'))).statusCode).toBe(200);
+      await settle(id, { deleted: false });
+      const back = await all();
+      expect([back.lines.find((l) => l.id === id) !== undefined, back.deleted.some((l) => l.id === id)]).toEqual([true, false]);
+    });
+    it('is copied for another customer, without what belonged to the one vehicle', async () => {
+      const from = jobs.find((l) => l.customer === 'Bellbird Ranges Mobile Vet')!.id;
+      const made = await post('/api/jobs', { customer: 'Spinifex Track Care', promisedOn: null, from });
+      const { design } = (await get(`/api/jobs/${made.json<{ id: string }>().id}/design`)).json<{ design: Design }>();
+      expect([design.brief.customer, design.brief.plate, Object.keys(design.accepted).length, Object.keys(design.loads).length > 3]).toEqual(['Spinifex Track Care', '', 0, true]);
+      expect((await post('/api/jobs', { customer: 'x', promisedOn: null, from }, otherCookie)).statusCode).toBe(404);
+    });
+    it('is opened from a job file of any version, and a file that is none is refused with the field', async () => {
+      const file = JSON.parse(readFileSync(new URL('../../core/src/design/version-1.json', import.meta.url), 'utf8')) as object;
+      const made = await post('/api/jobs', { customer: 'From a file', promisedOn: null, design: file });
+      expect((await get(`/api/jobs/${made.json<{ id: string }>().id}/design`)).json<{ design: Design }>().design.schemaVersion).toBe(6);
+      const bad = await post('/api/jobs', { customer: 'x', promisedOn: null, design: { ...file, brief: 7 } });
+      expect([bad.statusCode, bad.json<{ message: string }>().message]).toEqual([422, jasmine.stringContaining('design › brief')]);
+    });
+    it('whose document this program cannot read stands on its own line, and takes no other down', async () => {
+      const id = await newJob();
+      const client = new pg.Client({ connectionString: database.ownerUrl });
+      await client.connect();
+      await client.query(`update design_revisions set document = jsonb_set(document, '{schemaVersion}', '99') where job_id = $1`, [id]);
+      await client.end();
+      const bay = await get('/api/jobs');
+      const line = bay.json<{ lines: (Line & { hold: { mark: string; say: string } })[] }>().lines.find((l) => l.id === id)!;
+      expect([bay.statusCode, line.hold.mark, line.hold.say]).toEqual([200, 'stop', jasmine.stringContaining('cannot be read')]);
+      expect((await get(`/api/jobs/${id}/design`)).statusCode).toBe(422);
+    });
+    it('is worked out for the lists once, and again when something of it changed', async () => {
+      const id = await newJob();
+      const kept = async (): Promise<{ of: string; plate: string }> => {
+        await get('/api/jobs');
+        const client = new pg.Client({ connectionString: database.ownerUrl });
+        await client.connect();
+        const { rows } = await client.query<{ of: string; plate: string }>(`select "of", summary ->> 'plate' as plate from job_summaries where job_id = $1`, [id]);
+        await client.end();
+        return rows[0]!;
+      };
+      const first = await kept();
+      expect(await kept()).toEqual(first);
+      await save(id, 1, patchOf('/brief/plate', 'NEW 1'));
+      const second = await kept();
+      expect([second.of === first.of, second.plate]).toEqual([false, 'NEW 1']);
+      await post(`/api/jobs/${id}/ticks`, { id: crypto.randomUUID(), stepId: 'safe-negative', done: true });
+      expect((await kept()).of).not.toBe(second.of);
     });
     it('refuses a state that is none, and another workshop’s job', async () => {
       const id = await newJob();
@@ -111,7 +166,7 @@ describe('the server on a real PostgreSQL', () => {
 
   describe('workshop walls', () => {
     it('hide jobs, designs, ticks and packs of one workshop from another', async () => {
-      expect((await get('/api/jobs', otherCookie)).json()).toEqual({ lines: [], buy: [], care: [] });
+      expect((await get('/api/jobs', otherCookie)).json()).toEqual({ lines: [], buy: [], care: [], deleted: [], pending: 0 });
       const id = jobs[0]!.id;
       for (const url of [`/api/jobs/${id}/design`, `/api/jobs/${id}/pack.pdf`]) expect((await get(url, otherCookie)).statusCode).toBe(404);
       expect((await get(`/api/jobs/${id}/ticks`, otherCookie)).json()).toEqual([]);

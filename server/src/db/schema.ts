@@ -1,4 +1,5 @@
 import type { Design, ManyTrips, Part, Patch, Vehicle } from '@meridex/core';
+import type { JobSummary } from '../jobs/summary.js';
 import { boolean, date, doublePrecision, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
 
 const id = () => uuid('id').primaryKey().defaultRandom();
@@ -75,6 +76,8 @@ export const jobs = pgTable('jobs', {
   promisedOn: date('promised_on', { mode: 'string' }),
   state: text('state').notNull().default('planning'),
   note: text('note').notNull().default(''),
+  /** Since then it stands on no list; it is kept, and can be taken back. */
+  deletedAt: timestamp('deleted_at', { withTimezone: true, mode: 'string' }),
   createdAt: at('created_at'),
 });
 
@@ -102,6 +105,16 @@ export const designRevisions = pgTable(
   },
   (t) => [primaryKey({ columns: [t.jobId, t.number] })],
 );
+
+/** What lists say of a job, worked out when it was last asked for; `of` names what it was worked out from. */
+export const jobSummaries = pgTable('job_summaries', {
+  jobId: uuid('job_id')
+    .primaryKey()
+    .references(() => jobs.id),
+  workshopId: workshopId(),
+  of: text('of').notNull(),
+  summary: jsonb('summary').$type<JobSummary>().notNull(),
+});
 
 /** Append-only: a step was ticked or its tick taken back. */
 export const ticks = pgTable('ticks', {

@@ -1,6 +1,6 @@
 import type { HistoryEntry, SaveRevision } from '@meridex/contract';
 import { clashes, editDesign, OWN, readDesign, valueAt, type Design, type Patch } from '@meridex/core';
-import { and, asc, desc, eq, gt, lt, notInArray, sql } from 'drizzle-orm';
+import { and, desc, eq, gt, lt, notInArray } from 'drizzle-orm';
 import type { Tx } from '../db/client.js';
 import { designRevisions, jobs } from '../db/schema.js';
 import { keepRegister } from '../jobs/register.js';
@@ -32,7 +32,7 @@ export interface Save extends SaveRevision {
 
 function asRevision(row: typeof designRevisions.$inferSelect): Revision {
   const read = readDesign(row.document);
-  if (!read.ok) throw new Error(`revision ${row.number} of job ${row.jobId}: ${read.message}`);
+  if (!read.ok) throw Object.assign(new Error(`Revision ${row.number} cannot be read by this Meridex: ${read.message}`), { statusCode: 422 });
   return { number: row.number, design: read.design, author: row.author, at: row.createdAt };
 }
 
@@ -121,13 +121,4 @@ export async function history(tx: Tx, jobId: string, before?: number): Promise<H
     .orderBy(desc(designRevisions.number))
     .limit(100);
   return rows.map((r) => ({ number: r.number, author: r.author, at: r.at, label: r.label, paths: r.patch.map((o) => o.path) }));
-}
-
-/** Documents of all jobs that the transaction sees, newest revision each. */
-export async function newestOfAll(tx: Tx): Promise<ReadonlyMap<string, Revision>> {
-  const rows = await tx
-    .selectDistinctOn([designRevisions.jobId])
-    .from(designRevisions)
-    .orderBy(asc(designRevisions.jobId), sql`${designRevisions.number} desc`);
-  return new Map(rows.map((r) => [r.jobId, asRevision(r)]));
 }

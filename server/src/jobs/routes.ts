@@ -1,10 +1,12 @@
-import { settleJobSchema } from '@meridex/contract';
-import { STAGES } from '@meridex/core';
+import { newJobSchema, settleJobSchema } from '@meridex/contract';
+import { likeJob, readDesign, STAGES } from '@meridex/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
 import { allowed, personOf, signedIn } from '../http/guard.js';
-import { baySheet, createJob, settleJob } from './store.js';
+import { newestRevision } from '../designs/store.js';
+import { baySheet } from './bay.js';
+import { createJob, settleJob } from './store.js';
 
 const jobLine = z.object({
   id: z.string(),
@@ -23,31 +25,37 @@ const bay = z.object({
   lines: z.array(jobLine),
   buy: z.array(z.object({ what: z.string(), quantity: z.number(), unit: z.string() })),
   care: z.array(z.object({ id: z.string(), customer: z.string(), on: z.string().nullable(), joints: z.number() })),
+  deleted: z.array(z.object({ id: z.string(), customer: z.string() })),
+  pending: z.number(),
 });
 
-const newJob = z.object({
-  customer: z.string().trim().min(1, { message: 'the customer’s name is accepted, such as Bellbird Ranges Mobile Vet' }).max(120),
-  promisedOn: z.iso.date({ message: 'a day such as 2026-12-03 is accepted' }).nullable(),
-});
+const message = z.object({ message: z.string() });
 
 export const jobRoutes =
   (db: Database): FastifyPluginAsyncZod =>
   async (app) => {
     app.addHook('preHandler', signedIn(db));
     app.get('/api/jobs', { schema: { response: { 200: bay } } }, async (request) => {
-      const { lines, buy, care } = await db.inWorkshop(personOf(request).workshopId, baySheet);
-      return { lines: lines.map((l) => ({ ...l, stages: [...l.stages] })), buy: [...buy], care: [...care] };
+      const { lines, buy, care, deleted, pending } = await db.inWorkshop(personOf(request).workshopId, baySheet);
+      return { lines: lines.map((l) => ({ ...l, stages: [...l.stages] })), buy: [...buy], care: [...care], deleted: [...deleted], pending };
     });
     app.post(
       '/api/jobs',
-      { preHandler: allowed('open jobs'), schema: { body: newJob, response: { 201: z.object({ id: z.string() }), 403: z.object({ message: z.string() }) } } },
+      { preHandler: allowed('open jobs'), schema: { body: newJobSchema, response: { 201: z.object({ id: z.string() }), 403: message, 404: message, 422: message } } },
       async (request, reply) => {
         const person = personOf(request);
-        const id = await db.inWorkshop(person.workshopId, (tx) => createJob(tx, person.workshopId, person.name, request.body));
-        return reply.code(201).send({ id });
+        const { customer, promisedOn, from, design: sent } = request.body;
+        const read = sent === undefined ? null : readDesign(sent);
+        if (read && !read.ok) return reply.code(422).send({ message: `design › ${read.message}` });
+        const id = await db.inWorkshop(person.workshopId, async (tx) => {
+          const copied = from === undefined ? null : ((await newestRevision(tx, from))?.design ?? 'none');
+          if (copied === 'none') return null;
+          const like = read?.ok ? read.design : copied;
+          return createJob(tx, person.workshopId, person.name, { customer, promisedOn, ...(like ? { design: likeJob(like, customer, copied !== null) } : {}) });
+        });
+        return id === null ? reply.code(404).send({ message: 'The job to copy is not in your workshop.' }) : reply.code(201).send({ id });
       },
     );
-    const message = z.object({ message: z.string() });
     app.patch(
       '/api/jobs/:jobId',
       { preHandler: allowed('settle jobs'), schema: { params: z.object({ jobId: z.uuid() }), body: settleJobSchema, response: { 204: z.null(), 403: message, 404: message } } },

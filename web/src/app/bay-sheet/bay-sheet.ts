@@ -3,7 +3,7 @@ import { type HttpErrorResponse } from '@angular/common/http';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
-import { JOB_STATES, type JobState } from '@meridex/contract';
+import { JOB_STATES, type JobState, type SettleJob } from '@meridex/contract';
 import { isOut } from '@meridex/core';
 import { NzDatePickerModule } from 'ng-zorro-antd/date-picker';
 import { NzInputModule } from 'ng-zorro-antd/input';
@@ -16,15 +16,19 @@ import { Mark } from '../pictures/mark';
 import { MiniTrunk } from '../pictures/mini-trunk';
 import { DesignService } from '../services/design.service';
 import { type Bay, JobsService, type JobLine } from '../services/jobs.service';
+import { fileName, saveFile } from '../services/save-file';
 import { inWordsOf } from '../services/asks-server';
+import { isoDay } from './days';
+import { NewJob } from './new-job';
 
+/** What is still being worked out is asked for again, ms. */
+const ASK_AGAIN_MS = 300;
 const DAY_MS = 86_400_000;
-const isoDay = (d: Date): string => `${d.getFullYear()}-${String(d.getMonth() + 1).padStart(2, '0')}-${String(d.getDate()).padStart(2, '0')}`;
 
 /** Home: the workshop's jobs by promised day, what holds each up, and the next thing to do. */
 @Component({
   selector: 'mx-bay-sheet',
-  imports: [Strip, SyncBars, RouterLink, DatePipe, FormsModule, NzModalModule, NzInputModule, NzDatePickerModule, NzSelectModule, NamedSelect, Mark, MiniTrunk],
+  imports: [Strip, SyncBars, RouterLink, DatePipe, FormsModule, NzModalModule, NzInputModule, NzDatePickerModule, NzSelectModule, NamedSelect, Mark, MiniTrunk, NewJob],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './bay-sheet.html',
@@ -52,8 +56,10 @@ export class BaySheet {
   protected readonly note = signal('');
   protected readonly says = signal<string | null>(null);
   protected readonly asking = signal(false);
-  protected readonly customer = signal('');
-  protected readonly promised = signal<Date | null>(null);
+  /** The job that a new one begins as a copy of. */
+  protected readonly like = signal<string | null>(null);
+  protected readonly removed = signal<JobLine | null>(null);
+  protected readonly showDeleted = signal(false);
   protected readonly refused = signal<string | null>(null);
   protected readonly row = signal(-1);
   protected readonly today = isoDay(new Date());
@@ -71,7 +77,13 @@ export class BaySheet {
   }
 
   private read(): void {
-    this.jobs.all().subscribe({ next: (bay) => this.bay.set(bay), error: () => this.says.set('The jobs could not be read: the server does not answer.') });
+    this.jobs.all().subscribe({
+      next: (bay) => {
+        this.bay.set(bay);
+        if (bay.pending) setTimeout(() => this.read(), ASK_AGAIN_MS);
+      },
+      error: () => this.says.set('The jobs could not be read: the server does not answer.'),
+    });
   }
 
   protected settle(line: JobLine): void {
@@ -85,30 +97,50 @@ export class BaySheet {
   protected settled(): void {
     const [line, day] = [this.settling(), this.day()];
     if (!line) return;
-    this.jobs.settle(line.id, { state: this.state(), promisedOn: day ? isoDay(day) : null, note: this.note() }).subscribe({
-      next: () => {
-        this.settling.set(null);
-        this.read();
-      },
-      error: (error: HttpErrorResponse) => this.refused.set(inWordsOf(error)),
-    });
+    this.change(line.id, { state: this.state(), promisedOn: day ? isoDay(day) : null, note: this.note() }, () => undefined);
   }
 
-  protected ask(): void {
+  protected ask(like: string | null = null): void {
+    this.like.set(like);
     this.refused.set(null);
     this.asking.set(true);
   }
 
-  protected create(): void {
-    const customer = this.customer().trim();
-    if (!customer) {
-      this.refused.set('Customer: nothing typed; a person’s or an organisation’s name is accepted.');
-      return;
-    }
-    const day = this.promised();
-    this.jobs.create(customer, day ? isoDay(day) : null).subscribe({
-      next: ({ id }) => void this.router.navigate(['/jobs', id, 'brief', 'talk']),
-      error: (error: HttpErrorResponse) => this.refused.set(inWordsOf(error)),
+  protected openNew({ id, empty }: { readonly id: string; readonly empty: boolean }): void {
+    void this.router.navigate(['/jobs', id, 'brief', empty ? 'talk' : 'vehicle']);
+  }
+
+  protected copy(line: JobLine): void {
+    this.settling.set(null);
+    this.ask(line.id);
+  }
+
+  protected save(line: JobLine): void {
+    this.jobs.file(line.id).then(
+      (text) => saveFile(fileName(line.customer, 'job.json'), [text], 'application/json'),
+      (error: HttpErrorResponse) => this.refused.set(inWordsOf(error)),
+    );
+  }
+
+  protected remove(line: JobLine): void {
+    this.change(line.id, { deleted: true }, () => this.removed.set(line));
+  }
+
+  protected takeBack(id: string): void {
+    this.change(id, { deleted: false }, () => this.removed.set(null));
+  }
+
+  private change(id: string, change: SettleJob, done: () => void): void {
+    this.jobs.settle(id, change).subscribe({
+      next: () => {
+        this.settling.set(null);
+        done();
+        this.read();
+      },
+      error: (error: HttpErrorResponse) => {
+        if (this.settling()) this.refused.set(inWordsOf(error));
+        else this.says.set(inWordsOf(error));
+      },
     });
   }
 

@@ -1,6 +1,6 @@
 import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import type { HistoryEntry, SettleJob } from '@meridex/contract';
+import type { HistoryEntry, NewJob, SettleJob } from '@meridex/contract';
 import type { Progress, Stage } from '@meridex/core';
 import { from, type Observable } from 'rxjs';
 import { KeptAnswers } from '../sync/kept-answers';
@@ -22,6 +22,9 @@ export interface Bay {
   readonly lines: readonly JobLine[];
   readonly buy: readonly { readonly what: string; readonly quantity: number; readonly unit: string }[];
   readonly care: readonly { readonly id: string; readonly customer: string; readonly on: string | null; readonly joints: number }[];
+  readonly deleted: readonly { readonly id: string; readonly customer: string }[];
+  /** Lines that are still being worked out: ask again. */
+  readonly pending: number;
 }
 
 /** The bay sheet and what else the server knows of jobs as a whole. */
@@ -34,8 +37,16 @@ export class JobsService {
     return from(this.kept.get<Bay>('/api/jobs'));
   }
 
-  create(customer: string, promisedOn: string | null): Observable<{ readonly id: string }> {
-    return this.http.post<{ id: string }>('/api/jobs', { customer, promisedOn });
+  create(job: NewJob): Observable<{ readonly id: string }> {
+    return this.http.post<{ id: string }>('/api/jobs', job);
+  }
+
+  /** All that is kept of a job, as the text of a job file. */
+  async file(jobId: string): Promise<string> {
+    const [{ design, number }, ticks, readings] = (await Promise.all(
+      ['design', 'ticks', 'readings'].map((what) => this.kept.get<{ design?: unknown; number?: number }>(`/api/jobs/${jobId}/${what}`)),
+    )) as [{ design: unknown; number: number }, unknown, unknown];
+    return JSON.stringify({ design, revision: number, ticks, readings }, null, 2);
   }
 
   settle(jobId: string, change: SettleJob): Observable<null> {

@@ -1,0 +1,21 @@
+import { copyDesign } from './edit.js';
+import type { Design } from './schema.js';
+
+/**
+ * The same rig for another customer. A copy of a job leaves behind what belonged to the one vehicle: its plate, its notes,
+ * what was accepted and by whom; lengths that were measured in it stay, since the next one is planned by them.
+ *
+ * @example
+ * likeJob(design, 'Lantern Street Cinema', true).brief.plate // ''
+ */
+export function likeJob(design: Design, customer: string, copied: boolean): Design {
+  const like = copyDesign(design);
+  like.brief.customer = customer;
+  if (!copied) return like;
+  for (const of of [like, ...Object.values(like.vehicles)]) {
+    of.brief.plate = '';
+    of.brief.notes = '';
+    of.accepted = {};
+  }
+  return like;
+}

@@ -1,0 +1,90 @@
+import { type Assessment, assessWhole, catalogueOf, type Design, type Done, inWords, type Progress, type Stage, stageProgress, STAGES, vehicleIds, vehicleName } from '@meridex/core';
+
+/** What holds a job up, with its weight. */
+export interface Hold {
+  readonly mark: 'stop' | 'look' | 'holds' | 'waits';
+  readonly say: string;
+}
+
+/** What lists say of a job: worked out once, kept until something of it changes. */
+export interface JobSummary {
+  readonly customer: string;
+  readonly vehicle: string;
+  readonly plate: string;
+  readonly stages: readonly Progress[];
+  readonly hold: Hold;
+  readonly next: { readonly stage: Stage; readonly say: string };
+  readonly joints: number;
+  readonly fitted: boolean;
+  /** Cable and protection that it takes. */
+  readonly takes: readonly { readonly what: string; readonly quantity: number; readonly unit: string; readonly price: number }[];
+}
+
+interface Job {
+  readonly state: string;
+  readonly note: string;
+}
+
+function hold(a: Assessment, state: string, note: string): Hold {
+  const stop = a.open.find((f) => f.severity === 'stop');
+  if (state === 'handed over' || state === 'closed') return { mark: 'holds', say: state };
+  if (state === 'in service') return { mark: 'look', say: note || 'in service' };
+  if (state === 'sign-off') return { mark: 'stop', say: note || 'waits for sign-off' };
+  if (stop) return { mark: 'stop', say: inWords(stop).say };
+  if (state === 'quoted') return { mark: 'waits', say: `waiting: ${note || 'for the customer’s answer'}` };
+  if (state === 'parts ordered') return { mark: 'waits', say: `waiting: ${note || 'for the parts'}` };
+  return a.open.length ? { mark: 'look', say: `${a.open.length} to look at` } : { mark: 'holds', say: 'nothing' };
+}
+
+function next(a: Assessment, done: Done, state: string, note: string): JobSummary['next'] {
+  const stop = a.open.find((f) => f.severity === 'stop');
+  if (!a.day.loads.length) return { stage: 'loads', say: 'Type what must run' };
+  if (state === 'closed') return { stage: 'look-after', say: 'Nothing: it is closed' };
+  if (state === 'handed over') return { stage: 'look-after', say: `First service: re-tighten ${a.runs.length * 4} joints` };
+  if (state === 'in service') return { stage: 'prove', say: 'Measure at the load that fails, circuit on' };
+  if (state === 'sign-off') return { stage: 'checks', say: 'Sign-off by the licensed electrician' };
+  if (stop) return { stage: stop.at.stage, say: inWords(stop).fix };
+  if (state === 'quoted') return { stage: 'order', say: 'Ask for an answer' };
+  const index = a.fit.findIndex((s) => !done.ticked.has(s.id));
+  if (a.fit.some((s) => done.ticked.has(s.id)) && index >= 0) return { stage: 'fit', say: `Fit, step ${index + 1} of ${a.fit.length}: ${a.fit[index]!.text}` };
+  const look = a.open[0];
+  return look ? { stage: look.at.stage, say: inWords(look).fix } : { stage: 'order', say: note || 'Order the parts' };
+}
+
+/** Works a job out for the lists. */
+export function summaryOf(job: Job, design: Design, done: Done): JobSummary {
+  const a = assessWhole(design, catalogueOf(design));
+  const progress = stageProgress(design, a, done);
+  return {
+    customer: design.brief.customer,
+    vehicle: vehicleIds(design)
+      .map((id) => vehicleName(design, id))
+      .join(' + '),
+    plate: design.brief.plate,
+    stages: STAGES.map((s) => progress[s]),
+    hold: hold(a, job.state, job.note),
+    next: next(a, done, job.state, job.note),
+    joints: a.runs.length * 4,
+    fitted: a.fit.every((s) => done.ticked.has(s.id)),
+    takes: a.order.lines.filter((l) => l.group === 'cable' || l.group === 'protection').map((l) => ({ what: l.what, quantity: l.quantity, unit: l.unit, price: l.quantity * l.priceEach })),
+  };
+}
+
+const line = (customer: string, vehicle: string, hold: Hold, say: string): JobSummary => ({
+  customer,
+  vehicle,
+  plate: '',
+  stages: STAGES.map(() => 'hollow'),
+  hold,
+  next: { stage: 'brief', say },
+  joints: 0,
+  fitted: true,
+  takes: [],
+});
+
+/** A job whose document this program cannot read stands on its line and says so; all others are as they are. */
+export const unreadable = (customer: string, message: string): JobSummary =>
+  line(customer, 'not readable', { mark: 'stop', say: `Its document cannot be read by this Meridex: ${message}` }, 'Update Meridex, or ask for help with its file');
+
+/** A job that was not worked out yet. */
+export const waiting = (customer: string): JobSummary => line(customer, '…', { mark: 'waits', say: 'being worked out' }, '…');

@@ -1,0 +1,73 @@
+import { type HttpErrorResponse } from '@angular/common/http';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { readDesign } from '@meridex/core';
+import { NzDatePickerModule } from 'ng-zorro-antd/date-picker';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import { NzSegmentedModule } from 'ng-zorro-antd/segmented';
+import { NzSelectModule } from 'ng-zorro-antd/select';
+import { inWordsOf } from '../services/asks-server';
+import { type JobLine, JobsService } from '../services/jobs.service';
+import { isoDay } from './days';
+
+type Start = 'answers' | 'copy' | 'file';
+
+/** A new job: from ten answers, as a copy of another one, or from a job file. */
+@Component({
+  selector: 'mx-new-job',
+  imports: [FormsModule, NzDatePickerModule, NzInputModule, NzSegmentedModule, NzSelectModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './new-job.html',
+})
+export class NewJob {
+  readonly jobs = input.required<readonly JobLine[]>();
+  /** The job to begin from, where one was chosen already. */
+  readonly from = input<string | null>(null);
+  readonly opened = output<{ readonly id: string; readonly empty: boolean }>();
+  private readonly service = inject(JobsService);
+  protected readonly customer = signal('');
+  protected readonly promised = signal<Date | null>(null);
+  protected readonly start = signal<Start | null>(null);
+  protected readonly startNow = computed<Start>(() => this.start() ?? (this.from() ? 'copy' : 'answers'));
+  protected readonly chosen = signal<string | null>(null);
+  protected readonly like = computed(() => this.chosen() ?? this.from());
+  protected readonly file = signal<{ readonly name: string; readonly design: unknown } | null>(null);
+  protected readonly refused = signal<string | null>(null);
+  protected readonly starts = [
+    { label: 'ten answers', value: 'answers' },
+    { label: 'a copy', value: 'copy' },
+    { label: 'a job file', value: 'file' },
+  ];
+
+  protected async read(chosen: FileList | null): Promise<void> {
+    const file = chosen?.[0];
+    this.refused.set(null);
+    this.file.set(null);
+    if (!file) return;
+    const text = await file.text();
+    try {
+      const raw = JSON.parse(text) as { readonly design?: unknown };
+      const design = raw.design ?? raw;
+      const read = readDesign(design);
+      if (!read.ok) return this.refused.set(`${file.name}: ${read.message}`);
+      this.file.set({ name: file.name, design });
+      if (!this.customer().trim()) this.customer.set(read.design.brief.customer);
+    } catch {
+      this.refused.set(`${file.name}: this is no JSON; a job file as “Save as a file” or bin/meridex draft writes it is accepted`);
+    }
+  }
+
+  protected create(): void {
+    const customer = this.customer().trim();
+    const [start, from, file, day] = [this.startNow(), this.like(), this.file(), this.promised()];
+    if (!customer) return this.refused.set('Customer: nothing typed; a person’s or an organisation’s name is accepted.');
+    if (start === 'copy' && !from) return this.refused.set('Copy of: nothing chosen; one of the workshop’s jobs is accepted.');
+    if (start === 'file' && !file) return this.refused.set('Job file: none chosen; a .json file that Meridex wrote is accepted.');
+    const promisedOn = day ? isoDay(day) : null;
+    const job = { customer, promisedOn, ...(start === 'copy' ? { from: from! } : {}), ...(start === 'file' ? { design: file!.design } : {}) };
+    this.service.create(job).subscribe({
+      next: ({ id }) => this.opened.emit({ id, empty: start === 'answers' }),
+      error: (error: HttpErrorResponse) => this.refused.set(inWordsOf(error)),
+    });
+  }
+}

@@ -12,6 +12,7 @@ import {
   type FaultProbe,
   type FromAnswers,
   inJob,
+  testPlan,
   inWords,
   isJoined,
   jobFromAnswers,
@@ -138,8 +139,22 @@ function simulateFile(document: Record<string, unknown>, job: Design, id: string
 }
 
 /** Every reading to take, with what it should be, how far it may lie from that, and how things must stand. */
-const expected = (a: Assessment): Outcome =>
-  good(a.prove.map(({ id, where, state, meter, unit, expected, tolerance, dropV, mostV }) => ({ id, where, state, meter: meter.kind, unit, expected, tolerance, dropV, mostV })));
+function expected(design: Design, a: Assessment): Outcome {
+  const plan = testPlan(design, catalogueOf(design))?.groups.flatMap((g) => g.rows) ?? [];
+  return good(
+    [...a.prove, ...plan].map(({ id, where, state, meter, unit, expected: value, tolerance, dropV, mostV }) => ({
+      id,
+      where,
+      state,
+      meter: meter.kind,
+      unit,
+      expected: value,
+      tolerance,
+      dropV,
+      mostV,
+    })),
+  );
+}
 
 /** Causes of at least this probability are printed. */
 const LEAST_SHARE = 0.002;
@@ -180,7 +195,7 @@ async function onJob(command: JobCommand | 'solve', document: unknown): Promise<
   if (command === 'order') return { code: 0, out: orderCsv(orderOfJob(assessJob(job, catalogue).filter((v) => !('vehicle' in inFile) || v.id === id))), err: '' };
   const design = inJob(job, id, catalogue);
   const a = assessIn(job, id, catalogue);
-  if (command === 'expect') return expected(a);
+  if (command === 'expect') return expected(design, a);
   if (command === 'faults') return findFaults(design, inFile);
   if (command === 'diagram') return { code: 0, out: await diagramSvg(design, a), err: '' };
   const plan = circuitPlan(design, catalogue, a);

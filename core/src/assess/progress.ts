@@ -10,6 +10,8 @@ export interface Done {
   readonly ticked: { has(stepId: string): boolean };
   readonly read: { has(rowId: string): boolean };
   readonly state?: string;
+  /** Rows of the test plan beyond each circuit alone, where they are worked out. */
+  readonly plan?: readonly string[];
 }
 
 const share = (part: number, whole: number): Progress => (whole > 0 && part >= whole ? 'solid' : part > 0 ? 'half' : 'hollow');
@@ -20,9 +22,10 @@ export const isOut = (state: string | undefined): boolean => state === 'handed o
 /** Progress of each stage from the design's own content, the ticks and the readings; a stop keeps a stage from complete. */
 export function stageProgress(design: Design, a: Assessment, done: Done): Record<Stage, Progress> {
   const ticked = a.fit.filter((s) => done.ticked.has(s.id)).length;
-  const read = a.prove.filter((r) => done.read.has(r.id)).length;
+  const toRead = [...a.prove.map((r) => r.id), ...(done.plan ?? [])];
+  const read = toRead.filter((id) => done.read.has(id)).length;
   const typed = a.runs.filter((r) => r.spec.lengthFrom === 'typed').length;
-  const proved = read > 0 && read === a.prove.length && ticked === a.fit.length;
+  const proved = read > 0 && read === toRead.length && ticked === a.fit.length;
   const progress: Record<Stage, Progress> = {
     brief: design.brief.plate ? 'solid' : 'half',
     loads: a.day.loads.length ? 'solid' : 'hollow',
@@ -34,7 +37,7 @@ export function stageProgress(design: Design, a: Assessment, done: Done): Record
     checks: a.open.length === 0 ? 'solid' : 'half',
     order: ticked || done.state === 'quoted' || isOut(done.state) ? 'solid' : 'hollow',
     fit: share(ticked, a.fit.length),
-    prove: share(read, a.prove.length),
+    prove: share(read, toRead.length),
     'hand-over': isOut(done.state) ? 'solid' : proved ? 'half' : 'hollow',
     'look-after': done.state === 'in service' ? 'half' : 'hollow',
   };

@@ -31,10 +31,10 @@ const FIELDS: Readonly<Record<string, string>> = {
 };
 
 /** A field's name as its words and its unit. @example fieldWords('inputLimitA') // { words: 'input limit', unit: 'A' } */
-export function fieldWords(key: string): { readonly words: string; readonly unit: string } {
-  const unit = Object.keys(UNITS).find((u) => key.length > u.length && key.endsWith(u)) ?? '';
-  const bare = key.slice(0, key.length - unit.length);
-  const words = FIELDS[key] ?? bare.replace(/([a-z0-9])([A-Z])/g, '$1 $2').toLowerCase();
+export function fieldWords(field: string): { readonly words: string; readonly unit: string } {
+  const unit = Object.keys(UNITS).find((u) => field.length > u.length && field.endsWith(u)) ?? '';
+  const bare = field.slice(0, field.length - unit.length);
+  const words = FIELDS[field] ?? bare.replace(/([a-z0-9])([A-Z])/g, '$1 $2').toLowerCase();
   return { words, unit: UNITS[unit] ?? '' };
 }
 

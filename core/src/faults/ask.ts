@@ -18,7 +18,7 @@ const some = (ids: readonly string[]): string => `${ids.slice(0, NAMED).join(', 
 
 /**
  * What is known of a rig's fault, from a file: `readings` and `complaints` by the ids of its book.
- * @example readKnown(faultBook(design, catalogue), { readings: [{ test: 'rest/volts:battery1', value: 12.1 }] }).ok // true
+ * @example readKnown(faultBook(design, catalogue), { readings: [{ test: 'rest.volts:battery1', value: 12.1 }] }).ok // true
  */
 export function readKnown(book: FaultBook, raw: unknown): KnownRead {
   const parsed = shape.safeParse(raw);

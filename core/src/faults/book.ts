@@ -13,7 +13,7 @@ import { probeInWords, probesOf } from './probes.js';
 import { settled, SITUATIONS, situationsOf, type Settled, type Situation } from './situations.js';
 
 /** A reading that can be taken, with what it should be and what each fault would make it. */
-export interface FaultProbe extends Omit<Probe, 'read' | 'tolerance'> {
+export interface FaultProbe extends Omit<Probe, 'read' | 'tolerance' | 'apart'> {
   /** What to do and how things must stand, as one line. */
   readonly words: string;
   /** How things must stand. */
@@ -66,7 +66,7 @@ export function faultBook(design: Design, catalogue: Catalogue): FaultBook | nul
   const index = new Map(probes.map((p, i) => [p.id, i]));
   return {
     faults: known.map((k) => k.fault),
-    probes: probes.map(({ read: _, tolerance: own, ...p }, i): FaultProbe => {
+    probes: probes.map(({ read: _, tolerance: own, apart: __, ...p }, i): FaultProbe => {
       const expected = soundReads[i]!;
       const tolerance = own?.(sound.get(p.situation)!) ?? Math.hypot(readingTolerance(p.meter, expected, expected), p.modelShare === undefined ? 0 : p.modelShare * expected);
       const step = tolerance / STEPS;

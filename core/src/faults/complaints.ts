@@ -34,14 +34,14 @@ export function complaintsOf(plan: CircuitPlan, probes: readonly Probe[]): reado
   const told = (tells: NonNullable<Probe['tells']>, situation?: Situation): string[] =>
     probes.filter((p) => p.tells === tells && (situation === undefined || p.situation === situation)).map((p) => p.id);
   const loads = plan.runs.filter((r) => r.spec.role === 'load feed').map((r) => ({ id: r.spec.id, load: r.spec.serves.id, gear: r.spec.to.gear, name: r.spec.to.name }));
-  const volts = loads.map((l) => `loads/volts:${l.id}`);
+  const volts = loads.map((l) => `loads.volts:${l.id}`);
   const source = (id: string, words: string, amps: readonly string[]): Complaint[] => (amps.length ? [{ id, words, explains: (_, read) => below(read, amps, NO_SOURCE) }] : []);
-  const inverter = plan.runs.filter((r) => r.spec.role === 'inverter feed').map((r) => ({ volts: `loads/volts:${r.spec.id}`, gear: r.spec.to.gear }));
+  const inverter = plan.runs.filter((r) => r.spec.role === 'inverter feed').map((r) => ({ volts: `loads.volts:${r.spec.id}`, gear: r.spec.to.gear }));
   return [
     ...loads.map(({ id, gear, name }): Complaint => ({
       id: `dead:${id}`,
       words: `${sentence(name)} does nothing`,
-      explains: (f, read) => f.change.drawsNothing?.includes(gear) === true || below(read, [`loads/volts:${id}`], DEAD),
+      explains: (f, read) => f.change.drawsNothing?.includes(gear) === true || below(read, [`loads.volts:${id}`], DEAD),
     })),
     ...(inverter.length
       ? [

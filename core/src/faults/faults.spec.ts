@@ -29,29 +29,29 @@ describe('what each fault would make every test read', () => {
   });
   it('for a blown fuse: all volts across it, none behind it, no amps, and the neighbours as they were', () => {
     const at = (id: string, fault: string): number => probe(book, id).predicted[fault]!;
-    expect(at('loads/volts:load-l1', 'blown:load-l1')).toBeLessThan(0.1);
-    expect(at('loads/fuse:load-l1', 'blown:load-l1')).toBeGreaterThan(12);
-    expect(at('loads/fuse:load-l1', 'open:load-l1')).toBeLessThan(0.05);
-    expect(at('loads/amps:load-l1', 'blown:load-l1')).toBeCloseTo(0, 1);
-    expect(at('loads/volts:load-l2', 'blown:load-l1')).toBeGreaterThan(probe(book, 'loads/volts:load-l2').expected - 0.05);
+    expect(at('loads.volts:load-l1', 'blown:load-l1')).toBeLessThan(0.1);
+    expect(at('loads.fuse:load-l1', 'blown:load-l1')).toBeGreaterThan(12);
+    expect(at('loads.fuse:load-l1', 'open:load-l1')).toBeLessThan(0.05);
+    expect(at('loads.amps:load-l1', 'blown:load-l1')).toBeCloseTo(0, 1);
+    expect(at('loads.volts:load-l2', 'blown:load-l1')).toBeGreaterThan(probe(book, 'loads.volts:load-l2').expected - 0.05);
   });
   it('for a poor return: volts lost in the return, none of them in the feed', () => {
-    const p = probe(book, 'loads/return:load-l1');
+    const p = probe(book, 'loads.return:load-l1');
     expect(p.predicted['bad-return:load-l1']!).toBeGreaterThan(p.expected + 1);
     expect(p.predicted['joint:load-l1']!).toBeLessThan(p.expected + 0.1);
   });
   it('for the block’s feed: everything on the block is dark, and nothing beside it', () => {
-    expect(probe(book, 'loads/volts:load-l1').predicted['blown:bus-block']!).toBeLessThan(0.1);
-    expect(probe(book, 'loads/volts:bus-inverter').predicted['blown:bus-block']!).toBeGreaterThan(12);
+    expect(probe(book, 'loads.volts:load-l1').predicted['blown:bus-block']!).toBeLessThan(0.1);
+    expect(probe(book, 'loads.volts:bus-inverter').predicted['blown:bus-block']!).toBeGreaterThan(12);
   });
   it('for triggers: dead with the engine running, or live without it and feeding the bank from the starting battery', () => {
-    expect(probe(book, 'engine/trigger:charger').predicted['no-trigger:charger']!).toBe(0);
-    expect(probe(book, 'engine/out-amps:charger').predicted['no-trigger:charger']!).toBeCloseTo(0, 1);
-    expect(probe(book, 'rest/trigger:charger').predicted['always-on:charger']!).toBeGreaterThan(11);
-    expect(probe(book, 'rest/volts:starting').predicted['always-on:charger']!).toBeLessThan(probe(book, 'rest/volts:starting').expected - 0.1);
+    expect(probe(book, 'engine.trigger:charger').predicted['no-trigger:charger']!).toBe(0);
+    expect(probe(book, 'engine.out-amps:charger').predicted['no-trigger:charger']!).toBeCloseTo(0, 1);
+    expect(probe(book, 'rest.trigger:charger').predicted['always-on:charger']!).toBeGreaterThan(11);
+    expect(probe(book, 'rest.volts:starting').predicted['always-on:charger']!).toBeLessThan(probe(book, 'rest.volts:starting').expected - 0.1);
   });
   it('for panels that are swapped: minus the open volts; for dark ones nothing', () => {
-    const open = probe(book, 'sun/open:panel');
+    const open = probe(book, 'sun.open:panel');
     expect(open.predicted['reversed:panel']!).toBeCloseTo(-open.expected, 0);
     expect(open.predicted['dark:panel']!).toBe(0);
   });
@@ -117,7 +117,7 @@ describe('the search for a fault', () => {
   });
   it('says what a reading rules out, and what each answer of the next test would mean', () => {
     const book = bookOf('vet');
-    const s = searchFault(book, { readings: [{ test: 'loads/volts:bus-block', value: probe(book, 'loads/volts:bus-block').expected }], complaints: ['dead:load-l1'] });
+    const s = searchFault(book, { readings: [{ test: 'loads.volts:bus-block', value: probe(book, 'loads.volts:bus-block').expected }], complaints: ['dead:load-l1'] });
     expect(s.ruledOut).toContain('Bus bars → fuse block: its fuse is blown');
     const branches = s.next!.branches;
     expect(branches.length).toBeGreaterThan(1);
@@ -127,9 +127,9 @@ describe('the search for a fault', () => {
   it('says so when the readings fit no single fault', () => {
     const book = bookOf('vet');
     const readings = [
-      { test: 'loads/volts:load-l1', value: 5 },
-      { test: 'loads/volts:load-l2', value: 30 },
-      { test: 'loads/volts:bus-inverter', value: 2 },
+      { test: 'loads.volts:load-l1', value: 5 },
+      { test: 'loads.volts:load-l2', value: 30 },
+      { test: 'loads.volts:bus-inverter', value: 2 },
     ];
     expect(searchFault(book, { readings, complaints: [] }).noneFits).toBeTrue();
   });
@@ -141,8 +141,8 @@ describe('the search for a fault', () => {
     };
     expect(said({ readings: [{ test: 'attic', value: 1 }] })).toMatch(/^readings\.0\.test: came attic; one of .* is accepted/);
     expect(said({ complaints: ['smells'] })).toMatch(/^complaints\.0: came smells/);
-    expect(said({ readings: [{ test: 'rest/volts:battery1', value: 'twelve' }] })).toMatch(/^readings\.0\.value: /);
-    expect(said({ readings: [{ test: 'rest/volts:battery1', value: 12.8 }] })).toBe('taken');
+    expect(said({ readings: [{ test: 'rest.volts:battery1', value: 'twelve' }] })).toMatch(/^readings\.0\.value: /);
+    expect(said({ readings: [{ test: 'rest.volts:battery1', value: 12.8 }] })).toBe('taken');
   });
   it('is the exact law over the book’s own table', () => {
     const table = tableOf(bookOf('bees'), NOTHING);

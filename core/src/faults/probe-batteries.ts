@@ -12,7 +12,7 @@ function onDisplay(house: readonly string[]): readonly Probe[] {
   const unseen = (s: SettledState, fault: Fault): number => (fault.shows?.unseen ?? []).reduce((sum, l) => sum + drawn(s, l), 0);
   return [
     {
-      id: 'loads/display',
+      id: 'loads.display',
       what: 'amps that the battery display shows going out',
       meter: { kind: 'shunt' },
       unit: 'A',
@@ -22,7 +22,7 @@ function onDisplay(house: readonly string[]): readonly Probe[] {
       read: (s, fault) => all(s) - unseen(s, fault),
     },
     {
-      id: 'loads/display-clamp',
+      id: 'loads.display-clamp',
       what: 'amps that the battery display shows, less what a clamp on the battery’s lead shows',
       meter: CLAMP,
       unit: 'A',
@@ -44,7 +44,7 @@ export function probesOnBatteries(plan: CircuitPlan): readonly Probe[] {
   return [
     ...house.flatMap(({ id, name }): Probe[] => [
       {
-        id: `rest/volts:${id}`,
+        id: `rest.volts:${id}`,
         what: `volts at the posts of the ${name}`,
         meter: VOLT,
         unit: 'V',
@@ -55,7 +55,7 @@ export function probesOnBatteries(plan: CircuitPlan): readonly Probe[] {
         read: (s) => battery(s, id).volt,
       },
       {
-        id: `loads/volts:${id}`,
+        id: `loads.volts:${id}`,
         tells: 'the bank',
         what: `volts at the posts of the ${name}`,
         meter: VOLT,
@@ -66,28 +66,30 @@ export function probesOnBatteries(plan: CircuitPlan): readonly Probe[] {
         modelShare: 0.01,
         read: (s) => battery(s, id).volt,
       },
-      { id: `loads/amps:${id}`, what: `amps out of the ${name}`, meter: CLAMP, unit: 'A', situation: 'loads', minutes: CLAMP_MIN, about: 'house', read: (s) => battery(s, id).amp },
+      { id: `loads.amps:${id}`, what: `amps out of the ${name}`, meter: CLAMP, unit: 'A', situation: 'loads', minutes: CLAMP_MIN, about: 'house', read: (s) => battery(s, id).amp },
     ]),
     ...(shunt ? onDisplay(house.map((h) => h.id)) : []),
     {
-      id: 'rest/volts:starting',
+      id: 'rest.volts:starting',
       what: 'volts at the posts of the starting battery',
       meter: VOLT,
       unit: 'V',
       situation: 'rest',
       minutes: AT_HAND_MIN,
       about: 'starting',
+      apart: true,
       modelShare: 0.01,
       read: (s) => battery(s, 'starting').volt,
     },
     {
-      id: 'engine/volts:starting',
+      id: 'engine.volts:starting',
       what: 'volts at the posts of the starting battery',
       meter: VOLT,
       unit: 'V',
       situation: 'engine',
       minutes: AT_HAND_MIN,
       about: 'starting',
+      apart: true,
       modelShare: 0.02,
       read: (s) => battery(s, 'starting').volt,
     },

@@ -12,13 +12,14 @@ function onChargers(plan: CircuitPlan): Probe[] {
     const wired = inputs.some((i) => i.by === 'vehicle') && plan.design.converters[id]?.trigger === 'ignition wire';
     const posts = (s: SettledState): number => s.batteries.find((b) => b.id === 'starting')?.volt ?? 0;
     const trigger = (situation: 'engine' | 'rest', sound: number): Probe => ({
-      id: `${situation}/trigger:${id}`,
+      id: `${situation}.trigger:${id}`,
       what: `volts on the trigger wire at the ${name}`,
       meter: VOLT,
       unit: 'V',
       situation,
       minutes: AT_HAND_MIN,
       about: id,
+      apart: true,
       modelShare: 0.02,
       read: (s, fault) => posts(s) * (fault.shows?.triggerShare?.[id] ?? sound),
     });
@@ -26,7 +27,7 @@ function onChargers(plan: CircuitPlan): Probe[] {
       ...(feed
         ? [
             {
-              id: `engine/in-volts:${id}`,
+              id: `engine.in-volts:${id}`,
               what: `volts at the input of the ${name}`,
               meter: VOLT,
               unit: 'V' as const,
@@ -36,7 +37,7 @@ function onChargers(plan: CircuitPlan): Probe[] {
               read: (s: SettledState) => at(s, feed.spec.id).toV,
             },
             {
-              id: `engine/in-amps:${id}`,
+              id: `engine.in-amps:${id}`,
               what: `amps into the ${name}`,
               meter: CLAMP,
               unit: 'A' as const,
@@ -50,7 +51,7 @@ function onChargers(plan: CircuitPlan): Probe[] {
       ...(out && feed
         ? [
             {
-              id: `engine/out-amps:${id}`,
+              id: `engine.out-amps:${id}`,
               tells: 'what comes in' as const,
               what: `amps out of the ${name}`,
               meter: CLAMP,
@@ -65,7 +66,7 @@ function onChargers(plan: CircuitPlan): Probe[] {
       ...(feed
         ? [
             {
-              id: `full/volts:${id}`,
+              id: `full.volts:${id}`,
               tells: 'what it holds' as const,
               what: `volts at the output of the ${name}`,
               meter: VOLT,
@@ -88,13 +89,14 @@ function onSun(plan: CircuitPlan): Probe[] {
   const open = plan.plant.arrays
     .filter((a) => a.into?.in === 'converters')
     .map((a, n): Probe => ({
-      id: `sun/open:${a.ref.id}`,
+      id: `sun.open:${a.ref.id}`,
       what: `open-circuit volts of the ${a.portable ? 'portable panels' : n ? `panels ${n + 1}` : 'panels'}, parted from the regulator`,
       meter: VOLT,
       unit: 'V',
       situation: 'sun',
       minutes: AT_THE_ROOF_MIN,
       about: a.ref.id,
+      apart: true,
       modelShare: OPEN_SHARE,
       read: (_, fault) => a.part.vocV * a.inSeries * (fault.shows?.openShare?.[a.ref.id] ?? 1),
     }));
@@ -102,7 +104,7 @@ function onSun(plan: CircuitPlan): Probe[] {
   const given = regulators.map((id): Probe => {
     const out = plan.runs.find((r) => r.spec.role === 'charger output' && r.spec.serves.id === id);
     return {
-      id: `sun/amps:${id}`,
+      id: `sun.amps:${id}`,
       tells: 'what comes in' as const,
       what: `amps out of the ${out?.spec.from.name ?? 'regulator'}`,
       meter: CLAMP,
@@ -125,7 +127,7 @@ const onMains = (plan: CircuitPlan): Probe[] =>
       return out
         ? [
             {
-              id: `mains/amps:${c.ref.id}`,
+              id: `mains.amps:${c.ref.id}`,
               tells: 'what comes in' as const,
               what: `amps out of the ${out.spec.from.name}`,
               meter: CLAMP,

@@ -14,10 +14,10 @@ function onRun(r: Fitted): Probe[] {
   const fuse = figures.fuseType === 'breaker' ? 'breaker' : 'fuse';
   const across = (s: SettledState, fault: Fault): number => (fault.shows?.blown === id ? at(s, id).fromV : Math.abs(at(s, id).amp) * ohm);
   return [
-    { id: `loads/volts:${id}`, what: `volts at the ${end}`, meter: VOLT, unit: 'V', situation: 'loads', minutes: ends ? TO_A_LOAD_MIN : AT_HAND_MIN, about: id, read: (s) => at(s, id).toV },
+    { id: `loads.volts:${id}`, what: `volts at the ${end}`, meter: VOLT, unit: 'V', situation: 'loads', minutes: ends ? TO_A_LOAD_MIN : AT_HAND_MIN, about: id, read: (s) => at(s, id).toV },
     // A bank's lead ends at the bars themselves: its return is lost on the way from the post.
     {
-      id: `loads/return:${id}`,
+      id: `loads.return:${id}`,
       what: `volts from the negative of the ${spec.role === 'bank lead' ? spec.from.name : end} to the negative bar`,
       meter: VOLT,
       unit: 'V',
@@ -27,12 +27,12 @@ function onRun(r: Fitted): Probe[] {
       read: (s) => Math.abs((s.solved.nodeVolt[spec.role === 'bank lead' ? spec.from.minus : spec.to.minus] ?? 0) - (s.solved.nodeVolt['bus-'] ?? 0)),
     },
     ...(spec.ends.length
-      ? [{ id: `loads/fuse:${id}`, what: `volts across the ${fuse} of ${spec.name}`, meter: VOLT, unit: 'V' as const, situation: 'loads' as const, minutes: AT_HAND_MIN, about: id, read: across }]
+      ? [{ id: `loads.fuse:${id}`, what: `volts across the ${fuse} of ${spec.name}`, meter: VOLT, unit: 'V' as const, situation: 'loads' as const, minutes: AT_HAND_MIN, about: id, read: across }]
       : []),
     ...(spec.usualA >= LEAST_A
       ? [
           {
-            id: `loads/amps:${id}`,
+            id: `loads.amps:${id}`,
             what: `amps in the feed of ${spec.name}`,
             meter: CLAMP,
             unit: 'A' as const,
@@ -57,7 +57,7 @@ function onOutputs(plan: CircuitPlan): Probe[] {
       return by
         ? [
             {
-              id: `${by}/lost:${spec.id}`,
+              id: `${by}.lost:${spec.id}`,
               what: `volts lost from the ${spec.from.name} to the ${spec.to.name}, feed and return`,
               meter: VOLT,
               unit: 'V',
@@ -77,7 +77,7 @@ const onLinks = (plan: CircuitPlan): Probe[] =>
     .filter((r) => r.spec.role === 'link')
     .flatMap(({ spec }): Probe[] =>
       (['engine', 'rest'] as const).map((situation): Probe => ({
-        id: `${situation}/link:${spec.id}`,
+        id: `${situation}.link:${spec.id}`,
         ...(situation === 'engine' ? { tells: 'what comes in' as const } : {}),
         what: `volts on the house side of the isolator`,
         meter: VOLT,
@@ -92,5 +92,8 @@ const onLinks = (plan: CircuitPlan): Probe[] =>
 
 const UNDER_LOAD: ReadonlySet<string> = new Set(['bank lead', 'block feed', 'group feed', 'inverter feed', 'load feed']);
 
+/** Readings on the ways by which the bank is charged. */
+export const probesOnWays = (plan: CircuitPlan): readonly Probe[] => [...onOutputs(plan), ...onLinks(plan)];
+
 /** Readings along the runs. */
-export const probesOnRuns = (plan: CircuitPlan): readonly Probe[] => [...plan.runs.filter((r) => UNDER_LOAD.has(r.spec.role)).flatMap(onRun), ...onOutputs(plan), ...onLinks(plan)];
+export const probesOnRuns = (plan: CircuitPlan): readonly Probe[] => [...plan.runs.filter((r) => UNDER_LOAD.has(r.spec.role)).flatMap(onRun), ...probesOnWays(plan)];

@@ -21,6 +21,8 @@ export interface Probe {
   readonly tells?: 'what comes in' | 'what it holds' | 'the bank';
   /** Share of the expected figure by which the model itself may be off, where it is not the usual one. */
   readonly modelShare?: number;
+  /** It reads the same whether much or little flows into the bank. */
+  readonly apart?: boolean;
   readonly read: (s: SettledState, fault: Fault) => number;
 }
 

@@ -2,14 +2,20 @@ import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { boundInWords, explainRun } from '../explain/index.js';
+import { testPlan } from '../test-plan/index.js';
 import { handOverPack } from './pack.js';
 
 const { design } = DEMO_JOBS.find((j) => j.key === 'vet')!;
 const a = assess(design, SHIPPED_CATALOGUE);
+const plan = testPlan(design, SHIPPED_CATALOGUE)!;
 
 describe('the hand-over pack', () => {
   const row = a.prove[2]!;
-  const pack = handOverPack(design, a, 'dual-cab ute', { [row.id]: { value: row.expected, at: '2026-11-20T10:00:00Z', by: 'owner' } });
+  const pack = handOverPack(design, a, 'dual-cab ute', {
+    readings: { [row.id]: { value: row.expected, at: '2026-11-20T10:00:00Z', by: 'owner' } },
+    plan,
+    ticked: new Set([a.fit[0]!.id]),
+  });
   const table = (title: string) => pack.tables.find((t) => t.title === title)!;
 
   it('lists every circuit and every fuse', () => {
@@ -19,6 +25,16 @@ describe('the hand-over pack', () => {
   it('has the readings as left, with their verdict', () => {
     expect(table('Readings as left').rows[2]).toEqual(jasmine.arrayContaining(['agrees', '2026-11-20']));
     expect(table('Readings as left').rows[1]).toContain('not read');
+  });
+  it('has the readings by each source too, and says before all else what keeps it from being final', () => {
+    const planned = plan.groups.reduce((n, g) => n + g.rows.length, 0);
+    expect(table('Readings as left').rows.length).toBe(a.prove.length + planned);
+    expect(pack.gaps).toContain(`${a.fit.length - 1} of ${a.fit.length} fitting steps are not ticked`);
+    expect(pack.gaps).toContain(`${a.prove.length + planned - 1} of ${a.prove.length + planned} readings are not taken`);
+    const every = Object.fromEntries([...a.prove, ...plan.groups.flatMap((g) => g.rows)].map((r) => [r.id, { value: r.expected, at: '2026-11-20T10:00:00Z', by: 'owner' }]));
+    const all = handOverPack(design, { ...a, tellTales: { ...a.tellTales, stops: 0, looks: 0 } }, 'ute', { readings: every, plan, ticked: new Set(a.fit.map((s) => s.id)) });
+    expect(all.gaps).toEqual([]);
+    expect(all.tables.find((t) => t.title === 'Readings as left')!.rows.every((r) => r[4] === 'agrees')).toBeTrue();
   });
   it('hands 230 V to the licensed electrician and declares nothing', () => expect(pack.cautions.join(' ')).toMatch(/no declaration of compliance.*licensed electrician/s));
   it('says what is still open', () => expect(pack.openFindings.length).toBe(a.open.length));

@@ -1,9 +1,10 @@
 import type { Assessment } from '../assess/index.js';
 import type { Design } from '../design/index.js';
-import { judgeReading } from '../prove/index.js';
+import { type Judged, judgeReading, type ProveRow } from '../prove/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
 import { amps, figure, rating } from '../quantity/index.js';
 import { inWords } from '../rules/index.js';
+import { judgeRow, type TestPlan } from '../test-plan/index.js';
 
 /** A table of the pack: rows of text under headings. */
 export interface PackTable {
@@ -20,9 +21,19 @@ export interface PackReading {
   readonly by: string;
 }
 
+/** How the job stands: what was read of the plan, and which steps are ticked. */
+export interface LeftAs {
+  readonly readings: Readonly<Record<string, PackReading>>;
+  /** Null while it has no circuit. */
+  readonly plan: TestPlan | null;
+  readonly ticked: { has(stepId: string): boolean };
+}
+
 /** What is handed over with the vehicle. */
 export interface Pack {
   readonly title: string;
+  /** What keeps it from being final, in words: printed before all else. */
+  readonly gaps: readonly string[];
   readonly vehicle: string;
   readonly summary: readonly (readonly [name: string, value: string])[];
   readonly tables: readonly PackTable[];
@@ -63,12 +74,16 @@ function fuses(a: Assessment): PackTable {
   return { title: 'Fuse map', headings: ['No.', 'Where', 'Fuse', 'Feeds'], rows, right: [] };
 }
 
-function readings(a: Assessment, taken: Readonly<Record<string, PackReading>>): PackTable {
-  const rows = a.prove.map((row) => {
+function readings(a: Assessment, { readings: taken, plan }: LeftAs): PackTable {
+  const values = Object.fromEntries(Object.entries(taken).map(([id, r]) => [id, r.value]));
+  const line = (row: ProveRow, judge: (read: number) => Judged | null): string[] => {
     const got = taken[row.id];
     const expected = `${figure(row.expected, 2)} ± ${figure(row.tolerance, 2)} ${row.unit}`;
-    return [row.where, row.state, expected, got ? `${figure(got.value, 2)} ${row.unit}` : 'not read', got ? judgeReading(row, got.value).verdict : '–', got ? got.at.slice(0, 10) : ''];
-  });
+    return [row.where, row.state, expected, got ? `${figure(got.value, 2)} ${row.unit}` : 'not read', (got && judge(got.value)?.verdict) ?? '–', got ? got.at.slice(0, 10) : ''];
+  };
+  const alone = a.prove.map((row) => line(row, (read) => judgeReading(row, read)));
+  const planned = (plan?.groups ?? []).flatMap((g) => g.rows.map((row) => line(row, () => judgeRow(row, g, values))));
+  const rows = [...alone, ...planned];
   return { title: 'Readings as left', headings: ['Where', 'State', 'Expected', 'Read', 'Verdict', 'Day'], rows, right: [2, 3] };
 }
 
@@ -89,12 +104,31 @@ function watching(a: Assessment): PackTable {
   return { title: 'What is watched', headings: ['Quantity', 'Instrument', 'Range', 'Seen'], rows: a.supply.watched.map((w) => [w.quantity, w.instrument, w.range, w.seenAt]), right: [] };
 }
 
+const counted = (n: number, one: string, many: string): string => (n === 1 ? `1 ${one}` : `${n} ${many}`);
+
+/** What keeps a pack from being final: findings, steps and readings that are open, and figures that are off. */
+function gapsOf(a: Assessment, { readings: taken, plan, ticked }: LeftAs): string[] {
+  const rows = [...a.prove, ...(plan?.groups.flatMap((g) => g.rows) ?? [])];
+  const unread = rows.filter((r) => !(r.id in taken)).length;
+  const steps = a.fit.filter((s) => !ticked.has(s.id)).length;
+  const { stops, looks } = a.tellTales;
+  const unsized = a.runs.filter((r) => !r.ok).length;
+  return [
+    ...(stops ? [`${counted(stops, 'finding is', 'findings are')} to stop at`] : []),
+    ...(looks ? [`${counted(looks, 'finding is', 'findings are')} to look at`] : []),
+    ...(unsized ? [`${counted(unsized, 'run has', 'runs have')} no size`] : []),
+    ...(steps ? [`${steps} of ${a.fit.length} fitting steps are not ticked`] : []),
+    ...(unread ? [`${unread} of ${rows.length} readings are not taken`] : []),
+  ];
+}
+
 /** The content of the hand-over pack, ready to be set on paper. */
-export function handOverPack(design: Design, a: Assessment, vehicleName: string, taken: Readonly<Record<string, PackReading>>): Pack {
+export function handOverPack(design: Design, a: Assessment, vehicleName: string, left: LeftAs): Pack {
   const { supply, day } = a;
   const bank = supply.bank;
   return {
     title: design.brief.customer,
+    gaps: gapsOf(a, left),
     vehicle: `${vehicleName}${design.brief.plate ? ` · ${design.brief.plate}` : ''}`,
     summary: [
       [
@@ -111,7 +145,7 @@ export function handOverPack(design: Design, a: Assessment, vehicleName: string,
         : []),
       ...supply.charging.map((c): [string, string] => [`To full while ${c.from === 'mains' ? 'on mains' : 'driving'}`, `${figure(c.hours, 1)} h at ${c.chargerA} A`]),
     ],
-    tables: [loads(a), circuits(a), fuses(a), settings(a), watching(a), readings(a, taken)],
+    tables: [loads(a), circuits(a), fuses(a), settings(a), watching(a), readings(a, left)],
     openFindings: a.open.map((f) => `${f.severity === 'stop' ? 'Stop' : 'Look'}: ${inWords(f).say} ${inWords(f).fix}`),
     accepted: a.findings.filter((f) => design.accepted[f.key]).map((f) => `${inWords(f).say} Accepted by ${design.accepted[f.key]!.by}: ${design.accepted[f.key]!.reason}`),
     cautions: CAUTIONS,

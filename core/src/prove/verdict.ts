@@ -23,10 +23,23 @@ export interface Expected {
   readonly unit: 'V' | 'A';
   /** Run that feeds it, by name; null for a battery's own posts. */
   readonly run: string | null;
+  /** Share of the drop (of the figure itself in amps) by which the model may be off, where it is not the usual one. */
+  readonly modelShare?: number;
+  /** How things may stand so that it falls short without a fault. */
+  readonly excuses?: { readonly batteryFull?: boolean; readonly sunBelowWm2?: number };
+  /** Where to look first when it is off. */
+  readonly look?: string;
+}
+
+/** How things stood while it was read, as far as that is known. */
+export interface ReadIn {
+  readonly batteryFull?: boolean | null;
+  readonly sunWm2?: number | null;
 }
 
 function off(e: Expected, difference: number): string {
   const by = `${figure(Math.abs(difference), 2)} ${e.unit}`;
+  if (e.look !== undefined) return `Off by ${by} ${difference < 0 ? 'low' : 'high'}: ${e.look}.`;
   if (e.run === null) return `Off by ${by}: is the battery rested, charged and alone?`;
   return difference < 0 ? `Off by ${by} low: measure across the fuse holder and each joint of ${e.run}, the biggest drop first.` : `Off by ${by} high: is the load on, and drawing what was entered?`;
 }
@@ -46,8 +59,8 @@ const SAYS: Readonly<Record<Verdict, (e: Expected, difference: number, read: num
  * Judges a reading by the law of verdicts; more volts at a load than its battery has would be energy from nothing, unless the
  * figure is one of a slipped unit.
  */
-export function judgeReading(e: Expected, read: number): Judged {
-  const { verdict } = readingVerdict({ kind: 'reading', value: read, expected: e.expected, meter: e.meter, dropV: e.dropV, modelShare: MODEL_SHARE });
+export function judgeReading(e: Expected, read: number, state: ReadIn = {}): Judged {
+  const { verdict } = readingVerdict({ kind: 'reading', value: read, expected: e.expected, meter: e.meter, dropV: e.dropV, modelShare: e.modelShare ?? MODEL_SHARE, excuses: e.excuses, state });
   const judged: Verdict = e.mostV !== null && read > e.mostV && verdict !== 'unit' ? 'impossible' : verdict;
   const difference = read - e.expected;
   return { verdict: judged, difference, say: SAYS[judged](e, difference, read) };

@@ -1,4 +1,4 @@
-import { assess, DEMO_JOBS, catalogueOf, type DemoJob } from '@meridex/core';
+import { assess, DEMO_JOBS, catalogueOf, type DemoJob, testPlan } from '@meridex/core';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import { sql } from 'drizzle-orm';
 import pg from 'pg';
@@ -26,7 +26,8 @@ async function loadJob(tx: Tx, workshopId: string, demo: DemoJob): Promise<void>
   for (const step of a.fit.slice(0, Math.floor(demo.tickedShare * a.fit.length))) await keepTick(tx, workshopId, jobId, { id: crypto.randomUUID(), stepId: step.id, done: true, author: DEMO.name });
   if (demo.readings === 'none') return;
   const faultyAt = demo.readings === 'one off' ? a.prove.findIndex((r) => /pump/.test(r.where)) : -1;
-  for (const [i, row] of a.prove.entries()) {
+  const plan = testPlan(demo.design, catalogueOf(demo.design))?.groups.flatMap((g) => g.rows) ?? [];
+  for (const [i, row] of [...a.prove, ...plan].entries()) {
     await keepReading(tx, workshopId, jobId, { id: crypto.randomUUID(), rowId: row.id, value: madeUp(row.expected, i, i === faultyAt), unit: row.unit, revision: 1, author: DEMO.name });
   }
 }

@@ -1,4 +1,4 @@
-import { type Assessment, assessWhole, catalogueOf, type Design, type Done, inWords, type Progress, type Stage, stageProgress, STAGES, vehicleIds, vehicleName } from '@meridex/core';
+import { type Assessment, assessWhole, catalogueOf, type Design, type Done, inWords, type Progress, type Stage, stageProgress, STAGES, testPlan, vehicleIds, vehicleName } from '@meridex/core';
 
 /** What holds a job up, with its weight. */
 export interface Hold {
@@ -54,7 +54,8 @@ function next(a: Assessment, done: Done, state: string, note: string): JobSummar
 /** Works a job out for the lists. */
 export function summaryOf(job: Job, design: Design, done: Done): JobSummary {
   const a = assessWhole(design, catalogueOf(design));
-  const progress = stageProgress(design, a, done);
+  const plan = testPlan(design, catalogueOf(design))?.groups.flatMap((g) => g.rows.map((r) => r.id)) ?? [];
+  const progress = stageProgress(design, a, { ...done, plan });
   return {
     customer: design.brief.customer,
     vehicle: vehicleIds(design)

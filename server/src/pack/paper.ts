@@ -4,6 +4,7 @@ import { printed } from '../paper/fonts.js';
 
 const INK = '#1D2629';
 const MUTED = '#5A6468';
+const STOP = '#A8123A';
 const RULE = '#D6D0C4';
 
 /** The embedded face has no arrows or marks; they are spelt out on paper. */
@@ -48,6 +49,7 @@ export function packPdf(pack: Pack, workshop: string, revision: number, day: str
       { text: pack.title, style: 'h1' },
       { text: `${pack.vehicle} · hand-over pack of ${day}`, style: 'muted', margin: [0, 2, 0, 12] },
       { table: { widths: [170, '*'], body: pack.summary.map(([k, v]) => [{ text: k, color: MUTED }, { text: spelt(v) }]) }, layout: 'noBorders' },
+      ...(pack.gaps.length ? [{ text: 'Not final', style: 'h2', color: STOP } as Content, { ul: pack.gaps.map(spelt), color: STOP } as Content] : []),
       ...list('Cautions', pack.cautions),
       ...pack.tables.map(tableOf),
       ...list('Still open', pack.openFindings),

@@ -1,4 +1,4 @@
-import { assessIn, catalogueOf, handOverPack, recordsOf, vehicleOf } from '@meridex/core';
+import { assessIn, catalogueOf, handOverPack, recordsOf, testPlan, vehicleOf } from '@meridex/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
@@ -6,6 +6,7 @@ import { designOf, NO_VEHICLE, vehicleAsked } from '../designs/of-vehicle.js';
 import { newestRevision } from '../designs/store.js';
 import { personOf, signedIn } from '../http/guard.js';
 import { latest, readingsOf } from '../readings/store.js';
+import { ticksOf } from '../ticks/store.js';
 import { packPdf } from './paper.js';
 
 export const packRoutes =
@@ -17,7 +18,7 @@ export const packRoutes =
       const { jobId } = request.params;
       const found = await db.inWorkshop(person.workshopId, async (tx) => {
         const revision = await newestRevision(tx, jobId);
-        return revision && { revision, readings: latest(await readingsOf(tx, jobId)) };
+        return revision && { revision, readings: latest(await readingsOf(tx, jobId)), ticks: await ticksOf(tx, jobId) };
       });
       if (!found) return reply.code(404).send({ message: 'This job is not in your workshop.' });
       const { vehicle } = request.query;
@@ -27,7 +28,10 @@ export const packRoutes =
       const own = recordsOf(vehicle, found.readings);
       const values = Object.fromEntries(Object.entries(own).map(([row, r]) => [row, r.value]));
       const taken = Object.fromEntries(Object.entries(own).map(([row, r]) => [row, { value: r.value, at: r.at, by: r.author }]));
-      const pack = handOverPack(design, assessIn(job, vehicle, catalogueOf(job), { readings: values }), vehicleOf(design).name, taken);
+      const done = Object.fromEntries(found.ticks.map((t) => [t.stepId, t.done]));
+      const ticked = new Set(Object.entries(recordsOf(vehicle, done)).flatMap(([step, is]) => (is ? [step] : [])));
+      const left = { readings: taken, plan: testPlan(design, catalogueOf(job)), ticked };
+      const pack = handOverPack(design, assessIn(job, vehicle, catalogueOf(job), { readings: values }), vehicleOf(design).name, left);
       const pdf = await packPdf(pack, person.workshop, number, new Date().toISOString().slice(0, 10));
       const name = `${pack.title.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-pack.pdf`;
       return reply.header('content-disposition', `inline; filename="${name}"`).type('application/pdf').send(pdf);

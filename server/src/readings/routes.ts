@@ -11,7 +11,7 @@ const reading = z.object({
   id: z.uuid(),
   rowId: z.string().min(1).max(120),
   value: z.number().min(-100000).max(100000),
-  unit: z.enum(['V', 'A', 'mV']),
+  unit: z.enum(['V', 'A', 'mV', '%', 'W/m²']),
   revision: z.number().int().min(1),
 });
 

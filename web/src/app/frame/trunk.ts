@@ -4,6 +4,7 @@ import { vehicleOf } from '@meridex/core';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { RecordService } from '../services/record.service';
+import { TestPlanService } from '../services/test-plan.service';
 import { lugsOf } from './progress';
 import { STAGE_LIST } from './stages';
 
@@ -20,6 +21,7 @@ export class Trunk {
   protected readonly designs = inject(DesignService);
   private readonly assessments = inject(AssessmentService);
   private readonly records = inject(RecordService);
+  private readonly tests = inject(TestPlanService);
   protected readonly stages = STAGE_LIST;
   protected readonly vehicle = computed(() => {
     const design = this.designs.design();
@@ -27,6 +29,6 @@ export class Trunk {
   });
   protected readonly lugs = computed(() => {
     const [design, a] = [this.designs.design(), this.assessments.assessment()];
-    return design && a ? lugsOf(design, a, { ticked: this.records.ticked(), read: this.records.readings() }) : null;
+    return design && a ? lugsOf(design, a, { ticked: this.records.ticked(), read: this.records.readings(), plan: this.tests.rows().map((r) => r.id) }) : null;
   });
 }

@@ -3,6 +3,7 @@ import { figure, handOverPack, vehicleOf } from '@meridex/core';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { RecordService } from '../services/record.service';
+import { TestPlanService } from '../services/test-plan.service';
 import { SyncService } from '../sync/sync.service';
 
 /** What goes with the vehicle: circuit list, fuse map, readings and cautions, on paper. */
@@ -62,21 +63,13 @@ export class HandOverStage {
   protected readonly assessments = inject(AssessmentService);
   private readonly records = inject(RecordService);
   private readonly sync = inject(SyncService);
+  private readonly tests = inject(TestPlanService);
   protected readonly pack = computed(() => {
     const design = this.designs.design()!;
     const taken = Object.fromEntries([...this.records.readings()].map(([row, r]) => [row, { value: r.value, at: r.at ?? '', by: r.author ?? '' }]));
-    return handOverPack(design, this.assessments.assessment()!, vehicleOf(design).name, taken);
+    return handOverPack(design, this.assessments.assessment()!, vehicleOf(design).name, { readings: taken, plan: this.tests.plan(), ticked: this.records.ticked() });
   });
-  protected readonly missing = computed(() => {
-    const a = this.assessments.assessment()!;
-    const steps = a.fit.filter((s) => !this.records.ticked().has(s.id)).length;
-    const readings = a.prove.filter((r) => !this.records.readings().has(r.id)).length;
-    return [
-      ...(a.open.length ? [`${a.open.length} ${a.open.length === 1 ? 'finding is' : 'findings are'} open: ${a.tellTales.stops} to stop, ${a.tellTales.looks} to look at`] : []),
-      ...(steps ? [`${steps} of ${a.fit.length} fitting steps are not ticked`] : []),
-      ...(readings ? [`${readings} of ${a.prove.length} readings are not taken`] : []),
-    ];
-  });
+  protected readonly missing = computed(() => this.pack().gaps);
   protected readonly figure = figure;
   protected readonly waiting = computed(() => this.sync.ofJob(this.designs.jobId() ?? '').length);
 }

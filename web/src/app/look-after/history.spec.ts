@@ -1,4 +1,4 @@
-import { signal } from '@angular/core';
+import { type signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import type { HistoryEntry } from '@meridex/contract';
 import { copyDesign, DEMO_JOBS, type Design } from '@meridex/core';

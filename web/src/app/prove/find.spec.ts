@@ -29,6 +29,20 @@ describe('the search for a fault on screen', () => {
     expect(element.querySelectorAll('.causes li').length).toBeGreaterThan(3);
   });
 
+  it('uses what Prove read when it is told to, and gives its own readings to the record', async () => {
+    const { element, bench, read, settle, click } = await open();
+    const probe = book.probes.find((p) => p.id === 'engine.out-amps:charger')!;
+    bench.read(probe.id, probe.expected, 'A');
+    await settle();
+    expect(text(element)).toContain('One reading of Prove not used here');
+    await click(button(element, 'Use it'));
+    for (let i = 0; i < 4; i++) await settle();
+    expect(text(element)).not.toContain('not used here');
+    const before = bench.readings().size;
+    await read('12.1');
+    expect(bench.readings().size).toBe(before + 1);
+  });
+
   it('is led by readings to the fault, with what mends it', async () => {
     const { element, read, next } = await open();
     const fault = 'blown:load-l1';

@@ -10,7 +10,10 @@ import { AnalysisService } from '../services/analysis.service';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { keepHere, keptHere } from '../services/kept-here';
+import { RecordService } from '../services/record.service';
 import { SelectionService } from '../services/selection.service';
+import { TestPlanService } from '../services/test-plan.service';
+import { judgedGroups } from './judged';
 
 const NOTHING: Known = { readings: [], complaints: [] };
 const isKnown = (kept: unknown): kept is Known =>
@@ -35,6 +38,8 @@ export class FindSheet {
   private readonly assessments = inject(AssessmentService);
   protected readonly analysis = inject(AnalysisService);
   private readonly selection = inject(SelectionService);
+  private readonly records = inject(RecordService);
+  private readonly plan = inject(TestPlanService);
   protected readonly figure = figure;
   protected readonly shown = probeFigure;
   protected readonly book = signal<FaultBook | null>(null);
@@ -93,6 +98,18 @@ export class FindSheet {
     this.ready.set(true);
   }
 
+  /** Readings of the test plan that are not taken in yet; those that the state explains say nothing. What was read before a repair is of the fault: so they are asked for. */
+  protected readonly proved = computed((): Known['readings'] => {
+    const there = new Set(this.book()?.probes.map((p) => p.id));
+    const known = new Set(this.known().readings.map((r) => r.test));
+    const explained = new Set(judgedGroups([], this.plan.plan(), this.records.readings()).flatMap((g) => g.rows.filter((r) => r.judged?.verdict === 'not-yet').map((r) => r.row.id)));
+    return [...this.records.readings()].filter(([row]) => there.has(row) && !known.has(row) && !explained.has(row)).map(([row, r]) => ({ test: row, value: r.value }));
+  });
+
+  protected takeIn(): void {
+    this.know({ ...this.known(), readings: [...this.known().readings, ...this.proved()] });
+  }
+
   private async again(): Promise<void> {
     const design = this.designs.design();
     if (design && this.book()) this.search.set(await this.analysis.ask<'fault search'>({ what: 'fault search', design, known: this.known() }));
@@ -116,6 +133,8 @@ export class FindSheet {
     if (!test) return;
     const value = readTypedNumber(this.typed(), { name: test.what, unit: test.unit, min: -1000, max: 1000 });
     if (!value.ok) return this.says.set(value.message);
+    // It belongs to the job's record like any other reading.
+    this.records.read(test.id, value.value, test.unit);
     this.know({ ...this.known(), readings: [...this.known().readings, { test: test.id, value: value.value }] });
   }
 

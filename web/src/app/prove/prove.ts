@@ -4,7 +4,8 @@ import { SheetTabs } from '../frame/sheet-tabs';
 import { SHEETS } from '../frame/stages';
 import { AssessmentService } from '../services/assessment.service';
 import { RecordService } from '../services/record.service';
-import { judgedRows } from './judged';
+import { TestPlanService } from '../services/test-plan.service';
+import { judgedGroups } from './judged';
 
 /** Does it do what it should: the readings, the search for what is wrong, and the same search to learn by. */
 @Component({
@@ -23,8 +24,9 @@ import { judgedRows } from './judged';
 export class ProveStage {
   private readonly assessments = inject(AssessmentService);
   protected readonly records = inject(RecordService);
+  private readonly tests = inject(TestPlanService);
   protected readonly tabs = SHEETS.prove;
-  protected readonly rows = computed(() => judgedRows(this.assessments.assessment()?.prove ?? [], this.records.readings()));
+  protected readonly rows = computed(() => judgedGroups(this.assessments.assessment()?.prove ?? [], this.tests.plan(), this.records.readings()).flatMap((g) => g.rows));
   protected readonly read = computed(() => this.rows().filter((r) => r.reading).length);
   protected readonly wrong = computed(() => this.rows().filter((r) => r.mark === 'stop').length);
 }

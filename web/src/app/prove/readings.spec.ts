@@ -62,4 +62,51 @@ describe('the prove stage', () => {
     const { element } = await onBench(ReadingsSheet, 'vet', (d) => (supplyOf(d).battery.part = null));
     expect(element.querySelector('.empty')!.textContent).toContain('a battery and a load come first');
   });
+
+  it('reads boxes and batteries by each source too, in the order in which a rig is brought up', async () => {
+    const { element, settle } = await onBench(ReadingsSheet, 'vet');
+    for (let n = 0; n < 100 && !element.querySelector('[data-row="rest.draw"]'); n++) {
+      await new Promise((r) => setTimeout(r, 10));
+      await settle();
+    }
+    expect([...element.querySelectorAll('summary h2')].map((h) => h.textContent)).toEqual([
+      'Each circuit alone',
+      'At rest',
+      'Everything on',
+      'Engine idling',
+      'Engine up',
+      'By the sun',
+      'Nearly full',
+    ]);
+    expect(rowOf(element, 'engine.out-amps:charger')).toMatch(/clamp meter.*40\.00 A/);
+  });
+
+  it('calls a low charge current no fault while the bank is full, and tells four readings that cannot be true', async () => {
+    const { element, bench, settle } = await onBench(ReadingsSheet, 'vet');
+    for (let n = 0; n < 100 && !element.querySelector('[data-row="rest.draw"]'); n++) {
+      await new Promise((r) => setTimeout(r, 10));
+      await settle();
+    }
+    bench.read('engine.out-amps:charger', 11, 'A');
+    await settle();
+    expect(rowOf(element, 'engine.out-amps:charger')).toContain('off by');
+    const beside = element.querySelector<HTMLInputElement>('[aria-label="Charge of the bank now, Engine up"]')!;
+    beside.value = '250';
+    beside.dispatchEvent(new Event('change'));
+    await settle();
+    expect(element.querySelector('.pad [role=alert]')!.textContent).toContain('Charge of the bank now');
+    beside.value = '97';
+    beside.dispatchEvent(new Event('change'));
+    await settle();
+    expect(rowOf(element, 'engine.out-amps:charger')).toMatch(/not yet.*nearly full/);
+    for (const [row, value] of [
+      ['in-volts', 9.2],
+      ['in-amps', 20],
+      ['out-volts', 13.9],
+      ['out-amps', 15],
+    ] as const)
+      bench.read(`engine.${row}:charger`, value, 'V');
+    await settle();
+    expect(element.querySelector('.pair')!.textContent).toContain('the four cannot be true together');
+  });
 });

@@ -44,6 +44,8 @@ import {
   sweep,
   type Sweep,
   type Intake,
+  testPlan,
+  type TestPlan,
   threeDrafts,
   type TripResult,
   type WhatIf,
@@ -68,6 +70,7 @@ export type AnalysisAsk =
   | { readonly what: 'fault search'; readonly design: Design; readonly known: Known }
   | { readonly what: 'riddle'; readonly design: Design; readonly seed: number; readonly level: Level }
   | { readonly what: 'difference'; readonly before: Design; readonly after: Design; readonly vehicle: string }
+  | { readonly what: 'test plan'; readonly design: Design }
   | { readonly what: 'what if'; readonly design: Design; readonly change: WhatIf };
 
 /** What is known of a circuit beyond its runs: which fuse opens first, what stays live, each run's worst state. */
@@ -94,6 +97,7 @@ export interface AnalysisAnswers {
   readonly 'fault search': Search | null;
   readonly riddle: Riddle | null;
   readonly difference: Difference;
+  readonly 'test plan': TestPlan | null;
   readonly 'what if': TripResult | null;
 }
 
@@ -151,6 +155,8 @@ export function answerAnalysis(ask: AnalysisAsk): AnalysisAnswers[AnalysisAsk['w
     }
     case 'difference':
       return difference(ask.before, ask.after, ask.vehicle);
+    case 'test plan':
+      return testPlan(ask.design, catalogueOf(ask.design));
     case 'what if':
       return simulateWhatIf(ask.design, catalogueOf(ask.design), ask.change);
   }

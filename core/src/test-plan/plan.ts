@@ -1,0 +1,104 @@
+import { assess } from '../assess/index.js';
+import type { Catalogue } from '../catalogue/index.js';
+import { circuitPlan, settle, type SettledState } from '../circuit/index.js';
+import type { Design } from '../design/index.js';
+import { probesThatProve } from '../faults/index.js';
+import { fromInlet } from '../plant/index.js';
+import type { ProveRow } from '../prove/index.js';
+import { sentence } from '../quantity/index.js';
+import { readingTolerance } from '../verdicts/index.js';
+import { asPlanned, lookFor, moreProbes, type PlanProbe, STANDS, type Stand } from './more.js';
+
+/** A bank is charged with what it takes only while it is well below full. */
+export const FULL_FROM_PERCENT = 90;
+/** Light below which panels prove nothing, W/m². */
+const SUN_BELOW_WM2 = 700;
+
+/** What no meter shows, V or A. */
+const LEAST = 1e-3;
+
+/** A reading to take, in its place and state, with what it should be. */
+export interface TestRow extends ProveRow {
+  readonly minutes: number;
+  /** Run or gear where it is taken. */
+  readonly about: string;
+}
+
+/** Readings that are taken while things stand one way. */
+export interface TestGroup {
+  readonly id: string;
+  /** How things must stand. */
+  readonly words: string;
+  readonly minutes: number;
+  /** What is to be written down beside: the bank's charge, the light. */
+  readonly also: Stand['also'];
+  readonly rows: readonly TestRow[];
+}
+
+/** A charger whose four readings are judged together: rows of volts and amps on both sides. */
+export interface Converts {
+  readonly name: string;
+  readonly ratedW: number;
+  readonly efficiency: number;
+  readonly rows: readonly [inV: string, inA: string, outV: string, outA: string];
+}
+
+export interface TestPlan {
+  readonly groups: readonly TestGroup[];
+  readonly converters: readonly Converts[];
+}
+
+function rowOf(p: PlanProbe, stand: Stand, s: SettledState): TestRow {
+  const read = p.read(s);
+  const expected = Math.abs(read) < LEAST ? 0 : read;
+  const share = p.own ? undefined : p.modelShare;
+  // Volts rest on the drop down to them; where the model is off by a share of the figure, that share is what it rests on.
+  const dropV = p.unit === 'V' && share !== undefined ? Math.abs(expected) : 0;
+  const look = lookFor(p);
+  const excuses = stand.also.includes('charge') && !p.apart ? { batteryFull: true, ...(stand.also.includes('sun') ? { sunBelowWm2: SUN_BELOW_WM2 } : {}) } : undefined;
+  return {
+    id: p.id,
+    where: sentence(p.what),
+    state: stand.words,
+    meter: p.own ? { ...p.meter, share: 0, absolute: p.own(s) } : p.meter,
+    unit: p.unit,
+    expected,
+    dropV,
+    tolerance: p.own?.(s) ?? readingTolerance(p.meter, expected, expected, dropV, share),
+    mostV: null,
+    run: null,
+    currentA: 0,
+    minutes: p.minutes,
+    about: p.about,
+    ...(share === undefined ? {} : { modelShare: share }),
+    ...(excuses ? { excuses } : {}),
+    ...(look === undefined ? {} : { look }),
+  };
+}
+
+function convertsOf(plan: NonNullable<ReturnType<typeof circuitPlan>>, there: ReadonlySet<string>): Converts[] {
+  return plan.plant.converters.flatMap((c) => {
+    const { id } = c.ref;
+    const rows = [`engine.in-volts:${id}`, `engine.in-amps:${id}`, `engine.out-volts:${id}`, `engine.out-amps:${id}`] as const;
+    if (c.part.kind !== 'dcdc' || !rows.every((r) => there.has(r))) return [];
+    const out = plan.runs.find((r) => r.spec.role === 'charger output' && r.spec.serves.id === id);
+    return [{ name: out?.spec.from.name ?? c.part.name, ratedW: c.part.outputA * c.part.outputV, efficiency: c.part.efficiency, rows }];
+  });
+}
+
+/**
+ * Everything to read on a rig before it goes out, beyond each circuit alone: at rest, under load, by each source, held.
+ * What each should show comes from the network solved in that state; null while the design has no circuit.
+ */
+export function testPlan(design: Design, catalogue: Catalogue): TestPlan | null {
+  const plan = circuitPlan(design, catalogue, assess(design, catalogue));
+  if (!plan) return null;
+  const probes = [...probesThatProve(plan).map(asPlanned), ...moreProbes(plan)];
+  const mains = fromInlet(plan.plant).length > 0;
+  const groups = STANDS.flatMap((stand): TestGroup[] => {
+    const asked = probes.filter((p) => p.stand === stand.id);
+    const s = asked.length ? settle(plan, { ...stand.state, mains: stand.state.mains && mains }) : null;
+    return s?.ok ? [{ id: stand.id, words: stand.words, minutes: stand.minutes, also: stand.also, rows: asked.map((p) => rowOf(p, stand, s)) }] : [];
+  });
+  return { groups, converters: convertsOf(plan, new Set(groups.flatMap((g) => g.rows.map((r) => r.id)))) };
+}

@@ -1,0 +1,92 @@
+import { join } from 'node:path';
+import { build } from './build.mjs';
+import { needChromium, needModules, needNgspice } from './lib/packages.mjs';
+import { startPostgres } from './lib/postgres.mjs';
+import { ROOT, runKept } from './lib/run.mjs';
+import { say } from './lib/say.mjs';
+import { prepare, startServer } from './lib/server.mjs';
+
+// Every check and every suite, with one count at the end. `npm test -- core web` runs only those named.
+needModules();
+needChromium();
+needNgspice();
+build();
+
+const node = process.execPath;
+const npx = (args, options) => runKept('npx', ['--no-install', ...args], options);
+/** A check passes or fails as one. */
+const asOne = (run) => async () => {
+  const { code } = await run();
+  return { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
+};
+const last = (text, pattern) => [...text.matchAll(pattern)].at(-1);
+
+/** Counts of a suite by its own closing words; a suite that ran nothing, or died, has failed. */
+function counted({ code, out }, passed, failed) {
+  const bad = failed === 0 && (code !== 0 || passed === 0) ? 1 : failed;
+  if (bad && !failed) say(`the suite ended with code ${code} after ${passed} tests:\n${out.slice(-400)}`);
+  return { passed, failed: bad };
+}
+
+async function nodeSuite() {
+  const pg = await startPostgres({ name: 'test-postgres', wishedPort: 54510, throwaway: true });
+  try {
+    const env = { ...process.env, MERIDEX_TEST_OWNER_URL: pg.ownerUrl('postgres'), MERIDEX_TEST_APP_PASSWORD: pg.appPassword, NODE_NO_WARNINGS: '1' };
+    const done = await runKept(node, ['--import', 'tsx', 'node_modules/jasmine/bin/jasmine.js', '--config=jasmine.config.mjs'], { env });
+    const m = last(done.out, /(\d+) specs?, (\d+) failures?/g);
+    const [all, failed] = m ? [Number(m[1]), Number(m[2])] : [0, 0];
+    return counted(done, all - failed, failed);
+  } finally {
+    pg.stop();
+  }
+}
+
+async function webSuite() {
+  const done = await npx(['ng', 'test'], { cwd: join(ROOT, 'web'), env: { ...process.env, NG_CLI_ANALYTICS: 'false' } });
+  const m = last(done.out, /Executed (\d+) of (\d+)(?: \((\d+) FAILED\))?/g);
+  const [ran, all, failed] = m ? [Number(m[1]), Number(m[2]), Number(m[3] ?? 0)] : [0, 0, 0];
+  return counted(done, ran === all ? ran - failed : 0, failed);
+}
+
+async function pathSuite() {
+  const pg = await startPostgres({ name: 'test-postgres', wishedPort: 54510, throwaway: true });
+  const database = `paths_${process.pid}`;
+  await prepare(pg, database);
+  const server = await startServer(pg, { name: 'test-server', wishedPort: 4310, database });
+  // The suite itself kills and restarts a server of its own to see that nothing is lost.
+  const env = { ...process.env, MERIDEX_ADDRESS: server.address, MERIDEX_TEST_DATABASE: pg.url('meridex_app', database) };
+  try {
+    const done = await npx(['playwright', 'test', ...process.argv.slice(2)], { cwd: join(ROOT, 'e2e'), env });
+    const number = (word) => Number(last(done.out, new RegExp(`(\\d+) ${word}`, 'g'))?.[1] ?? 0);
+    return counted(done, number('passed'), number('failed'));
+  } finally {
+    await server.stop();
+    pg.stop();
+  }
+}
+
+const suites = [
+  ['format', asOne(() => npx(['prettier', '--check', '.', '--log-level', 'warn']))],
+  ['lint', asOne(() => npx(['eslint', '.']))],
+  ['types of the specs', asOne(() => npx(['tsc', '-p', 'tsconfig.specs.json']))],
+  ['layers', asOne(() => npx(['depcruise', '--config', '.dependency-cruiser.cjs', 'core/src', 'contract/src', 'server/src', 'cli/src', 'web/src/app']))],
+  ['unused', asOne(() => npx(['knip', '--no-config-hints']))],
+  ['core, server and command line', nodeSuite],
+  ['web', webSuite],
+  ['paths', pathSuite],
+];
+
+const wanted = ['paths'];
+let [passed, failed] = [0, 0];
+const rows = [];
+for (const [name, run] of suites) {
+  if (wanted.length && !wanted.some((w) => name.includes(w))) continue;
+  say(`\n── ${name}`);
+  const result = await run();
+  passed += result.passed;
+  failed += result.failed;
+  rows.push(`${String(result.passed).padStart(6)} passed ${String(result.failed).padStart(4)} failed   ${name}`);
+}
+say(`\n${rows.join('\n')}\n`);
+say(`${passed} passed, ${failed} failed`);
+process.exit(failed > 0 || passed === 0 ? 1 : 0);

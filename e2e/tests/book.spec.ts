@@ -13,8 +13,8 @@ test('a job is saved as a file, opened from it, copied, deleted and taken back',
   await page.keyboard.press('Escape');
 
   await page.getByRole('button', { name: /^New job/ }).click();
-  await page.getByText('a job file').click();
-  await page.getByRole('button', { name: 'Job file' }).setInputFiles({ name: 'bees.json', mimeType: 'application/json', buffer: readFileSync(path) });
+  await page.getByRole('button', { name: 'a job file' }).click();
+  await page.getByLabel('Job file', { exact: true }).setInputFiles({ name: 'bees.json', mimeType: 'application/json', buffer: readFileSync(path) });
   await expect(page.getByText('bees.json can be read.')).toBeVisible();
   await page.getByLabel('Customer').fill('Spinifex Track Care');
   await page.getByRole('button', { name: 'Open the job' }).click();

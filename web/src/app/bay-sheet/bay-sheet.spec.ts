@@ -134,7 +134,7 @@ describe('the bay sheet', () => {
 
   const modal = (): HTMLElement => [...document.querySelectorAll<HTMLElement>('.ant-modal')].at(-1)!;
   const press = async (name: string, within: HTMLElement): Promise<void> => {
-    [...within.querySelectorAll<HTMLElement>('button, .ant-segmented-item')].find((b) => b.textContent!.trim() === name)!.click();
+    [...within.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.trim() === name)!.click();
     await fixture.whenStable();
   };
   const submit = async (): Promise<void> => {

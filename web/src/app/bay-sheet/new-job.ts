@@ -4,7 +4,6 @@ import { FormsModule } from '@angular/forms';
 import { readDesign } from '@meridex/core';
 import { NzDatePickerModule } from 'ng-zorro-antd/date-picker';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { NzSegmentedModule } from 'ng-zorro-antd/segmented';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { inWordsOf } from '../services/asks-server';
 import { type JobLine, JobsService } from '../services/jobs.service';
@@ -15,7 +14,7 @@ type Start = 'answers' | 'copy' | 'file';
 /** A new job: from ten answers, as a copy of another one, or from a job file. */
 @Component({
   selector: 'mx-new-job',
-  imports: [FormsModule, NzDatePickerModule, NzInputModule, NzSegmentedModule, NzSelectModule],
+  imports: [FormsModule, NzDatePickerModule, NzInputModule, NzSelectModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './new-job.html',
 })
@@ -33,7 +32,7 @@ export class NewJob {
   protected readonly like = computed(() => this.chosen() ?? this.from());
   protected readonly file = signal<{ readonly name: string; readonly design: unknown } | null>(null);
   protected readonly refused = signal<string | null>(null);
-  protected readonly starts = [
+  protected readonly starts: readonly { readonly label: string; readonly value: Start }[] = [
     { label: 'ten answers', value: 'answers' },
     { label: 'a copy', value: 'copy' },
     { label: 'a job file', value: 'file' },

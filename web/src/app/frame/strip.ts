@@ -71,7 +71,9 @@ export class Strip {
   }
 
   /** Enter on a question answers it, whether or not the list is open yet. */
-  protected ask(typed: string): void {
+  protected ask(): void {
+    // What was typed, not what stands in the box: by now the list may have written its choice there.
+    const typed = this.wanted();
     if (quickAnswer(typed)) this.question.set(typed);
   }
 

@@ -1,8 +1,6 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, resource, signal, untracked } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import type { HistoryEntry } from '@meridex/contract';
-import { NzSegmentedModule } from 'ng-zorro-antd/segmented';
 import { AnalysisService } from '../services/analysis.service';
 import { DesignService, type Past } from '../services/design.service';
 import { JobsService } from '../services/jobs.service';
@@ -16,7 +14,7 @@ const WORD: Readonly<Record<string, string>> = { brief: 'brief', loads: 'loads',
 /** Every change that was kept: who made it, what it changed and what that did; looked at, compared, brought back. */
 @Component({
   selector: 'mx-history',
-  imports: [DatePipe, FormsModule, NzSegmentedModule],
+  imports: [DatePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './history.html',
   styleUrl: './history.less',
@@ -33,11 +31,6 @@ export class HistorySheet {
   protected readonly chosen = signal<number | null>(null);
   protected readonly toNow = signal(false);
   protected readonly all = signal(false);
-  protected readonly against = [
-    { label: 'with the one before', value: 'before' },
-    { label: 'with now', value: 'now' },
-  ];
-
   private readonly revision = resource({
     params: () => ({ jobId: this.designs.jobId(), number: this.chosen() }),
     loader: ({ params }) => this.read(params.jobId, params.number),

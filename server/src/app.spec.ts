@@ -164,6 +164,21 @@ describe('the server on a real PostgreSQL', () => {
     it('refuses a day that is none', async () => expect((await post('/api/jobs', { customer: 'x', promisedOn: 'soon' })).statusCode).toBe(400));
   });
 
+  describe('a write', () => {
+    const from = (origin: string | undefined) =>
+      app.inject({ method: 'POST', url: '/api/jobs', payload: { customer: 'Asked from a page', promisedOn: null }, headers: { cookie, host: 'bench.example:4200', ...(origin ? { origin } : {}) } });
+    it('is taken from the bench’s own pages and from callers that are no page', async () => {
+      for (const origin of ['http://bench.example:4200', undefined]) expect((await from(origin)).statusCode).toBe(201);
+    });
+    it('is refused to a page of another address, with the cookie or without', async () => {
+      for (const origin of ['https://elsewhere.example', 'http://bench.example:9999', 'null']) {
+        const r = await from(origin);
+        expect([r.statusCode, r.json<{ message: string }>().message]).toEqual([403, 'A page of another address may not write here.']);
+      }
+      expect((await app.inject({ url: '/api/jobs', headers: { cookie, origin: 'https://elsewhere.example' } })).statusCode).toBe(200);
+    });
+  });
+
   describe('workshop walls', () => {
     it('hide jobs, designs, ticks and packs of one workshop from another', async () => {
       expect((await get('/api/jobs', otherCookie)).json()).toEqual({ lines: [], buy: [], care: [], deleted: [], pending: 0 });

@@ -13,6 +13,7 @@ import { diagramRoutes } from './diagram/routes.js';
 import { drillRoutes } from './drill/routes.js';
 import { refuseUnkeepable } from './http/characters.js';
 import { sayErrors } from './http/errors.js';
+import { refuseOtherPages } from './http/origin.js';
 import { serveWeb } from './http/web.js';
 import { jobRoutes } from './jobs/routes.js';
 import { packRoutes } from './pack/routes.js';
@@ -43,6 +44,7 @@ export async function buildApp({ db, queue, webRoot, demo = true, proxy = false,
   app.setSerializerCompiler(serializerCompiler);
   sayErrors(app);
   refuseUnkeepable(app);
+  refuseOtherPages(app);
   app.decorateRequest('person', null);
   await app.register(helmet, {
     contentSecurityPolicy: {

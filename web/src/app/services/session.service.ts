@@ -1,5 +1,6 @@
 import { HttpClient, type HttpErrorResponse } from '@angular/common/http';
 import { inject, Injectable, signal } from '@angular/core';
+import { Shelf } from '../sync/shelf';
 import { keepHere, keptHere } from './kept-here';
 import { catchError, map, type Observable, of, tap } from 'rxjs';
 
@@ -18,6 +19,7 @@ const isPerson = (kept: unknown): kept is Person => typeof kept === 'object' && 
 @Injectable({ providedIn: 'root' })
 export class SessionService {
   private readonly http = inject(HttpClient);
+  private readonly shelf = inject(Shelf);
   private readonly current = signal<Person | null>(null);
   readonly person = this.current.asReadonly();
 
@@ -38,7 +40,10 @@ export class SessionService {
   signOut(): Observable<null> {
     return this.http.delete('/api/session').pipe(
       catchError(() => of(null)),
-      tap(() => this.set(null)),
+      tap(() => {
+        this.set(null);
+        this.shelf.forgetAnswers();
+      }),
       map(() => null),
     );
   }

@@ -69,6 +69,15 @@ describe('the device’s own store', () => {
     expect((await shelf.all()).entries.length).toBe(3);
   });
 
+  it('forgets what the server said, and nothing that is still to be sent', async () => {
+    shelf.put('answers', 'ada /api/jobs', { lines: [] });
+    shelf.put('entries', ONE, entry(ONE, 1));
+    expect(await shelf.get<object>('answers', 'ada /api/jobs')).toEqual({ lines: [] });
+    shelf.forgetAnswers();
+    expect(await shelf.get('answers', 'ada /api/jobs')).toBeUndefined();
+    expect((await shelf.all()).entries.length).toBe(1);
+  });
+
   it('says that nothing is kept where the device has no room, and fails nobody', async () => {
     spyOn(IDBObjectStore.prototype, 'put').and.throwError(new DOMException('full', 'QuotaExceededError'));
     shelf.put('entries', ONE, entry(ONE, 1));

@@ -57,6 +57,12 @@ export class Shelf {
     return (await this.do(store, (db) => db.get(store, key) as Promise<T>)) ?? undefined;
   }
 
+  /** Forgets what the server said: a person who signs out leaves no job behind on a shared device. What is still to be sent stays. */
+  forgetAnswers(): void {
+    void this.do('answers', (db) => db.clear('answers'));
+    void this.do('steps', (db) => db.clear('steps'));
+  }
+
   /** Throws away what cannot be read. */
   async clearDamaged(): Promise<void> {
     await this.do('entries', async (db) => {

@@ -30,7 +30,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   turn: 'turned',
 };
 
-/** A field's name as its words and its unit. @example fieldWords('inputLimitA') // { words: 'input limit', unit: 'A' } */
+/** A field's name as its words and its unit: `inputLimitA` is “input limit”, A. */
 export function fieldWords(field: string): { readonly words: string; readonly unit: string } {
   const unit = Object.keys(UNITS).find((u) => field.length > u.length && field.endsWith(u)) ?? '';
   const bare = field.slice(0, field.length - unit.length);

@@ -79,6 +79,8 @@ export class Strip {
 
   protected choose(label: string): void {
     const command = this.commands().find((d) => d.label === label);
+    // The list may offer what it had before the last letters: a question is answered all the same.
+    if (!command) this.ask();
     this.wanted.set('');
     const box = this.box().nativeElement;
     // The list writes its choice into the box and takes the focus back; afterwards the keys belong to the bench again.

@@ -172,6 +172,18 @@ describe('the design service', () => {
     expect([service.design()!.brief.plate, service.trouble()]).toEqual(['THEIRS', '“plate” can no longer be taken back: brief › plate was changed since']);
   });
 
+  it('takes a gesture of many moves back in one step', () => {
+    for (const value of ['M', 'MO', 'MOVED']) service.edit('moved', (d) => (d.brief.plate = value), 'drag 1');
+    service.edit('gear', (d) => (d.places['charger'] = { zone: 'canopy', on: { face: 'x', u: 1, v: 2, turn: 0 }, when: 'now' } as never), 'drag 2');
+    service.edit('gear', (d) => (d.places['charger']!.on!.u = 7), 'drag 2');
+    service.undo();
+    expect([service.design()!.places['charger'], service.trouble()]).toEqual([undefined as never, null]);
+    service.undo();
+    expect([service.design()!.brief.plate, service.trouble()]).toEqual(['', null]);
+    service.redo();
+    expect(service.design()!.brief.plate).toBe('MOVED');
+  });
+
   it('shows theirs while a clash is asked, and mine once it is chosen', async () => {
     plate('MINE');
     const theirs = blankDesign('Bellbird Ranges Mobile Vet');

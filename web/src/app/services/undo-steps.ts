@@ -25,7 +25,10 @@ const paths = (step: Step): string => step.forward.map((o) => o.path).join();
 
 /** What of a step no longer stands as it left it, so that going back would undo another's work; null: it stands. */
 export function changedSince(job: Design, done: Patch): string | null {
-  const texts = done.map((op) => ('value' in op && op.op !== 'test' && !/\/(\d+|-)$/.test(op.path) ? [op.path, JSON.stringify(op.value)] : null));
+  const holds = (a: string, b: string): boolean => a === b || b.startsWith(`${a}/`);
+  // Of a gesture only what each value came to counts: what a later move of it touched is no more what it was.
+  const last = done.filter((op, n) => !done.slice(n + 1).some((later) => holds(op.path, later.path) || holds(later.path, op.path)));
+  const texts = last.map((op) => ('value' in op && op.op !== 'test' && !/\/(\d+|-)$/.test(op.path) ? [op.path, JSON.stringify(op.value)] : null));
   const other = texts.find((t) => t !== null && JSON.stringify(valueAt(job, t[0]!)) !== t[1]);
   return other ? other[0]!.slice(1).replaceAll('/', ' › ') : null;
 }

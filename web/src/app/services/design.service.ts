@@ -1,6 +1,8 @@
+import type { HttpErrorResponse } from '@angular/common/http';
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { catalogueOf, clean, coarse, type Design, editDesign, inJob, isJoined, OWN, type Patch, patchBetween, patchOfJob, tidy, vehicleIds } from '@meridex/core';
 import { BehaviorSubject } from 'rxjs';
+import { inWordsOf } from './asks-server';
 import type { Revision } from '../sync/clash';
 import { KeptAnswers } from '../sync/kept-answers';
 import { type SyncEvent, SyncService } from '../sync/sync.service';
@@ -71,8 +73,12 @@ export class DesignService {
     const jobId = this.jobId();
     if (!jobId) return;
     await this.sync.send();
-    const newest = await this.kept.get<Revision>(`/api/jobs/${jobId}/design`);
-    if (this.jobId() === jobId) this.standOn(newest);
+    try {
+      const newest = await this.kept.get<Revision>(`/api/jobs/${jobId}/design`);
+      if (this.jobId() === jobId) this.standOn(newest);
+    } catch (error) {
+      this.trouble.set(`The job could not be read again: ${inWordsOf(error as HttpErrorResponse)}`);
+    }
   }
 
   close(): void {
@@ -184,7 +190,7 @@ export class DesignService {
       const other = changedSince(here, way === 'back' ? step.forward : step.back);
       const edited = other ? { ok: false as const, message: `${other} was changed since` } : editDesign(here, step[way]);
       if (!edited.ok) {
-        this.trouble.set(`“${step.label}” can no longer be taken back: ${edited.message}`);
+        this.trouble.set(`“${step.label}” can no longer be ${way === 'back' ? 'taken back' : 'done again'}: ${edited.message}`);
         return false;
       }
       this.take(edited.design, coarse(step[way], here, edited.design), wordsOf(step, way));

@@ -35,6 +35,8 @@ export class RecordService {
   private readonly sync = inject(SyncService);
   private readonly readingList = new BehaviorSubject<readonly Reading[]>([]);
   private opened: string | null = null;
+  /** What the server said of the open job when it was last asked. */
+  private known: { readonly ticks: readonly Tick[]; readonly readings: readonly Reading[] } = { ticks: [], readings: [] };
 
   /** Of all vehicles of the job, by the keys of its record. */
   private readonly allTicked = signal<ReadonlySet<string>>(new Set());
@@ -56,31 +58,43 @@ export class RecordService {
     this.kept.back$.subscribe(() => this.readAgain());
   }
 
+  /** Where it cannot be read again what is shown stays: it is what was known, with what is still to be sent. */
   private readAgain(): void {
     const jobId = this.opened;
-    this.opened = null;
-    if (jobId) void this.open(jobId);
+    if (jobId) void this.load(jobId).catch(() => this.showUnsent(jobId));
   }
 
   async open(jobId: string): Promise<void> {
     if (this.opened === jobId) return;
     this.opened = jobId;
-    this.allTicked.set(new Set());
-    this.setReadings([]);
-    const [ticks, readings] = await this.fetch(jobId).catch((error: unknown) => {
+    this.show([], []);
+    await this.load(jobId).catch((error: unknown) => {
       // Opened again, it is asked again.
       this.opened = null;
       throw error;
     });
+  }
+
+  private async load(jobId: string): Promise<void> {
+    const [ticks, readings] = await this.fetch(jobId);
     if (this.opened !== jobId) return;
+    this.known = { ticks, readings };
+    this.showUnsent(jobId);
+  }
+
+  private showUnsent(jobId: string): void {
     const mine = this.sync.ofJob(jobId);
+    this.show([...this.known.ticks, ...mine.filter(isTick).map((e) => e.body)], [...this.known.readings, ...mine.filter(isReading).map((e) => e.body)]);
+  }
+
+  private show(ticks: readonly Tick[], readings: readonly Reading[]): void {
     const done = new Set<string>();
-    for (const t of [...ticks, ...mine.filter(isTick).map((e) => e.body)]) {
+    for (const t of ticks) {
       if (t.done) done.add(t.stepId);
       else done.delete(t.stepId);
     }
     this.allTicked.set(done);
-    this.setReadings([...readings, ...mine.filter(isReading).map((e) => e.body)]);
+    this.setReadings(readings);
   }
 
   private fetch(jobId: string): Promise<[Tick[], Reading[]]> {

@@ -65,8 +65,10 @@ describe('the device’s own store', () => {
     );
     expect(entries.find((e) => e.id === ONE)).toEqual(jasmine.objectContaining({ kind: 'edit', base: 4, patch }));
     expect(damaged).toEqual(['{"base": 4, "pat']);
-    expect(Object.keys(localStorage)).toEqual([]);
-    expect((await shelf.all()).entries.length).toBe(3);
+    // What cannot be read stays where it is until a person lets it go.
+    expect([(await shelf.all()).entries.length, Object.keys(localStorage)]).toEqual([3, ['meridex.outbox.job-8']]);
+    await shelf.clearDamaged();
+    expect([(await shelf.all()).damaged, Object.keys(localStorage)]).toEqual([[], []]);
   });
 
   it('forgets what the server said, and nothing that is still to be sent', async () => {
@@ -76,6 +78,13 @@ describe('the device’s own store', () => {
     shelf.forgetAnswers();
     expect(await shelf.get('answers', 'ada /api/jobs')).toBeUndefined();
     expect((await shelf.all()).entries.length).toBe(1);
+  });
+
+  it('leaves what earlier programs kept where it was, as long as there is no room for it here', async () => {
+    localStorage.setItem('meridex.outbox.job-7', JSON.stringify({ base: 4, patch: [{ op: 'replace', path: '/brief/plate', value: 'OLD' }], clientId: ONE, edits: 1, behind: [] }));
+    spyOn(IDBObjectStore.prototype, 'put').and.throwError(new DOMException('full', 'QuotaExceededError'));
+    for (let n = 0; n < 2; n++) expect((await shelf.all()).entries.map((e) => e.id)).toEqual([ONE]);
+    expect(Object.keys(localStorage)).toEqual(['meridex.outbox.job-7']);
   });
 
   it('says that nothing is kept where the device has no room, and fails nobody', async () => {

@@ -1,14 +1,14 @@
 import { Injectable, signal } from '@angular/core';
 import { openDB, type IDBPDatabase } from 'idb';
 import { type Entry, entrySchema } from './entry';
-import { takeOldStorage } from './old-storage';
+import { readOldStorage } from './old-storage';
 
 const NAME = 'meridex';
 const STORES = ['entries', 'steps', 'answers'] as const;
 type Store = (typeof STORES)[number];
 
-/** A store that does not open in this time counts as none, ms. */
-const OPENS_WITHIN_MS = 3000;
+/** A store that does not answer in this time counts as none, ms. */
+const ANSWERS_WITHIN_MS = 3000;
 
 const open = (): Promise<IDBPDatabase> =>
   openDB(NAME, 1, {
@@ -18,7 +18,7 @@ const open = (): Promise<IDBPDatabase> =>
     // A newer program in another page is not held up.
     blocking: (_from, _to, event) => (event.target as IDBDatabase).close(),
   });
-const tooLong = (): Promise<never> => new Promise((_, reject) => setTimeout(() => reject(new Error('the store does not open')), OPENS_WITHIN_MS));
+const tooLong = (): Promise<never> => new Promise((_, reject) => setTimeout(() => reject(new Error('the store does not answer')), ANSWERS_WITHIN_MS));
 
 /** What was found on this device: what can be used, and the texts of what cannot. */
 export interface Found {
@@ -37,11 +37,13 @@ export class Shelf {
 
   async all(): Promise<Found> {
     const rows = await this.do('entries', async (db) => Promise.all([db.getAllKeys('entries'), db.getAll('entries')]));
-    const old = takeOldStorage(localStorage);
-    for (const e of old.entries) this.put('entries', e.id, e);
+    const old = readOldStorage(localStorage);
+    // Taken out of there only once it stands here; what cannot be read stays until it is let go.
+    for (const { key, entries } of old.read) void this.do('entries', (db) => Promise.all(entries.map((e) => db.put('entries', e, e.id)))).then((done) => done && localStorage.removeItem(key));
+    const before = old.read.flatMap((r) => r.entries).filter((e) => !(rows?.[0] ?? []).includes(e.id));
     const found = (rows?.[1] ?? []).map((row: unknown) => ({ row, read: entrySchema.safeParse(row) }));
-    const entries = [...found.flatMap(({ read }) => (read.success ? [read.data as Entry] : [])), ...old.entries];
-    const damaged = [...found.flatMap(({ row, read }) => (read.success ? [] : [JSON.stringify(row)])), ...old.damaged];
+    const entries = [...found.flatMap(({ read }) => (read.success ? [read.data as Entry] : [])), ...before];
+    const damaged = [...found.flatMap(({ row, read }) => (read.success ? [] : [JSON.stringify(row)])), ...old.damaged.map((d) => d.text)];
     return { entries: entries.sort((a, b) => a.at - b.at), damaged };
   }
 
@@ -65,6 +67,7 @@ export class Shelf {
 
   /** Throws away what cannot be read. */
   async clearDamaged(): Promise<void> {
+    for (const { key } of readOldStorage(localStorage).damaged) localStorage.removeItem(key);
     await this.do('entries', async (db) => {
       for (const key of await db.getAllKeys('entries')) if (!entrySchema.safeParse(await db.get('entries', key)).success) await db.delete('entries', key);
     });
@@ -74,7 +77,7 @@ export class Shelf {
     const db = await this.db;
     if (!db) return null;
     try {
-      return await run(db);
+      return await Promise.race([run(db), tooLong()]);
     } catch (error) {
       // What is only there for later may be missing without harm; what is still to be sent may not go unsaid.
       return store === 'entries' ? this.fails(error) : null;

@@ -203,6 +203,25 @@ describe('the sync service', () => {
     expect(bodyOf(await asked()).patch).toEqual(set('/loads/a/name', 'later'));
   });
 
+  it('sends though the device’s store never answers', async () => {
+    await page('ada@shed.example', device);
+    device.all = () => new Promise(() => undefined);
+    edit('/brief/plate', 'NO STORE');
+    (await asked()).flush(kept(4));
+    await unsentTo(0);
+  });
+
+  it('brings nothing back that a page is done with, when a look into the store began before', async () => {
+    edit('/brief/plate', 'ASIDE');
+    (await asked()).flush({ message: 'no' }, { status: 422, statusText: 'Unprocessable' });
+    await unsentTo(0);
+    const before = [...shelf.values()];
+    sync.letGo(sync.setAside()[0]!);
+    device.all = () => Promise.resolve({ entries: before as never, damaged: [] });
+    await sync.takeOver();
+    expect(sync.setAside()).toEqual([]);
+  });
+
   it('waits for a sign-in that has ended, and goes on by itself', async () => {
     edit('/brief/plate', 'ONE');
     (await asked()).flush({ message: 'Sign in first.' }, { status: 401, statusText: 'Unauthorized' });

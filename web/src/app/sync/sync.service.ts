@@ -38,6 +38,8 @@ export class SyncService {
   private readonly fails = new Map<string, number>();
   private readonly answers = new Map<string, Answer>();
   private readonly gone = 'BroadcastChannel' in globalThis ? new BroadcastChannel('meridex.sync') : null;
+  /** Ids that this page is done with: a look into the store that began before finds them still there. */
+  private readonly done = new Set<string>();
   private timer: ReturnType<typeof setTimeout> | null = null;
   private running: Promise<void> | null = null;
   private tries = 0;
@@ -142,7 +144,7 @@ export class SyncService {
     if (!person) return;
     const [{ entries, damaged }, isLeft] = await Promise.all([this.shelf.all(), leftBehind()]);
     if (damaged.length) this.damaged.set(damaged);
-    const here = new Set(this.list().map((e) => e.id));
+    const here = new Set([...this.done, ...this.list().map((e) => e.id)]);
     const mine = entries.filter((e) => (e.person === person || e.person === '') && !here.has(e.id) && (e.refused !== null || isLeft(e)));
     if (!mine.length) return;
     const taken = mine.map((e) => ({ ...e, person, tab: TAB, tried: true }));
@@ -167,13 +169,18 @@ export class SyncService {
   private drop(entry: Entry): void {
     this.list.update((l) => l.filter((e) => e.id !== entry.id));
     this.fails.delete(entry.id);
+    this.done.add(entry.id);
     this.shelf.remove('entries', entry.id);
     this.gone?.postMessage(entry.id);
   }
 
   private sendSoon(ms: number): void {
     if (this.timer) clearTimeout(this.timer);
-    this.timer = setTimeout(() => void this.takeOver().then(() => this.send()), ms);
+    this.timer = setTimeout(() => {
+      // Sending waits for no store.
+      void this.send();
+      void this.takeOver().then(() => this.send());
+    }, ms);
   }
 
   private next(): Entry | undefined {

@@ -16,7 +16,7 @@ if ('locks' in navigator) void navigator.locks.request(LOCK + TAB, () => new Pro
 
 /** Tells whether the page that made an entry is gone, so that this one takes it over. */
 export async function leftBehind(): Promise<(entry: { readonly tab: string; readonly touched: number }) => boolean> {
-  if (!('locks' in navigator)) return ({ tab, touched }) => earlier.has(tab) || Date.now() - touched > LEFT_BEHIND_MS;
+  if (!('locks' in navigator)) return ({ tab, touched }) => tab !== TAB && (earlier.has(tab) || Date.now() - touched > LEFT_BEHIND_MS);
   const { held = [] } = await navigator.locks.query();
   const open = new Set(held.map((l) => l.name));
   return ({ tab }) => !open.has(LOCK + tab);

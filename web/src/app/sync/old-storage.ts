@@ -45,7 +45,7 @@ function entriesIn(key: string, text: string): readonly Entry[] | null {
 }
 
 /** An id of its own that follows from another one. */
-const behindId = (id: string): string => `${id.slice(0, -1)}${((parseInt(id.slice(-1), 16) + 1) % 16).toString(16)}`;
+const behindId = (uuid: string): string => `${uuid.slice(0, -1)}${((parseInt(uuid.slice(-1), 16) + 1) % 16).toString(16)}`;
 
 /** What earlier programs kept on this device; it is left there. */
 export function readOldStorage(storage: Storage): OldStorage {

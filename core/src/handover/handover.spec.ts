@@ -34,6 +34,8 @@ describe('the hand-over pack', () => {
     const every = Object.fromEntries([...a.prove, ...plan.groups.flatMap((g) => g.rows)].map((r) => [r.id, { value: r.expected, at: '2026-11-20T10:00:00Z', by: 'owner' }]));
     const all = handOverPack(design, { ...a, tellTales: { ...a.tellTales, stops: 0, looks: 0 } }, 'ute', { readings: every, plan, ticked: new Set(a.fit.map((s) => s.id)) });
     expect(all.gaps).toEqual([]);
+    const low = handOverPack(design, a, 'ute', { readings: { ...every, [row.id]: { ...every[row.id]!, value: row.expected - 1.5 } }, plan, ticked: new Set() });
+    expect(low.gaps).toContain('1 reading is not as planned');
     expect(all.tables.find((t) => t.title === 'Readings as left')!.rows.every((r) => r[4] === 'agrees')).toBeTrue();
   });
   it('hands 230 V to the licensed electrician and declares nothing', () => expect(pack.cautions.join(' ')).toMatch(/no declaration of compliance.*licensed electrician/s));

@@ -74,16 +74,19 @@ function fuses(a: Assessment): PackTable {
   return { title: 'Fuse map', headings: ['No.', 'Where', 'Fuse', 'Feeds'], rows, right: [] };
 }
 
-function readings(a: Assessment, { readings: taken, plan }: LeftAs): PackTable {
+/** Every reading of the plan with what it was judged; null: it was not taken. */
+function judgedAs(a: Assessment, { readings: taken, plan }: LeftAs): readonly { readonly row: ProveRow; readonly judged: Judged | null }[] {
   const values = Object.fromEntries(Object.entries(taken).map(([id, r]) => [id, r.value]));
-  const line = (row: ProveRow, judge: (read: number) => Judged | null): string[] => {
-    const got = taken[row.id];
+  const alone = a.prove.map((row) => ({ row, judged: row.id in values ? judgeReading(row, values[row.id]!) : null }));
+  return [...alone, ...(plan?.groups ?? []).flatMap((g) => g.rows.map((row) => ({ row, judged: judgeRow(row, g, values) })))];
+}
+
+function readings(a: Assessment, left: LeftAs): PackTable {
+  const rows = judgedAs(a, left).map(({ row, judged }) => {
+    const got = left.readings[row.id];
     const expected = `${figure(row.expected, 2)} ± ${figure(row.tolerance, 2)} ${row.unit}`;
-    return [row.where, row.state, expected, got ? `${figure(got.value, 2)} ${row.unit}` : 'not read', (got && judge(got.value)?.verdict) ?? '–', got ? got.at.slice(0, 10) : ''];
-  };
-  const alone = a.prove.map((row) => line(row, (read) => judgeReading(row, read)));
-  const planned = (plan?.groups ?? []).flatMap((g) => g.rows.map((row) => line(row, () => judgeRow(row, g, values))));
-  const rows = [...alone, ...planned];
+    return [row.where, row.state, expected, got ? `${figure(got.value, 2)} ${row.unit}` : 'not read', judged?.verdict ?? '–', got ? got.at.slice(0, 10) : ''];
+  });
   return { title: 'Readings as left', headings: ['Where', 'State', 'Expected', 'Read', 'Verdict', 'Day'], rows, right: [2, 3] };
 }
 
@@ -104,12 +107,17 @@ function watching(a: Assessment): PackTable {
   return { title: 'What is watched', headings: ['Quantity', 'Instrument', 'Range', 'Seen'], rows: a.supply.watched.map((w) => [w.quantity, w.instrument, w.range, w.seenAt]), right: [] };
 }
 
+/** Verdicts by which a rig may go out. */
+const RIGHT: ReadonlySet<Judged['verdict']> = new Set(['agrees', 'near']);
+
 const counted = (n: number, one: string, many: string): string => (n === 1 ? `1 ${one}` : `${n} ${many}`);
 
 /** What keeps a pack from being final: findings, steps and readings that are open, and figures that are off. */
-function gapsOf(a: Assessment, { readings: taken, plan, ticked }: LeftAs): string[] {
-  const rows = [...a.prove, ...(plan?.groups.flatMap((g) => g.rows) ?? [])];
-  const unread = rows.filter((r) => !(r.id in taken)).length;
+function gapsOf(a: Assessment, left: LeftAs): string[] {
+  const { ticked } = left;
+  const rows = judgedAs(a, left);
+  const unread = rows.filter((r) => r.judged === null).length;
+  const off = rows.filter((r) => r.judged !== null && !RIGHT.has(r.judged.verdict)).length;
   const steps = a.fit.filter((s) => !ticked.has(s.id)).length;
   const { stops, looks } = a.tellTales;
   const unsized = a.runs.filter((r) => !r.ok).length;
@@ -119,6 +127,7 @@ function gapsOf(a: Assessment, { readings: taken, plan, ticked }: LeftAs): strin
     ...(unsized ? [`${counted(unsized, 'run has', 'runs have')} no size`] : []),
     ...(steps ? [`${steps} of ${a.fit.length} fitting steps are not ticked`] : []),
     ...(unread ? [`${unread} of ${rows.length} readings are not taken`] : []),
+    ...(off ? [`${counted(off, 'reading is', 'readings are')} not as planned`] : []),
   ];
 }
 

@@ -7,6 +7,7 @@ import { en_US, provideNzI18n } from 'ng-zorro-antd/i18n';
 import { blankDesign } from '@meridex/core';
 import type { Bay, JobLine } from '../services/jobs.service';
 import { SessionService } from '../services/session.service';
+import { until } from '../testing/asked';
 import { BaySheet } from './bay-sheet';
 
 const line = (id: string, change: Partial<JobLine> = {}): JobLine => ({
@@ -84,7 +85,7 @@ describe('the bay sheet', () => {
   it('says so when the server does not answer', async () => {
     server.expectOne('/api/jobs').error(new ProgressEvent('error'));
     // What was kept on this device is looked for first.
-    for (let n = 0; n < 400 && !element.querySelector('[role=alert]'); n++) await new Promise((r) => setTimeout(r, 10));
+    await until(() => element.querySelector('[role=alert]') !== null);
     expect(element.querySelector('[role=alert]')!.textContent).toContain('the server does not answer');
   });
 

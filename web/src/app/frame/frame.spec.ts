@@ -3,6 +3,8 @@ import { TestBed } from '@angular/core/testing';
 import { type Design, supplyOf } from '@meridex/core';
 import { onBench } from '../testing/bench';
 import { routes } from '../routes';
+import { SessionService } from '../services/session.service';
+import { askedOf, until } from '../testing/asked';
 import { SyncService } from '../sync/sync.service';
 import { lugsOf } from './progress';
 import { SHEETS } from './stages';
@@ -73,6 +75,22 @@ describe('the strip', () => {
     sync.offline.set(true);
     await settle();
     expect(kept()).toBe('kept on this tablet, 3 to send');
+  });
+
+  it('never says that all is kept while something was not taken', async () => {
+    const { element, settle } = await onBench(Strip, 'vet', undefined, { jobId: 'job-1' });
+    const [sync, server] = [TestBed.inject(SyncService), TestBed.inject(HttpTestingController)];
+    const email = `${crypto.randomUUID()}@shed.example`;
+    TestBed.inject(SessionService).signIn(email, 'secret').subscribe();
+    server.expectOne('/api/session').flush({ name: 'Ada', email, role: 'owner', workshop: 'Shed' });
+    sync.tick('job-1', 'a', true);
+    (await askedOf(server, '/api/jobs/job-1/ticks', 'POST')).flush({ message: 'no' }, { status: 422, statusText: 'Unprocessable' });
+    await until(() => sync.setAside().length === 1);
+    await settle();
+    expect(element.querySelector('.kept')!.textContent!.trim()).toBe('1 not taken');
+    sync.letGo(sync.setAside()[0]!);
+    await settle();
+    expect(element.querySelector('.kept')!.textContent!.trim()).toBe('all kept 14:02');
   });
 
   it('finds stages, runs, loads and findings by any words', async () => {

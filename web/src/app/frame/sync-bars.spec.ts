@@ -74,7 +74,7 @@ describe('the bars above the bench', () => {
   it('ask about a clash in words, with both values, and say what else is kept', async () => {
     sync.clashes.set(new Map([['job-1', clashing]]));
     await fixture.whenStable();
-    expect(text()).toContain('Someone changed the same thing as your “plate”: brief › plate is empty now, yours MINE. What else you changed with it is kept either way.');
+    expect(text()).toContain('Someone changed the same thing as your plate, “MINE” and 1 more: brief › plate is empty now, yours MINE. What else you changed with it is kept either way.');
     press('Put mine');
     press('Keep theirs');
     expect(done).toEqual(['job-1 mine', 'job-1 theirs']);
@@ -89,7 +89,7 @@ describe('the bars above the bench', () => {
   it('show what was not taken and why, to be tried again or let go', async () => {
     sync.setAside.set([{ ...entry, refused: 'plate: up to 20 letters are accepted' }]);
     await fixture.whenStable();
-    expect(text()).toContain('Not taken: plate. plate: up to 20 letters are accepted. It is kept on this device until you decide.');
+    expect(text()).toContain('Not taken: plate, “MINE” and 1 more. plate: up to 20 letters are accepted. It is kept on this device until you decide.');
     press('Try again');
     press('Let it go');
     expect(done).toEqual(['again plate', 'gone plate']);

@@ -3,12 +3,12 @@ import { HttpTestingController, provideHttpClientTesting } from '@angular/common
 import { provideZonelessChangeDetection, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { blankDesign, type Design, doCommands, type Patch } from '@meridex/core';
+import { askedOf, until } from '../testing/asked';
 import { DesignService } from './design.service';
 import { SyncService } from '../sync/sync.service';
 import { SessionService } from './session.service';
 
 const JOB = 'job-1';
-const later = (ms = 0): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
 describe('the design service', () => {
   let service: DesignService;
@@ -16,20 +16,8 @@ describe('the design service', () => {
   let server: HttpTestingController;
   const newest = (number: number, design: Design) => ({ number, design, author: 'owner', at: '2026-11-24T10:00:00Z' });
   const plate = (value: string): string | null => service.edit('plate', (d) => (d.brief.plate = value));
-  /** Waits for what is asked of the server next. */
-  const asked = async (url: string) => {
-    for (let n = 0; n < 400; n++) {
-      const found = server.match(url);
-      if (found.length) return found[0]!;
-      await later(10);
-    }
-    throw new Error(`nothing was sent to ${url}`);
-  };
-  const sent = () => asked(`/api/jobs/${JOB}/revisions`);
-  const until = async (done: () => boolean): Promise<void> => {
-    for (let n = 0; n < 400 && !done(); n++) await later(10);
-    expect(done()).toBeTrue();
-  };
+  const read = () => askedOf(server, `/api/jobs/${JOB}/design`, 'GET');
+  const sent = () => askedOf(server, `/api/jobs/${JOB}/revisions`, 'POST');
 
   beforeEach(async () => {
     localStorage.clear();
@@ -50,7 +38,7 @@ describe('the design service', () => {
 
   async function open(number: number, design: Design): Promise<void> {
     const opening = service.open(JOB);
-    (await asked(`/api/jobs/${JOB}/design`)).flush(newest(number, design));
+    (await read()).flush(newest(number, design));
     await opening;
   }
 
@@ -139,7 +127,7 @@ describe('the design service', () => {
     service.close();
     const opening = service.open(JOB);
     (await sent()).error(new ProgressEvent('error'));
-    (await asked(`/api/jobs/${JOB}/design`)).flush(newest(3, blankDesign('Bellbird Ranges Mobile Vet')));
+    (await read()).flush(newest(3, blankDesign('Bellbird Ranges Mobile Vet')));
     await opening;
     expect([service.design()!.brief.plate, sync.offline()]).toEqual(['AWAY', true]);
   });
@@ -147,7 +135,7 @@ describe('the design service', () => {
   it('opens as it was last where the server does not answer', async () => {
     service.close();
     const opening = service.open(JOB);
-    (await asked(`/api/jobs/${JOB}/design`)).error(new ProgressEvent('error'));
+    (await read()).error(new ProgressEvent('error'));
     await opening;
     expect([service.revision(), service.design()!.brief.customer]).toEqual([3, 'Bellbird Ranges Mobile Vet']);
   });
@@ -163,7 +151,7 @@ describe('the design service', () => {
     const opening = service.open(JOB);
     (await sent()).flush({ number: 4, at: '2026-11-24T10:01:00Z', merged: false, design: done });
     (await sent()).flush({ number: 5, at: '2026-11-24T10:01:00Z', merged: false, design: done });
-    (await asked(`/api/jobs/${JOB}/design`)).flush(newest(6, changed));
+    (await read()).flush(newest(6, changed));
     await opening;
     await until(() => service.undoLabel() === 'notes');
     service.undo();

@@ -43,9 +43,12 @@ export class JobsService {
 
   /** All that is kept of a job, as the text of a job file. */
   async file(jobId: string): Promise<string> {
-    const [{ design, number }, ticks, readings] = (await Promise.all(
-      ['design', 'ticks', 'readings'].map((what) => this.kept.get<{ design?: unknown; number?: number }>(`/api/jobs/${jobId}/${what}`)),
-    )) as [{ design: unknown; number: number }, unknown, unknown];
+    const of = `/api/jobs/${jobId}`;
+    const [{ design, number }, ticks, readings] = await Promise.all([
+      this.kept.get<{ readonly design: unknown; readonly number: number }>(`${of}/design`),
+      this.kept.get<unknown>(`${of}/ticks`),
+      this.kept.get<unknown>(`${of}/readings`),
+    ]);
     return JSON.stringify({ design, revision: number, ticks, readings }, null, 2);
   }
 

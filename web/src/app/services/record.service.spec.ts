@@ -4,6 +4,7 @@ import { provideZonelessChangeDetection, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { DesignService } from './design.service';
 import { SyncService } from '../sync/sync.service';
+import { askedOf, until } from '../testing/asked';
 import { RecordService } from './record.service';
 import { SessionService } from './session.service';
 
@@ -12,17 +13,9 @@ describe('ticks and readings', () => {
   const vehicle = signal('own');
   let server: HttpTestingController;
   let sync: SyncService;
-  /** Waits for what is asked of the server next. */
-  const asked = async (url: string, method = 'POST') => {
-    for (let n = 0; n < 400; n++) {
-      const found = server.match((r) => r.url === url && r.method === method);
-      if (found.length) return found[0]!;
-      await new Promise((r) => setTimeout(r, 10));
-    }
-    throw new Error(`nothing was sent to ${url}`);
-  };
+  const asked = (url: string, method = 'POST') => askedOf(server, url, method);
   const unsentTo = async (n: number): Promise<void> => {
-    for (let tries = 0; tries < 400 && sync.unsent().length !== n; tries++) await new Promise((r) => setTimeout(r, 10));
+    await until(() => sync.unsent().length === n);
     expect(service.toSend()).toBe(n);
   };
   const open = async (ticks: object[] = [], readings: object[] = []): Promise<void> => {
@@ -121,7 +114,7 @@ describe('ticks and readings', () => {
       asked('/api/jobs/job-1/ticks', 'GET').then((r) => r.flush([])),
       asked('/api/jobs/job-1/readings', 'GET').then((r) => r.flush([])),
     ]);
-    for (let n = 0; n < 400 && [...service.ticked()].join() !== 'b'; n++) await new Promise((r) => setTimeout(r, 10));
+    await until(() => [...service.ticked()].join() === 'b');
     expect([...service.ticked()]).toEqual(['b']);
     rest.flush(null);
     await unsentTo(0);

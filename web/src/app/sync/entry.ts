@@ -34,7 +34,9 @@ export type Entry = EditEntry | TickEntry | ReadingEntry;
 export function wordsOf(entry: Entry): string {
   if (entry.kind === 'tick') return `${entry.body.done ? 'tick' : 'tick taken back'}: ${entry.body.stepId}`;
   if (entry.kind === 'reading') return `reading ${entry.body.rowId}: ${entry.body.value} ${entry.body.unit}`;
-  return entry.label || 'an edit';
+  const [first, ...more] = entry.patch;
+  const value = first && 'value' in first && typeof first.value !== 'object' ? `, “${String(first.value as string | number | boolean)}”` : '';
+  return `${entry.label || 'an edit'}${value}${more.length ? ` and ${more.length} more` : ''}`;
 }
 
 /** Where it is sent to, and what is sent. */

@@ -4,6 +4,7 @@ import { provideZonelessChangeDetection, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { blankDesign, type Patch } from '@meridex/core';
 import { SessionService } from '../services/session.service';
+import { askedOf, until } from '../testing/asked';
 import type { EditEntry } from './entry';
 import { Shelf } from './shelf';
 import { SyncService } from './sync.service';
@@ -43,19 +44,8 @@ describe('the sync service', () => {
     server = TestBed.inject(HttpTestingController);
     await sync.takeOver();
   }
-  /** Waits for what is asked of the server next. */
-  async function asked(url = REVISIONS): Promise<TestRequest> {
-    for (let n = 0; n < 400; n++) {
-      const found = server.match(url);
-      if (found.length) return found[0]!;
-      await new Promise((r) => setTimeout(r, 10));
-    }
-    throw new Error(`nothing was sent to ${url}`);
-  }
-  const unsentTo = async (n: number): Promise<void> => {
-    for (let tries = 0; tries < 400 && sync.unsent().length !== n; tries++) await new Promise((r) => setTimeout(r, 10));
-    expect(sync.unsent().length).toBe(n);
-  };
+  const asked = (url = REVISIONS) => askedOf(server, url, 'POST');
+  const unsentTo = (n: number) => until(() => sync.unsent().length === n, `${n} unsent`);
   const kept = (number: number, merged = false) => ({ number, at: '2026-11-24T10:00:00Z', merged, design: blankDesign('Wirrabel Show Society') });
   const theirs = (number: number, clashes: readonly string[]) => ({ message: 'clash', clashes: clashes.map((path) => ({ path, mine: 'MINE', theirs: 'THEIRS' })), newest: kept(number) });
   const conflict = { status: 409, statusText: 'Conflict' };

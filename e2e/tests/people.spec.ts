@@ -36,6 +36,10 @@ test('a colleague joins by a link, does what the role may, and is let go', async
     await theirs.getByRole('button', { name: 'Accept with this name' }).click();
     await expect(theirs.getByRole('alert')).toContainText('An apprentice may not accept a finding');
     await theirs.reload();
+    const told = theirs.getByRole('alert').filter({ hasText: 'Not taken' });
+    await expect(told, 'what was refused is kept until they decide').toContainText('An apprentice may not accept a finding');
+    await expect(theirs.getByRole('status').filter({ hasText: '1 not taken' })).toBeVisible();
+    await told.getByRole('button', { name: 'Let it go' }).click();
     await stage(theirs, 'Fit');
     await theirs.getByRole('button', { name: 'by kind of work' }).click();
     await theirs.locator('label.step').first().click();

@@ -38,6 +38,20 @@ test('a camper behind a ute: a rig of its own, charged by its engine', async ({ 
     await expect(page.getByLabel('Other chargers on the alternator')).not.toHaveValue('0');
   });
 
+  await test.step('a second rig in the ute lies round the first, and goes again', async () => {
+    await stage(page, 'Brief');
+    await page.getByRole('link', { name: 'More vehicles' }).click();
+    await page.getByRole('button', { name: 'Add a rig to it' }).click();
+    await expect(tabs.getByRole('button', { name: /second rig in the dual-cab ute/ })).toHaveAttribute('aria-current', 'true');
+    await stage(page, 'Places');
+    await expect(page.locator('mx-vehicle-picture .beside').first()).toBeVisible();
+    await stage(page, 'Brief');
+    await page.getByRole('link', { name: 'More vehicles' }).click();
+    await page.getByRole('button', { name: /^Take out .*second rig/ }).click();
+    await expect(tabs.getByRole('button', { name: /second rig/ })).toHaveCount(0);
+    await allKept(page);
+  });
+
   await test.step('all of it is there after the page was left, and goes as it came', async () => {
     await page.reload();
     await stage(page, 'Brief');

@@ -1,7 +1,7 @@
 import { catalogueOf } from '../catalogue/index.js';
 import { editDesign, isJoined, OWN, patchInJob, vehicleIn, type Design } from '../design/index.js';
 import { run, type Command, type Commanded } from './command.js';
-import { addVehicle, couple, removeVehicle, uncouple } from './vehicles.js';
+import { addRig, addVehicle, couple, removeVehicle, uncouple } from './vehicles.js';
 import { addExisting, addLoad, addTrace, place, removeLoad, setLoad } from './gear.js';
 import { addArray, addBank, addBatteries, addBlock, addConverter, addLink, addPart, changeThing, hang, remove, setBatteries } from './rig.js';
 
@@ -29,6 +29,7 @@ export const COMMANDS = {
   addTrace,
   place,
   addVehicle,
+  addRig,
   removeVehicle,
   couple,
   uncouple,
@@ -58,7 +59,7 @@ export const doCommand = (design: Design, asked: Asked): Commanded => {
 };
 
 /** Commands that reach over the vehicles of a job. */
-const OF_JOB: ReadonlySet<CommandName> = new Set(['addPart', 'addVehicle', 'removeVehicle', 'couple', 'uncouple']);
+const OF_JOB: ReadonlySet<CommandName> = new Set(['addPart', 'addVehicle', 'addRig', 'removeVehicle', 'couple', 'uncouple']);
 
 /** Runs commands one after another; the first that is refused ends it, with its number. */
 export function doCommands(design: Design, all: readonly Asked[]): { readonly ok: true; readonly design: Design } | { readonly ok: false; readonly message: string } {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Catalogue } from '../catalogue/index.js';
-import { asFurther, blankDesign, blankLoad, couplingsOf, leaveVehicle, OWN, vehicleIn, VEHICLE_KINDS, type Coupling, type Design } from '../design/index.js';
+import { asFurther, blankDesign, bodyOf, blankLoad, couplingsOf, leaveVehicle, OWN, rigsIn, vehicleIn, VEHICLE_KINDS, type Coupling, type Design } from '../design/index.js';
 import { inletTakesW } from '../plant/index.js';
 import { command, Refused } from './command.js';
 import { freshAmong, lastOrder } from './things.js';
@@ -43,6 +43,21 @@ export const addVehicle = command({
   },
 });
 
+/** A further rig in the body of a vehicle: a bank of its own with its own chargers and loads, on the same engine. */
+export const addRig = command({
+  input: z.strictObject({ id: id.optional(), name: z.string().max(60).default(''), vehicle: id.default(OWN) }),
+  words: (i) => `another rig: ${i.name || i.vehicle}`,
+  change: (d, i) => {
+    vehicle(d, i.vehicle, 'vehicle');
+    const body = bodyOf(d, i.vehicle);
+    const usual = blankDesign(d.brief.customer);
+    leaveVehicle(usual);
+    usual.brief.vehicleKind = (body === OWN ? d : d.vehicles[body]!).brief.vehicleKind;
+    const made = freshAmong(d.vehicles, i.id, 'rig', [OWN]);
+    d.vehicles[made] = { ...asFurther(usual, lastOrder(d.vehicles), i.name), within: body };
+  },
+});
+
 /** Takes a vehicle out of the job, with all that is built into it and every coupling to it. */
 export const removeVehicle = command({
   input: z.strictObject({ vehicle: id }),
@@ -51,7 +66,8 @@ export const removeVehicle = command({
     if (gone === OWN) throw new Refused(`vehicle: ${OWN} is the one that the job began with; ${Object.keys(d.vehicles).join(', ') || 'no other'} may go`);
     vehicle(d, gone, 'vehicle');
     // What joined it goes with it when the document is tidied; an outlet stands in another vehicle.
-    for (const [, c] of couplingsOf(d)) if (c.to === gone) forgetOutlet(d, c);
+    const all = rigsIn(d, gone);
+    for (const [, c] of couplingsOf(d)) if (c.to === gone || all.includes(c.to)) forgetOutlet(d, c);
     delete d.vehicles[gone];
   },
 });
@@ -85,6 +101,11 @@ export const couple = command({
   change: (d, i, catalogue) => {
     vehicle(d, i.from, 'from');
     vehicle(d, i.to, 'to');
+    for (const [field, end] of [
+      ['from', i.from],
+      ['to', i.to],
+    ] as const)
+      if (i.carries === 'charge' && bodyOf(d, end) !== end) throw new Refused(`${field}: ${end} is a rig in the body of ${bodyOf(d, end)}, charged as that is; name ${bodyOf(d, end)}`);
     if (i.from === i.to) throw new Refused(`to: ${i.to} is the vehicle that it comes from; another is accepted`);
     if (leads(d, i.carries, i.to, i.from)) throw new Refused(`to: ${i.to} already gives to ${i.from}; two vehicles cannot ${i.carries === 'mains' ? 'feed' : 'charge'} each other`);
     if (i.carries === 'charge' && i.hours) throw new Refused('hours: a plug charges while the engine runs; hours are accepted for a mains lead');

@@ -1,5 +1,6 @@
 import type { Catalogue } from '../catalogue/index.js';
 import { editDesign, isJoined, patchBetween, patchInJob, vehicleIn, type Design, type Edited, type Patch } from '../design/index.js';
+import { withoutBeside } from './in-body.js';
 import { inJob } from './in-job.js';
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
@@ -20,13 +21,13 @@ function withoutOthers(edited: Design, typed: Design, shown: Design): Design {
       return [key, was && same(load.use, shown.loads[key]?.use) ? { ...load, use: was.use } : load];
     }),
   );
-  return { ...edited, loads, supply: { ...edited.supply, otherChargersA: Math.max(0, edited.supply.otherChargersA - fromOthersA) }, inlets };
+  return { ...edited, vehicle: withoutBeside(edited, typed, shown), loads, supply: { ...edited.supply, otherChargersA: Math.max(0, edited.supply.otherChargersA - fromOthersA) }, inlets };
 }
 
 /**
  * An edit of one vehicle's design, as {@link inJob} shows it, as a patch of the job. What reaches the vehicle from the
- * others is no part of what is edited: amps that others want are taken off again, hours of their leads left out, and an
- * outlet keeps the use that was typed.
+ * others is no part of what is edited: amps that others want are taken off again, hours of their leads and gear of other
+ * rigs in its body left out, and an outlet keeps the use that was typed.
  */
 export function patchOfJob(job: Design, id: string, catalogue: Catalogue, patch: Patch): Patch | string {
   if (!isJoined(job)) return patch;

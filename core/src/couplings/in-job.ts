@@ -3,6 +3,7 @@ import { couplingsOf, isJoined, type Design } from '../design/index.js';
 import { spanHours } from '../loads/index.js';
 import { memoizeFor } from '../quantity/index.js';
 import { simulateJoined } from './trip.js';
+import { besideInBody } from './in-body.js';
 import { leadHours, reached } from './views.js';
 
 /** Trips of all banks together, which stay while gear is dragged or a length is typed. */
@@ -21,12 +22,12 @@ const LEAST_DUTY = 1e-4;
 /**
  * One vehicle of a job as a design of its own, with what reaches it from the others: the engine that charges it, what
  * their chargers want of that, the hours in which their leads feed its inlets, and what its own leads give on the trip
- * of all banks together, not what they could. A job of one vehicle is that itself. `by`: of several vehicles that it
+ * of all banks together, not what they could, and the gear of rigs that stand before it in its body. A job of one vehicle is that itself. `by`: of several vehicles that it
  * may be plugged into, another than the usual one.
  */
 export function inJob(job: Design, id: string, catalogue: Catalogue, by?: string): Design {
   if (!isJoined(job)) return job;
-  const design = reached(job, id, catalogue, by);
+  const design = besideInBody(reached(job, id, catalogue, by), job, id, catalogue);
   const leads = couplingsOf(job).filter(([, c]) => c.carries === 'mains' && c.from === id && c.outlet !== null && c.outlet in design.loads);
   if (!leads.length) return design;
   const trip = joinedTripOf(job, catalogue);

@@ -1,13 +1,17 @@
 import type { Catalogue } from '../catalogue/index.js';
-import { couplingsOf, engineOf, enginesFor, isJoined, OWN, vehicleIds, vehicleIn, type Coupling, type Design } from '../design/index.js';
+import { bodyOf, couplingsOf, engineOf, enginesFor, isJoined, OWN, rigsIn, vehicleIds, vehicleIn, type Coupling, type Design } from '../design/index.js';
 import { dayLoad, spansTogether, type HourSpan } from '../loads/index.js';
 import { bankOf, traceOf, vehicleChargeA } from '../supply/index.js';
 import { vehicleOf } from '../vehicle/index.js';
 
-/** What a vehicle of a job is called: as typed, else by its kind, in short where another of the job is beside it. */
+const NTH = ['first', 'second', 'third', 'fourth', 'fifth'];
+
+/** What a vehicle of a job, or a further rig in its body, is called: as typed, else by its kind, in short where another of the job is beside it. */
 export function vehicleName(job: Design, id: string): string {
   const typed = id === OWN ? '' : job.vehicles[id]!.name;
   const { name } = vehicleOf(vehicleIn(job, id));
+  const body = bodyOf(job, id);
+  if (body !== id && !typed) return `${vehicleName(job, body)}, ${NTH[rigsIn(job, body).indexOf(id)] ?? 'a further'} rig`;
   return typed || (isJoined(job) ? name.split(',')[0]! : name);
 }
 

@@ -56,7 +56,14 @@ export const OF_VEHICLE = {
 } as const;
 
 /** A further vehicle of a job; its customer, trip and money are the job’s, its ids its own. */
-export const furtherVehicleSchema = z.object({ order: z.number(), name: text(60), brief: briefSchema.omit({ customer: true, trip: true, budget: true }), ...OF_VEHICLE });
+export const furtherVehicleSchema = z.object({
+  order: z.number(),
+  name: text(60),
+  /** The vehicle in whose body it stands, as a further rig there with a bank of its own; null: it is a vehicle itself. */
+  within: thingId.nullable().default(null),
+  brief: briefSchema.omit({ customer: true, trip: true, budget: true }),
+  ...OF_VEHICLE,
+});
 
 /** What joins two vehicles of a job. */
 export const couplingSchema = z.object({

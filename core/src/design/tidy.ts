@@ -12,10 +12,16 @@ function isGone(d: Design | FurtherVehicle, key: string): boolean {
 
 /**
  * What hung on a thing goes with it: a deleted load leaves no place, run, signature or "never with" behind, a deleted
- * group or traced wire gives its loads a way of their own, a vehicle that goes leaves no coupling. Changes the draft in place.
+ * group or traced wire gives its loads a way of their own, a vehicle that goes leaves no coupling
+ * and no further rig in its body. Changes the draft in place.
  */
 export function tidy(job: Design): void {
   for (const d of [job, ...Object.values(job.vehicles)]) tidyVehicle(d);
+  for (const [id, v] of Object.entries(job.vehicles)) {
+    const body = v.within === null || v.within === OWN ? undefined : job.vehicles[v.within];
+    if (body && body.within !== null) v.within = body.within;
+    else if (!body && v.within !== null && v.within !== OWN) delete job.vehicles[id];
+  }
   const there = (id: string): boolean => id === OWN || id in job.vehicles;
   const outletGone = ({ from, outlet }: Coupling): boolean => outlet !== null && !(outlet in (from === OWN ? job : job.vehicles[from]!).loads);
   for (const [id, c] of Object.entries(job.couplings)) if (!there(c.from) || !there(c.to) || outletGone(c)) delete job.couplings[id];

@@ -79,7 +79,13 @@ const openingSchema = z.object({
 });
 
 const axleSchema = z.object({ id, name: text(60), carrier: id, x: mm, emptyKg: kg, limitKg: kg });
-const keepSchema = z.object({ id, name: text(60), box: boxSchema });
+const keepSchema = z.object({
+  id,
+  name: text(60),
+  box: boxSchema,
+  /** Gear of another rig in the same body: where it stands, what it weighs and the heat that it gives off, W; absent: a part of the vehicle. */
+  gear: z.object({ zone: id, kg, heatW: z.number().min(0).max(100000) }).optional(),
+});
 const knownPointSchema = z.object({ id, kind: z.enum(POINT_KINDS), name: text(60), waypoint: id, note: text(120) });
 const waypointSchema = z.object({ id, name: text(60), at: pointSchema, carrier: id, zone: id.nullable() });
 
@@ -122,7 +128,7 @@ export const vehicleSchema = z.object({
   faces: z.array(faceSchema).max(80),
   openings: z.array(openingSchema).max(30),
   axles: z.array(axleSchema).max(6),
-  keep: z.array(keepSchema).max(20),
+  keep: z.array(keepSchema).max(200),
   points: z.array(knownPointSchema).max(30),
   waypoints: z.array(waypointSchema).max(120),
   ways: z.array(waySchema).max(240),

@@ -49,12 +49,13 @@ export interface CompartmentHeat {
 export function compartmentHeat(vehicle: Vehicle, gear: readonly Gear[]): CompartmentHeat[] {
   return vehicle.zones.flatMap((zone): CompartmentHeat[] => {
     const warm = gear.filter((g) => g.zone === zone.id && g.heatW > 0 && g.when === 'now');
-    const heatW = warm.reduce((s, g) => s + g.heatW, 0);
+    const beside = vehicle.keep.filter((k) => k.gear?.zone === zone.id && k.gear.heatW > 0);
+    const heatW = warm.reduce((s, g) => s + g.heatW, 0) + beside.reduce((s, k) => s + k.gear!.heatW, 0);
     if (zone.weather === 'spray' || heatW === 0) return [];
     const skin = surfaceM2(zone);
     const riseK = naturalRiseK(heatW, skin);
     const allowedK = allowedRiseK(zone, warm);
     const fan = riseK > allowedK ? fanFlowM3h(heatW, allowedK) / (1 - COMPARTMENT.filterLoss) : 0;
-    return [{ zone: zone.id, name: zone.name, heatW, surfaceM2: skin, riseK, airC: zone.ambientC + riseK, fanM3h: fan, from: warm.map((g) => g.name) }];
+    return [{ zone: zone.id, name: zone.name, heatW, surfaceM2: skin, riseK, airC: zone.ambientC + riseK, fanM3h: fan, from: [...warm, ...beside].map((g) => g.name) }];
   });
 }

@@ -78,12 +78,13 @@ function supportsOf(masses: readonly Mass[], all: readonly Foot[]): Support[] {
   return [...each(front, sums[0]), ...each(rear, sums[1])];
 }
 
-/** Weight added to each vehicle, axle by axle and side by side, by moments about the first and the last support. */
+/** Weight added to each vehicle, axle by axle and side by side, by moments about the first and the last support; gear of another rig in its body counts. */
 export function weights(vehicle: Vehicle, gear: readonly Gear[]): CarrierWeight[] {
   const carrierOf = new Map(vehicle.zones.map((z) => [z.id, z.carrier]));
   const trackMm = Math.max(1, ...vehicle.wheels.map((w) => w.trackMm));
   return vehicle.carriers.map((c) => {
-    const masses = gear.filter((g) => carrierOf.get(g.zone) === c.id && g.when !== 'later').map((g): Mass => ({ kg: g.kg, ...boxMiddle(g.box) }));
+    const there = [...gear.filter((g) => g.when !== 'later'), ...vehicle.keep.flatMap((k) => (k.gear ? [{ ...k.gear, box: k.box }] : []))];
+    const masses = there.filter((g) => carrierOf.get(g.zone) === c.id).map((g): Mass => ({ kg: g.kg, ...boxMiddle(g.box) }));
     const leftOverRightKg = masses.reduce((s, m) => s + (2 * m.kg * (vehicle.widthMm / 2 - m.y)) / trackMm, 0);
     return { id: c.id, name: c.name, addedKg: masses.reduce((s, m) => s + m.kg, 0), payloadKg: c.payloadKg, supports: supportsOf(masses, feet(vehicle, c.id)), leftOverRightKg };
   });

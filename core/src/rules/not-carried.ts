@@ -32,5 +32,5 @@ export const notCarried: Rule = {
     return odd.map(([id, what]): Found => ({ at: { stage: 'supply', about: id }, values: { id, what } }));
   },
   say: (v) => `${v['id']} is ${v['what']}: it stands in the job, and this plan does not carry it yet.`,
-  fix: () => 'Enter what hangs on it as a further vehicle of the job, with a rig of its own, or take it out.',
+  fix: () => 'Enter what hangs on it as a further rig of the vehicle (Brief, More vehicles), or take it out.',
 };

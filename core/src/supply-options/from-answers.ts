@@ -17,7 +17,7 @@ const isObject = (value: unknown): value is Record<string, unknown> => typeof va
 const came = (value: unknown): string => JSON.stringify(value)?.slice(0, 40) ?? 'nothing';
 
 /** What is said of one vehicle beside the ten answers. */
-const BESIDE = ['customer', 'tier', 'commands', 'vehicles', 'couplings', 'name', 'rig'] as const;
+const BESIDE = ['customer', 'tier', 'commands', 'vehicles', 'couplings', 'name', 'rig', 'within'] as const;
 
 interface Said {
   readonly intake: Intake;
@@ -25,6 +25,8 @@ interface Said {
   readonly name: string;
   /** It only tows or carries. */
   readonly noRig: boolean;
+  /** The vehicle in whose body it stands, as a further rig there; null: it is a vehicle itself. */
+  readonly within: string | null;
 }
 
 /** Ten answers about one vehicle; what they leave out is as in the design given. */
@@ -32,10 +34,11 @@ function saidOf(raw: unknown, at: string, blank: Design): Said {
   if (!isObject(raw)) throw new Wrong(`${at || 'answers'}: got ${came(raw)}; an object is accepted`);
   const field = (name: string): string => (at ? `${at}.${name}` : name);
   const given = Object.fromEntries(Object.entries(raw).filter(([k]) => !BESIDE.some((b) => b === k)));
-  const { tier = 'sound', name = '', rig = 'drafted' } = raw;
+  const { tier = 'sound', name = '', rig = 'drafted', within = null } = raw;
   if (!TIERS.includes(tier as Said['tier'])) throw new Wrong(`${field('tier')}: got ${came(tier)}; one of ${TIERS.join(', ')} is accepted`);
   if (typeof name !== 'string' || name.length > 60) throw new Wrong(`${field('name')}: got ${came(name)}; at most 60 letters are accepted`);
   if (rig !== 'drafted' && rig !== 'none') throw new Wrong(`${field('rig')}: got ${came(rig)}; drafted, none are accepted`);
+  if (within !== null && typeof within !== 'string') throw new Wrong(`${field('within')}: got ${came(within)}; the id of a vehicle is accepted`);
   // What the job is for settles the usual answer to the others.
   const use = intakeSchema.shape.use.safeParse(given['use'] ?? blank.brief.use);
   if (!use.success) throw new Wrong(`${field('use')}: ${use.error.issues[0]!.message}`);
@@ -49,7 +52,7 @@ function saidOf(raw: unknown, at: string, blank: Design): Said {
   }
   const wish = parsed.data.wishes.find((w) => !LOAD_LIBRARY.some((i) => i.id === w.id));
   if (wish) throw new Wrong(`${field('wishes')}: got ${came(wish.id)}; an appliance of the library is accepted: ${LOAD_LIBRARY.map((i) => i.id).join(', ')}`);
-  return { intake: parsed.data, tier: tier as Said['tier'], name, noRig: rig === 'none' };
+  return { intake: parsed.data, tier: tier as Said['tier'], name, noRig: rig === 'none', within };
 }
 
 /** A design with nothing in it but its vehicle. */
@@ -109,7 +112,20 @@ function tried(make: () => { readonly design: Design; readonly remarks: readonly
 /** Answers about the trip, which is the job's: a further vehicle has none of its own. */
 const OF_TRIP = ['where', 'days', 'drivingH', 'mains'] as const;
 
+/** Answers about the body and its engine, which all rigs in it share. */
+const OF_BODY = ['vehicleKind', 'alternator'] as const;
+
 const VEHICLE_ID = /^[a-z][a-z0-9-]{0,39}$/;
+
+/** A further rig in the body of a vehicle that was said before it: its kind and engine are that one's. */
+function inBody(one: Said, said: ReadonlyMap<string, Said>, raw: object, at: string): Said {
+  const bodies = [...said].filter(([, v]) => v.within === null).map(([id]) => id);
+  const body = bodies.includes(one.within!) ? said.get(one.within!)! : null;
+  if (!body) throw new Wrong(`${at}.within: got ${came(one.within)}; a vehicle that is said before it is accepted: ${bodies.join(', ')}`);
+  const twice = OF_BODY.find((k) => k in raw);
+  if (twice) throw new Wrong(`${at}.${twice}: it is that of ${one.within}, in which this rig stands; say it once, there`);
+  return { ...one, intake: { ...one.intake, vehicleKind: body.intake.vehicleKind, alternator: body.intake.alternator } };
+}
 
 /** What is said of each vehicle, the one of the job itself first. */
 function everySaid(own: Said, vehicles: Readonly<Record<string, unknown>>, first: Design): ReadonlyMap<string, Said> {
@@ -118,7 +134,8 @@ function everySaid(own: Said, vehicles: Readonly<Record<string, unknown>>, first
     if (id === OWN || !VEHICLE_ID.test(id)) throw new Wrong(`vehicles.${id}: small letters, digits and dashes, a letter first, and not ${OWN}, are accepted as an id`);
     const twice = isObject(v) ? OF_TRIP.find((k) => k in v) : undefined;
     if (twice) throw new Wrong(`vehicles.${id}.${twice}: the trip is that of the job; say it once, beside customer`);
-    said.set(id, saidOf(v, `vehicles.${id}`, first));
+    const one = saidOf(v, `vehicles.${id}`, first);
+    said.set(id, one.within === null ? one : inBody(one, said, v as object, `vehicles.${id}`));
   }
   return said;
 }
@@ -127,7 +144,7 @@ function everySaid(own: Said, vehicles: Readonly<Record<string, unknown>>, first
 function empty(customer: string, said: ReadonlyMap<string, Said>): Design {
   const job = applyIntake(blankDesign(customer), said.get(OWN)!.intake);
   if (said.size === 1) return job;
-  const vehicles = [...said].slice(1).map(([id, v], n) => [id, asFurther(bare(applyIntake(blankDesign(customer), v.intake)), n + 1, v.name)] as const);
+  const vehicles = [...said].slice(1).map(([id, v], n) => [id, { ...asFurther(bare(applyIntake(blankDesign(customer), v.intake)), n + 1, v.name), within: v.within }] as const);
   const made = { ...bare(job), vehicles: Object.fromEntries(vehicles) };
   const checked = editDesign(made, [{ op: 'test', path: '/schemaVersion', value: made.schemaVersion }]);
   if (!checked.ok) throw new Wrong(checked.message);
@@ -150,8 +167,8 @@ function coupled(job: Design, raw: unknown, mains: boolean): Design {
 
 /** A vehicle drafted behind the engine that charges it, at the tier asked for; what that does not stand is remarked. */
 function drafted(view: Design, customer: string, said: Said, catalogue: Catalogue, remark: (words: string) => void): Design {
-  const { brief, supply, settings, parts } = view;
-  const asked = applyIntake({ ...blankDesign(customer), brief, supply, settings, parts }, { ...said.intake, alternator: brief.alternator });
+  const { brief, supply, settings, parts, vehicle } = view;
+  const asked = applyIntake({ ...blankDesign(customer), brief, supply, settings, parts, vehicle }, { ...said.intake, alternator: brief.alternator });
   const draft = threeDrafts(asked, catalogue).find((d) => d.tier === said.tier)!;
   if (!draft.stands) remark(`the ${draft.tier} draft does not quite stand ${draft.says}`);
   return withRig(asked, draft.design);

@@ -28,6 +28,15 @@ export function faceBox(face: Face, f: OnFace): Box {
   }
 }
 
+/** What a box in the vehicle takes up of a face that it stands on, mm; null: it does not touch it. The way back of {@link faceBox}. */
+export function onFace(face: Face, box: Box): OnFace | null {
+  if (!boxesMeet(box, faceBox(face, { u: 0, v: 0, w: face.w, h: face.h, outMm: 2 }))) return null;
+  const [u, w] = face.normal.endsWith('x') ? [box.y - face.at.y, box.w] : [box.x - face.at.x, box.l];
+  const [v, h] = face.normal.endsWith('z') ? [box.y - face.at.y, box.w] : [box.z - face.at.z, box.h];
+  const outMm = { x: box.l, y: box.w, z: box.h }[face.normal.endsWith('x') ? 'x' : face.normal.endsWith('y') ? 'y' : 'z'];
+  return { u, v, w, h, outMm };
+}
+
 /** A place on a face, so many mm out of it, as a point of the vehicle. */
 export function facePoint(face: Face, u: number, v: number, outMm: number): Point {
   const b = faceBox(face, { u, v, w: 0, h: 0, outMm });

@@ -53,6 +53,20 @@ describe('the vehicles of a job', () => {
     expect(text(element)).toContain('plug: engine of the 4x4 wagon →');
   });
 
+  it('take another rig in the body that is shown, which is shown then and charged as that is', async () => {
+    const { fixture, element, bench, click } = await onBench(VehiclesSheet, 'vet');
+    await click(button(element, 'Add a rig to it'));
+    expect([bench.vehicle(), bench.job()!.vehicles['rig']!.within, bench.design()!.brief.vehicleKind]).toEqual(['rig', 'own', bench.job()!.brief.vehicleKind]);
+    expect(text(element)).toMatch(/in the body of the .*, on its engine/);
+    await click(button(element, 'Add a rig to it'));
+    expect(bench.job()!.vehicles['rig-2']!.within).withContext('beside it, not in it').toBe('own');
+    (fixture.componentInstance as unknown as Inside).kind.set('caravan');
+    await click(button(element, 'Add it to the job'));
+    expect(Object.values(bench.job()!.couplings))
+      .withContext('a rig has no plug of its own')
+      .toEqual([jasmine.objectContaining({ from: 'own', to: 'caravan' })]);
+  });
+
   it('are joined by a lead whose floor is typed, and refused in words where they cannot be', async () => {
     const { fixture, element, bench, click, type } = await onBench(VehiclesSheet, 'vet', withCaravan);
     await click(button(element, 'Join them'));

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } 
 import { FormsModule } from '@angular/forms';
 import {
   type Asked,
+  bodyOf,
   couplingsOf,
   doCommands,
   enginesFor,
@@ -68,6 +69,7 @@ export class VehiclesSheet {
 
   protected readonly ids = computed(() => vehicleIds(this.designs.job()!));
   protected readonly nameOf = (id: string): string => (this.ids().includes(id) ? vehicleName(this.designs.job()!, id) : 'choose one');
+  protected readonly bodyShown = computed(() => bodyOf(this.designs.job()!, this.designs.vehicle()));
   protected readonly others = computed(() => this.ids().filter((id) => id !== this.from()));
   protected readonly shownTo = computed(() => (this.others().includes(this.to()) ? this.to() : (this.others()[0] ?? '')));
 
@@ -76,12 +78,13 @@ export class VehiclesSheet {
     return this.ids().map((id) => {
       const view = vehicleIn(job, id);
       const engines = enginesFor(job, id);
-      const by = engines.length ? `charged by the ${engines.map((e) => this.nameOf(e)).join(' or the ')}` : 'its own engine';
+      const body = bodyOf(job, id);
+      const by = body !== id ? `in the body of the ${this.nameOf(body)}, on its engine` : engines.length ? `charged by the ${engines.map((e) => this.nameOf(e)).join(' or the ')}` : 'its own engine';
       return {
         id,
         name: this.nameOf(id),
         typed: id === OWN ? null : job.vehicles[id]!.name,
-        plate: view.brief.plate,
+        plate: bodyOf(job, id) === id ? view.brief.plate : '',
         says: `${Object.keys(view.banks).length ? `${view.supply.houseV} V rig` : 'no rig'} · ${by}, ${view.brief.vehicleV} V, ${rating(view.brief.alternator.ratedA)} A`,
       };
     });
@@ -141,12 +144,21 @@ export class VehiclesSheet {
 
   protected add(): void {
     const job = this.designs.job()!;
-    const [kind, at] = [this.kind(), this.designs.vehicle()];
+    const [kind, at] = [this.kind(), this.bodyShown()];
     let id: string = kind;
     for (let n = 2; id in job.vehicles; n++) id = `${kind}-${n}`;
     const couple: Asked[] = this.join() === 'taken' ? [{ do: 'couple', with: { from: at, to: id } }] : this.join() === 'carries' ? [{ do: 'couple', with: { from: id, to: at } }] : [];
     const asked: Asked[] = [{ do: 'addVehicle', with: { id, vehicleKind: kind, name: this.name().trim(), vehicleV: kind === 'light-truck' ? 24 : 12, rig: this.rig() } }, ...couple];
     if (this.done(`another vehicle: ${this.name().trim() || this.kindWords(kind)}`, asked)) this.name.set('');
+  }
+
+  /** Another rig in the vehicle that is shown, which is shown from then on. */
+  protected addRig(): void {
+    const job = this.designs.job()!;
+    const body = bodyOf(job, this.designs.vehicle());
+    let id = 'rig';
+    for (let n = 2; id in job.vehicles; n++) id = `rig-${n}`;
+    if (this.done(`another rig in the ${this.nameOf(body)}`, [{ do: 'addRig', with: { id, vehicle: body } }])) this.designs.lookAt(id);
   }
 
   protected rename(id: string, name: string): void {

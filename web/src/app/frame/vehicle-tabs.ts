@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { couplingsOf, enginesFor, isJoined, vehicleIds, vehicleName } from '@meridex/core';
+import { bodyOf, couplingsOf, enginesFor, isJoined, rigsIn, vehicleIds, vehicleName } from '@meridex/core';
 import { DesignService } from '../services/design.service';
 import { SelectionService } from '../services/selection.service';
 
@@ -19,11 +19,19 @@ export class VehicleTabs {
     if (!job || !isJoined(job)) return [];
     const name = (id: string): string => (vehicleIds(job).includes(id) ? vehicleName(job, id) : 'nothing');
     const leads = couplingsOf(job).flatMap(([, c]) => (c.carries === 'mains' ? [c] : []));
-    return vehicleIds(job).map((id) => ({
-      id,
-      name: name(id),
-      by: [...enginesFor(job, id).map((e) => `charged by the ${name(e)}`), ...leads.flatMap((c) => (c.to === id ? [`mains lead from the ${name(c.from)}`] : []))].join(' · ') || 'its own engine',
-    }));
+    const bodies = vehicleIds(job).filter((id) => bodyOf(job, id) === id);
+    return bodies
+      .flatMap((body) => rigsIn(job, body))
+      .map((id) => ({
+        id,
+        name: name(id),
+        inBody: bodyOf(job, id) !== id,
+        by:
+          [
+            ...(bodyOf(job, id) === id ? enginesFor(job, id).map((e) => `charged by the ${name(e)}`) : [`in the ${name(bodyOf(job, id))}`]),
+            ...leads.flatMap((c) => (c.to === id ? [`mains lead from the ${name(c.from)}`] : [])),
+          ].join(' · ') || 'its own engine',
+      }));
   });
 
   protected lookAt(id: string): void {

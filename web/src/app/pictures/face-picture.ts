@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal } from '@angular/core';
-import { type BoardHole, type Exit, type Face, type Gear, mirroredFromFront, type Vehicle } from '@meridex/core';
+import { type BoardHole, type Exit, type Face, type Gear, mirroredFromFront, onFace, type Vehicle } from '@meridex/core';
 import { gearMark, shortName } from './gear-marks';
 import type { GearMove } from './vehicle-picture';
 
@@ -85,6 +85,13 @@ export class FacePicture {
       }),
   );
   protected readonly factory = computed(() => this.face().protrusions.map((p) => ({ name: p.name, ...this.rect(p.u, p.v, p.w, p.h) })));
+  /** Gear of another rig in the same body. */
+  protected readonly beside = computed(() =>
+    this.vehicle().keep.flatMap((k) => {
+      const on = k.gear ? onFace(this.face(), k.box) : null;
+      return on ? [{ id: k.id, name: k.name, fits: on.w > k.name.length * 5.8 * this.unit(), ...this.rect(on.u, on.v, on.w, on.h) }] : [];
+    }),
+  );
   protected readonly drilled = computed(() => this.holes().map((h) => ({ ...h, ...this.rect(h.u, h.v, 0, 0) })));
   protected readonly ends = computed(() => {
     const words = {

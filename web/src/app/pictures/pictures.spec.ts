@@ -2,6 +2,7 @@ import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { assess, DEMO_JOBS, SHIPPED_CATALOGUE, vehicleOf } from '@meridex/core';
 import { DayStrip } from './day-strip';
+import { FacePicture } from './face-picture';
 import { FuseWindow } from './fuse-window';
 import { VehiclePicture } from './vehicle-picture';
 import { PathLadder } from './path-ladder';
@@ -67,6 +68,31 @@ describe('pictures', () => {
     expect(svg.querySelector('.run.chosen title')!.textContent).toBe(run.spec.name);
     svg.querySelector('.run')!.dispatchEvent(new MouseEvent('click'));
     expect(picked.length).toBe(1);
+  });
+
+  it('vehicle and face show gear of another rig behind, by its name, and nobody can pick it', async () => {
+    const vehicle = structuredClone(vehicleOf(job.design));
+    const battery = a.gear.find((g) => g.role === 'house')!;
+    vehicle.keep.push({ id: 'other-0', name: 'the other battery', box: battery.box, gear: { zone: battery.zone, kg: 20, heatW: 0 } });
+    const whole = TestBed.createComponent(VehiclePicture);
+    const straight = TestBed.createComponent(FacePicture);
+    for (const { componentRef } of [whole, straight]) {
+      componentRef.setInput('vehicle', vehicle);
+      componentRef.setInput('gear', []);
+    }
+    whole.componentRef.setInput('runs', []);
+    whole.componentRef.setInput('show', 'both');
+    straight.componentRef.setInput(
+      'face',
+      vehicle.faces.find((f) => f.id === battery.face),
+    );
+    await Promise.all([whole.whenStable(), straight.whenStable()]);
+    const beside = (e: unknown): Element[] => [...(e as HTMLElement).querySelectorAll('.beside')];
+    expect([beside(whole.nativeElement).length, beside(straight.nativeElement).length]).toEqual([2, 1]);
+    const here = beside(straight.nativeElement)[0]!;
+    expect(here.textContent).toContain('the other battery, of another rig');
+    expect([Number(here.getAttribute('width')), Number(here.getAttribute('height'))]).toEqual([battery.outline.w, battery.outline.h]);
+    expect((straight.nativeElement as HTMLElement).querySelector('[role="button"]')).toBeNull();
   });
 
   it('the day strip stacks each hour’s loads to their sum', async () => {

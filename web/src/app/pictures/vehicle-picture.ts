@@ -78,6 +78,8 @@ export class VehiclePicture {
   protected readonly boxes = computed(() =>
     this.views().map((view) => inDepth(this.gear(), view).map((g) => ({ ...g, ...flatBox(this.vehicle(), view, g.box), mark: gearMark(g), wrong: this.troubled().has(g.id) }))),
   );
+  /** Gear of another rig in the same body, at the back. */
+  protected readonly beside = computed(() => this.views().map((view) => this.vehicle().keep.flatMap((k) => (k.gear ? [{ id: k.id, name: k.name, ...flatBox(this.vehicle(), view, k.box) }] : []))));
   /** Names of zones in the side view, each at the end of its box where less lies under it. */
   protected readonly names = computed(() => {
     const [v, letter] = [this.vehicle(), this.letter()];

@@ -60,6 +60,8 @@ test('no words of any demo diagram lie on one another, measured in the browser',
       return boxes.flatMap((a, i) => boxes.slice(i + 1).flatMap((b) => (meet(a.box, b.box) ? [`${a.what} / ${b.what}`] : [])));
     });
     expect(met, job).toEqual([]);
+    const px = await page.locator('mx-line-diagram').evaluate((el) => Math.min(...[...el.querySelectorAll('text')].map((t) => parseFloat(getComputedStyle(t).fontSize) * t.getScreenCTM()!.a)));
+    expect(px, `${job}: words as it opens`).toBeGreaterThanOrEqual(10);
   }
 });
 

@@ -47,7 +47,7 @@ class Builder {
   }
 
   put(id: string, symbol: SymbolKind, title: string, more: Partial<DiagramNode> = {}): void {
-    if (!this.nodes.has(id)) this.nodes.set(id, { id, symbol, title, detail: '', gear: null, run: null, last: false, ...more });
+    if (!this.nodes.has(id)) this.nodes.set(id, { id, symbol, title, detail: '', label: '', gear: null, run: null, last: false, ...more });
   }
 
   /** Panels stand as one element, with their number on it. */
@@ -98,7 +98,7 @@ class Builder {
     let at = this.end(spec.from, 'plus', 'east');
     const stops: string[] = [];
     const stop = (id: string, symbol: SymbolKind, title: string): void => {
-      this.put(id, symbol, title, { run: spec.id });
+      this.put(id, symbol, title, { run: spec.id, label: stops.length ? '' : label });
       stops.push(id);
     };
     const fuse = (end: 'from' | 'to'): void => {
@@ -110,10 +110,9 @@ class Builder {
     fuse('from');
     if (spec.plugA) stop(`plug:${spec.id}`, 'plug', `${spec.plugA} A plug`);
     fuse('to');
-    const labelled = stops.length ? 1 : 0;
     for (const [i, id] of [...stops, null].entries()) {
       const to = id ? ({ node: id, side: 'west', pole: 'plus' } as const) : this.end(spec.to, 'plus', 'west');
-      this.line(`${spec.id}:feed:${i}`, 'feed', spec.id, at, to, i === labelled ? label : '');
+      this.line(`${spec.id}:feed:${i}`, 'feed', spec.id, at, to, stops.length ? '' : label);
       if (id) at = { node: id, side: 'east', pole: 'plus' };
     }
     const [out, back] = [this.end(spec.from, 'minus', 'east'), this.end(spec.to, 'minus', 'west')];

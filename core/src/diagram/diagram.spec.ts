@@ -52,7 +52,7 @@ describe('the line diagram', () => {
       }
       for (const r of a.runs) {
         const mine = diagram.lines.filter((l) => l.run === r.spec.id);
-        expect(mine.filter((l) => l.kind === 'feed' && l.label).length)
+        expect(mine.filter((l) => l.kind === 'feed' && l.label).length + diagram.nodes.filter((n) => n.run === r.spec.id && n.label).length)
           .withContext(r.spec.id)
           .toBe(1);
         expect(mine.some((l) => l.kind === 'return')).toBeTrue();
@@ -80,6 +80,36 @@ describe('the line diagram', () => {
       for (const [i, a] of symbols.entries()) for (const b of symbols.slice(i + 1)) expect(meet(a, b)).withContext(`${a.what} / ${b.what}`).toBeFalse();
     });
   }
+
+  it('has the bars as its spine: what feeds them to the left, what hangs on them to the right, no line round the sheet', async () => {
+    for (const { key, design } of DEMO_JOBS) {
+      const d = await drawn(diagramOf(design));
+      const middle = (id: string): number => {
+        const n = d.nodes.find((x) => x.node.id === id)!;
+        return n.x + n.w / 2;
+      };
+      const bus = middle('bus');
+      for (const { spec } of of(design).runs) {
+        const ends = [spec.from.gear, spec.to.gear];
+        const other = ends.find((g) => g !== 'bus');
+        if (!ends.includes('bus') || other === undefined || !d.nodes.some((n) => n.node.id === other)) continue;
+        expect(Math.sign(middle(other) - bus))
+          .withContext(`${key}: ${spec.name}`)
+          .toBe(spec.from.gear === 'bus' ? 1 : -1);
+      }
+      // A line never turns back past where it came from by more than the room of a few lines.
+      for (const l of d.lines) {
+        const xs = l.points.map((p) => p.x);
+        const [lo, hi] = [Math.min(xs[0]!, xs.at(-1)!), Math.max(xs[0]!, xs.at(-1)!)];
+        expect(Math.max(lo - Math.min(...xs), Math.max(...xs) - hi))
+          .withContext(`${key}: ${l.id}`)
+          .toBeLessThan(130);
+      }
+      expect(d.width / d.height)
+        .withContext(`${key} lies`)
+        .toBeGreaterThan(1.2);
+    }
+  });
 
   it('marks what is in the vehicle already: a part of the plan where it stands, the rest apart', () => {
     const d = structuredClone(DEMO_JOBS.find((j) => j.key === 'vet')!.design);
@@ -143,7 +173,7 @@ describe('the line diagram', () => {
   it('says of a run without a size that it has none', () => {
     const d = structuredClone(DEMO_JOBS.find((j) => j.key === 'vet')!.design);
     d.runs['start-charger'] = { ambientC: 110 };
-    expect(diagramOf(d).lines.find((l) => l.run === 'start-charger' && l.label)!.label).toContain('no size yet');
+    expect(diagramOf(d).nodes.find((n) => n.run === 'start-charger' && n.label)!.label).toContain('no size yet');
   });
 
   it('stands alone as SVG, with what people typed made harmless', async () => {

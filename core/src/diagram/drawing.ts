@@ -1,4 +1,4 @@
-import { boundsOf, LABEL, MEETS, SYMBOL_PX, wordsAbove, wordsHeight, wordsOf, type ElkBox, type ElkGraph, type ElkPoint } from './elk.js';
+import { boundsOf, LABEL, labelHeight, MEETS, SYMBOL_PX, wordsAbove, wordsHeight, wordsOf, type ElkBox, type ElkGraph, type ElkPoint } from './elk.js';
 import type { Diagram, DiagramLine, DiagramNode, LineKind } from './element.js';
 import { SYMBOLS, type Stroke } from './symbols.js';
 
@@ -59,7 +59,7 @@ function symbolBox({ node, box }: Placed): { x: number; y: number; w: number; h:
   const [w] = SYMBOL_PX[node.symbol];
   const words = wordsHeight(node);
   if (node.last) return { x: box.x, y: box.y + (box.height - SYMBOL_PX[node.symbol][1]) / 2, w, h: SYMBOL_PX[node.symbol][1] };
-  return { x: box.x + (box.width - w) / 2, y: box.y + (wordsAbove(node) ? words : 0), w, h: box.height - words };
+  return { x: box.x + (box.width - w) / 2, y: box.y + (wordsAbove(node) ? words : 0), w, h: box.height - words - labelHeight(node) };
 }
 
 /** Bars of a bus: the plus to the left, the minus to the right, each as tall as its lines ask. */
@@ -123,10 +123,14 @@ function bars(w: number, h: number): Stroke[] {
 
 function titleOf(p: Placed): DrawnText[] {
   const lines = wordsOf(p.node);
-  if (!lines.length) return [];
   const s = symbolBox(p);
+  const middle = s.x + s.w / 2;
+  const label: DrawnText[] = p.node.label
+    ? [{ of: p.node.id, run: p.node.run, x: middle, y: p.box.y + p.box.height - labelHeight(p.node) + LABEL.height - 2, anchor: 'middle', lines: p.node.label.split('\n'), what: 'label' }]
+    : [];
+  if (!lines.length) return label;
   const common = { of: p.node.id, run: p.node.run, lines, what: 'title' as const };
   if (p.node.last) return [{ ...common, x: s.x + s.w + 6, y: s.y + s.h / 2 + 4 - ((lines.length - 1) * LABEL.height) / 2, anchor: 'start' }];
   const y = wordsAbove(p.node) ? p.box.y + LABEL.height - 3 : s.y + s.h + LABEL.height - 2;
-  return [{ ...common, x: s.x + s.w / 2, y, anchor: 'middle' }];
+  return [{ ...common, x: middle, y, anchor: 'middle' }, ...label];
 }

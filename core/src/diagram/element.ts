@@ -33,6 +33,8 @@ export interface DiagramNode {
   readonly symbol: SymbolKind;
   readonly title: string;
   readonly detail: string;
+  /** Of a run's first fuse, breaker or plug: the run's label, under the symbol; empty: none. */
+  readonly label: string;
   /** Gear, or the run whose fuse or plug it is. */
   readonly gear: string | null;
   readonly run: string | null;
@@ -53,7 +55,7 @@ export interface DiagramLine {
   readonly run: string | null;
   readonly from: DiagramEnd;
   readonly to: DiagramEnd;
-  /** Its label, on one piece of each line only. */
+  /** Its label, on one piece of each line only; a run with something in it has it there instead. */
   readonly label: string;
 }
 

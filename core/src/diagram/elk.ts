@@ -47,8 +47,8 @@ const OPTIONS: Readonly<Record<string, string>> = {
   'elk.direction': 'RIGHT',
   'elk.edgeRouting': 'ORTHOGONAL',
   'elk.layered.considerModelOrder.strategy': 'NODES_AND_EDGES',
-  'elk.layered.nodePlacement.strategy': 'BRANDES_KOEPF',
-  'elk.layered.nodePlacement.bk.fixedAlignment': 'BALANCED',
+  // Not folded: the bars stand in the middle as a spine, what feeds them to the left, what hangs on them to the right.
+  'elk.layered.nodePlacement.strategy': 'NETWORK_SIMPLEX',
   'elk.layered.spacing.nodeNodeBetweenLayers': '12',
   'elk.layered.spacing.edgeNodeBetweenLayers': '9',
   'elk.layered.spacing.edgeEdgeBetweenLayers': '8',
@@ -56,16 +56,18 @@ const OPTIONS: Readonly<Record<string, string>> = {
   'elk.spacing.edgeNode': '12',
   'elk.spacing.edgeEdge': '10',
   'elk.spacing.edgeLabel': '2',
-  // Folded like lines of text: sources and charging above, distribution and loads below, so that it fits a screen.
-  'elk.layered.wrapping.strategy': 'MULTI_EDGE',
-  'elk.aspectRatio': '1.4',
   'elk.randomSeed': '1',
   'elk.padding': '[top=24,left=16,bottom=24,right=16]',
 };
 
-/** From so many symbols on fewer crossings cost more time than they are worth: rows of loads cross little anyway. */
+/** From so many symbols on fewer crossings and bends cost more time than they are worth: rows of loads cross little anyway. */
 const MANY = 70;
-const QUICK: Readonly<Record<string, string>> = { 'elk.layered.thoroughness': '1', 'elk.layered.crossingMinimization.greedySwitch.type': 'OFF' };
+const QUICK: Readonly<Record<string, string>> = {
+  'elk.layered.nodePlacement.strategy': 'BRANDES_KOEPF',
+  'elk.layered.nodePlacement.bk.fixedAlignment': 'BALANCED',
+  'elk.layered.thoroughness': '1',
+  'elk.layered.crossingMinimization.greedySwitch.type': 'OFF',
+};
 
 /** Widths of a narrow grotesque at 11 px, by letter: an upper bound, so that no label is set too tight. */
 const LETTER_PX = 6.1;
@@ -133,6 +135,9 @@ export const wordsAbove = (n: DiagramNode): boolean => n.symbol === 'fuse' || n.
 /** Height of a node's words, with the line kept for its figures in a state. */
 export const wordsHeight = (n: DiagramNode): number => (wordsOf(n).length + (n.last || FIGURED.includes(n.symbol) ? 1 : 0)) * LABEL.height;
 
+/** Height of a run's label under its first fuse. */
+export const labelHeight = (n: DiagramNode): number => (n.label ? n.label.split('\n').length * LABEL.height : 0);
+
 interface Ended {
   readonly end: DiagramEnd;
   readonly id: string;
@@ -157,11 +162,11 @@ function boxOf(node: DiagramNode, diagram: Diagram): ElkBox {
   const [west, east] = [endsAt(node, diagram, 'west'), endsAt(node, diagram, 'east')];
   const [w, h] = SYMBOL_PX[node.symbol];
   const words = wordsOf(node);
-  const wide = Math.max(0, ...words.map(textWidth), ...(FIGURED.includes(node.symbol) ? [textWidth(FIGURES)] : []));
+  const wide = Math.max(0, ...words.map(textWidth), ...(node.label ? [textWidth(node.label)] : []), ...(FIGURED.includes(node.symbol) ? [textWidth(FIGURES)] : []));
   const tall = wordsHeight(node);
   const symbolH = TALL.includes(node.symbol) ? Math.max(h, PORT_PX * (Math.max(west.length, east.length) + 1)) : h;
   const width = node.last ? w + 6 + wide : Math.max(w, wide);
-  const height = node.last ? Math.max(symbolH, tall) : symbolH + tall;
+  const height = node.last ? Math.max(symbolH, tall) : symbolH + tall + labelHeight(node);
   const from = node.last ? (height - symbolH) / 2 : wordsAbove(node) ? tall : 0;
   const port = (e: Ended, i: number, many: number, side: 'WEST' | 'EAST'): ElkPort => ({
     id: e.id,

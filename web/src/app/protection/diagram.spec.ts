@@ -74,6 +74,22 @@ describe('the line diagram', () => {
     expect(words(element)).toContain('house battery');
   });
 
+  it('opens so that its words can be read, and is seen whole, or over the full window, at a press', async () => {
+    const { element, click, settle } = await open('bookmobile');
+    const button = (name: string): HTMLButtonElement => [...element.querySelectorAll('button')].find((b) => b.textContent!.trim() === name)!;
+    const scale = (): number =>
+      Number(element.querySelector('mx-line-diagram svg')!.getAttribute('width')) / Number(element.querySelector('mx-line-diagram svg')!.getAttribute('viewBox')!.split(' ')[2]);
+    expect(scale()).toBeGreaterThanOrEqual(0.85);
+    await click(button('whole'));
+    const sheet = element.querySelector('.sheet-of-paper')!;
+    expect([sheet.scrollWidth <= sheet.clientWidth + 1, button('whole').getAttribute('aria-pressed')]).toEqual([true, 'true']);
+    await click(button('full window'));
+    expect(getComputedStyle(element.querySelector('mx-diagram') ?? element).position).toBe('fixed');
+    document.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape' }));
+    await settle();
+    expect(button('full window').getAttribute('aria-pressed')).toBe('false');
+  });
+
   it('says the same as a table', async () => {
     const { element, bench } = await open('bees');
     expect(element.querySelectorAll('details.twin tbody tr').length).toBe(bench.assessment()!.runs.length);

@@ -1,7 +1,8 @@
-import { afterNextRender, ChangeDetectionStrategy, Component, computed, effect, ElementRef, inject, signal, untracked } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, effect, type ElementRef, inject, Injector, signal, untracked, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import {
+  BARS,
   buildDiagram,
   type CircuitState,
   type DiagramFilter,
@@ -40,13 +41,15 @@ import { SelectionService } from '../services/selection.service';
 import { lineStates, nameOf, STATE_PARTS, stateSum, symbolWords } from './state-words';
 
 const GROUPS: Readonly<Record<string, readonly RunGroup[]>> = { 'charging only': ['charging'], 'house and loads': ['house', 'loads'], 'sun only': ['sun'] };
-const ZOOM = { least: 0.4, most: 2, step: 1.2, fits: 0.62 } as const;
+/** Scales of the drawing; below `read` its words come out under 10 px, which the full window trades for seeing all of it. */
+const ZOOM = { least: 0.3, most: 2, step: 1.2, small: 0.6, read: 0.85 } as const;
 
 /** The line diagram: drawn from the design, never by hand, with the volts and amps of any state. */
 @Component({
   selector: 'mx-diagram',
   imports: [FormsModule, RouterLink, NzButtonModule, NzCheckboxModule, NzSelectModule, NamedSelect, LineDiagram, Mark],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '[class.fills]': 'fills()', '(document:keydown.escape)': 'fill(false)' },
   templateUrl: './diagram.html',
   styleUrl: './diagram.less',
 })
@@ -63,13 +66,21 @@ export class DiagramSheet {
   protected readonly show = signal('everything');
   /** Null: sizes and lengths are shown, no state. */
   protected readonly state = signal<CircuitState | null>(null);
-  /** As chosen; null: as wide as the paper. */
+  /** As chosen; null: as large as its words can be read. */
   private readonly zoomed = signal<number | null>(null);
-  private readonly paperPx = signal(800);
-  protected readonly zoom = computed(() => this.zoomed() ?? Math.min(1, Math.max(ZOOM.fits, this.paperPx() / (this.drawing()?.width ?? 1000))));
+  /** Room for the drawing, px; it changes with the window and when the sheet fills it. */
+  private readonly paper = signal({ w: 800, h: 420 });
+  /** Scale at which all of it is seen. */
+  private readonly whole = computed(() => Math.min(1, this.paper().w / (this.drawing()?.width ?? 1000), this.paper().h / (this.drawing()?.height ?? 500)));
+  protected readonly zoom = computed(() => this.zoomed() ?? Math.max(this.fills() ? ZOOM.small : ZOOM.read, this.whole()));
+  protected readonly isWhole = computed(() => this.zoom() <= this.whole() + 0.001);
+  /** The sheet fills the window. */
+  protected readonly fills = signal(false);
+  private readonly sheet = viewChild.required<ElementRef<HTMLElement>>('sheet');
   protected readonly drawing = signal<Drawing | null>(null);
   protected readonly trouble = signal<string | null>(null);
   protected readonly result = signal<StateFigures | NoState | null>(null);
+  private readonly injector = inject(Injector);
   private asked = 0;
 
   protected readonly shows = computed(() => ['everything', ...Object.keys(GROUPS), ...this.loads().map((l) => l.name)]);
@@ -141,8 +152,9 @@ export class DiagramSheet {
   });
 
   constructor() {
-    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
-    afterNextRender(() => this.paperPx.set(host.clientWidth - 8));
+    const seen = new ResizeObserver(([entry]) => this.paper.set({ w: entry!.contentRect.width, h: entry!.contentRect.height }));
+    afterNextRender(() => seen.observe(this.sheet().nativeElement));
+    inject(DestroyRef).onDestroy(() => seen.disconnect());
     effect(() => {
       const diagram = this.diagram();
       untracked(() => void this.draw(diagram));
@@ -158,7 +170,9 @@ export class DiagramSheet {
       const laid = await this.layouts.layOut(elkGraph(diagram));
       // An older layout that comes late must not replace a newer one.
       if (diagram !== this.diagram()) return;
+      const first = this.drawing() === null;
       this.drawing.set(drawingOf(diagram, laid));
+      if (first) afterNextRender(() => this.toSpine(), { injector: this.injector });
       this.trouble.set(null);
     } catch (error) {
       this.trouble.set(`The diagram could not be laid out: ${(error as Error).message}`);
@@ -186,6 +200,33 @@ export class DiagramSheet {
 
   protected zoomBy(factor: number): void {
     this.zoomed.set(Math.min(ZOOM.most, Math.max(ZOOM.least, this.zoom() * factor)));
+  }
+
+  /** All of it at once, or again as large as it can be read. */
+  protected wholeOrRead(): void {
+    this.zoomed.set(this.isWhole() ? null : this.whole());
+  }
+
+  protected fill(fills: boolean): void {
+    this.fills.set(fills);
+    this.zoomed.set(null);
+  }
+
+  /** Scrolls so that the bars, which everything hangs on, stand in the middle. */
+  private toSpine(): void {
+    const bars = this.drawing()?.nodes.find((n) => n.node.id === BARS.id);
+    const e = this.sheet().nativeElement;
+    if (bars) e.scrollTo({ left: bars.x * this.zoom() - e.clientWidth / 2, top: bars.y * this.zoom() - e.clientHeight / 2 });
+  }
+
+  /** Drags the paper under the window, as on a table; what is picked still answers a press without a move. */
+  protected pan(event: PointerEvent): void {
+    if (event.pointerType !== 'mouse' || event.button !== 0) return;
+    const e = this.sheet().nativeElement;
+    const from = { x: event.clientX, y: event.clientY, left: e.scrollLeft, top: e.scrollTop };
+    const until = new AbortController();
+    window.addEventListener('pointermove', (m) => e.scrollTo({ left: from.left + from.x - m.clientX, top: from.top + from.y - m.clientY }), { signal: until.signal });
+    for (const end of ['pointerup', 'pointercancel', 'blur']) window.addEventListener(end, () => until.abort(), { signal: until.signal });
   }
 
   protected wheel(event: WheelEvent): void {

@@ -12,13 +12,13 @@ test('from ten answers to three drafts to a chosen one, and its trip', async ({ 
 
   await test.step('ten answers, with the drafts worked out while they are given', async () => {
     await expect(page.locator('.intake > li')).toHaveCount(10);
-    await choose(page, 'Intake: vehicle', 'van');
-    await choose(page, 'Intake: use', 'remote work');
-    await choose(page, 'Intake: region', 'Stonefly');
-    await choose(page, 'Intake: month', 'July');
-    await page.getByRole('textbox', { name: 'Intake: driven' }).fill('30');
+    await choose(page, 'Vehicle', 'van');
+    await choose(page, 'Use; ticks its usual loads', 'remote work');
+    await choose(page, 'Region', 'Stonefly');
+    await choose(page, 'Month', 'July');
+    await page.getByRole('textbox', { name: 'Hours on a travel day' }).fill('30');
     await expect(page.getByRole('alert')).toContainText('from 0 to 24');
-    await page.getByRole('textbox', { name: 'Intake: driven' }).fill('2,5 h');
+    await page.getByRole('textbox', { name: 'Hours on a travel day' }).fill('2,5 h');
     await page.getByRole('checkbox', { name: 'kettle' }).check();
     await page.getByRole('textbox', { name: 'Volume of compressor fridge' }).fill('80');
     await page.getByRole('checkbox', { name: 'never off: satellite modem' }).check();

@@ -2,7 +2,7 @@ import type { Catalogue } from '../catalogue/index.js';
 import { asOfNow, type Design } from '../design/index.js';
 import { bondOf, inlineParts, type Bond, type InlinePart } from '../circuit/index.js';
 import { draftLeads, draftRuns } from '../draft/index.js';
-import { fitSteps, type FitStep } from '../fit/index.js';
+import { fitSteps, type FitStep, type OldGear } from '../fit/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { orderOf, type Order } from '../order/index.js';
 import { plant } from '../plant/index.js';
@@ -97,12 +97,18 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
       bond,
       layout,
       order,
-      fit: fitSteps(gear, runs, layout, supply.settings, licensed, bond),
+      fit: fitSteps(gear, runs, layout, supply.settings, licensed, bond, oldGear(design)),
       prove: provePlan(design, catalogue, runs, context.inline, settings.readings ?? {}),
     },
     findings,
   );
 }
+
+/** What was there before and comes out or moves, as the fitting is led through it. */
+const oldGear = ({ brief }: Design): OldGear[] =>
+  Object.entries(brief.existing)
+    .sort(([, a], [, b]) => a.order - b.order)
+    .flatMap(([id, { name, verdict }]) => (verdict === 'keep' ? [] : [{ id, name: name || 'unnamed gear', verdict }]));
 
 /** An assessment with what was found in it: what is open follows, and the tell-tales. */
 export function withFindings(design: Design, a: Omit<Assessment, 'findings' | 'open' | 'tellTales'>, findings: readonly Finding[]): Assessment {

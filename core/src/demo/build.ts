@@ -1,4 +1,4 @@
-import { blankDesign, blankLoad, type Design, type Existing, type Load, supplyOf, type UsualSupply } from '../design/index.js';
+import { BLANK_EXISTING, blankDesign, blankLoad, type Design, type Existing, type Load, supplyOf, type UsualSupply } from '../design/index.js';
 
 type Row = readonly [name: string, draw: string, use: string, when: Load['when']['at'] | readonly (readonly [number, number])[], purpose: Load['purpose'], extra?: Partial<Load>];
 
@@ -36,7 +36,7 @@ export function loadsFrom(rows: readonly Row[]): Design['loads'] {
 
 /** Gear that was there before: its own data as far as known. */
 export function thereBefore(order: number, name: string, change: Partial<Existing>): Existing {
-  return { order, name, part: null, verdict: 'keep', does: [], omitted: {}, own: { capacityAh: null, outputA: null, watts: null }, ageYears: null, kg: null, notes: '', ...change };
+  return { ...BLANK_EXISTING, order, name, ...change };
 }
 
 interface Changes {

@@ -94,6 +94,7 @@ export const BLANK_EXISTING: Omit<Existing, 'order' | 'name'> = {
   own: { capacityAh: null, outputA: null, watts: null },
   ageYears: null,
   kg: null,
+  mm: null,
   notes: '',
 };
 

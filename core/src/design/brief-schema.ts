@@ -23,6 +23,8 @@ export const FUNCTIONS = [
 ] as const;
 export type GearFunction = (typeof FUNCTIONS)[number];
 
+const outsideMm = z.number().min(1, { message: 'from 1 to 5000 mm is accepted' }).max(5000, { message: 'from 1 to 5000 mm is accepted' });
+
 /** Gear that is in the vehicle already. */
 export const existingSchema = z.object({
   order: z.number(),
@@ -37,6 +39,8 @@ export const existingSchema = z.object({
   own: z.object({ capacityAh: z.number().positive().max(2000).nullable(), outputA: z.number().positive().max(500).nullable(), watts: z.number().positive().max(20000).nullable() }),
   ageYears: z.number().min(0).max(60).nullable(),
   kg: z.number().min(0).max(2000).nullable(),
+  /** Outside, mm: across, up, out of what it is fixed to; null: not measured, so that it has no place in the pictures. */
+  mm: z.tuple([outsideMm, outsideMm, outsideMm]).nullable().default(null),
   notes: text(500),
 });
 

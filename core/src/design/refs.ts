@@ -1,7 +1,7 @@
 import { OWN } from './in-job.js';
 
 /** What a rig is made of: every thing belongs to one of these. */
-export type Collection = 'vehicles' | 'banks' | 'arrays' | 'converters' | 'links' | 'distribution' | 'switchgear' | 'monitors' | 'outlets' | 'loads' | 'groups' | 'traces';
+export type Collection = 'vehicles' | 'banks' | 'arrays' | 'converters' | 'links' | 'distribution' | 'switchgear' | 'monitors' | 'outlets' | 'loads' | 'groups' | 'traces' | 'existing';
 
 /** One thing of the rig. */
 export interface Ref {
@@ -16,6 +16,7 @@ const MARKS: readonly (readonly [collection: Collection, place: string, run: str
   ['loads', 'load:', 'load-'],
   ['groups', 'group:', 'group-'],
   ['traces', 'wire:', 'wire-'],
+  ['existing', 'existing:', 'existing-'],
 ];
 
 /** Key under which places know a thing. @example gearKey(refTo('loads', 'l1')) // 'load:l1' */
@@ -24,7 +25,7 @@ export const gearKey = (ref: Ref): string => (MARKS.find(([c]) => c === ref.in)?
 /** Key under which runs know the one run that ends at a load, a group or a traced wire. @example runKey(refTo('loads', 'l1')) // 'load-l1' */
 export const runKey = (ref: Ref): string => (MARKS.find(([c]) => c === ref.in)?.[2] ?? '') + ref.id;
 
-/** The load, group or traced wire that a key of places, runs or findings names; null: it names another thing. @example namedBy('load:l1') // { in: 'loads', id: 'l1' } */
+/** The load, group, traced wire or gear that was there before that a key of places, runs or findings names; null: it names another thing. @example namedBy('load:l1') // { in: 'loads', id: 'l1' } */
 export function namedBy(key: string): Ref | null {
   for (const [collection, ...marks] of MARKS) for (const mark of marks) if (key.startsWith(mark)) return refTo(collection, key.slice(mark.length));
   return null;
@@ -36,13 +37,11 @@ export const aboutOf = (findingKey: string): string => findingKey.slice(findingK
 /** The same thing without the detail that a finding’s key adds to it behind a colon. */
 export const withoutDetail = (ref: Ref): Ref => refTo(ref.in, ref.id.split(':')[0]!);
 
-const THERE_BEFORE = 'existing:';
-
-/** Key under which findings and pictures know a piece of gear that was in the vehicle before. */
-export const existingKey = (id: string): string => THERE_BEFORE + id;
+/** Key under which places, findings and pictures know a piece of gear that was in the vehicle before. */
+export const existingKey = (id: string): string => gearKey(refTo('existing', id));
 
 /** True of a key that names something that was in the vehicle before the job: gear, or a traced wire. */
-export const isThereBefore = (key: string | undefined): boolean => key !== undefined && (key.startsWith(THERE_BEFORE) || namedBy(key)?.in === 'traces');
+export const isThereBefore = (key: string | undefined): boolean => key !== undefined && ['existing', 'traces'].includes(namedBy(key)?.in ?? '');
 
 /** The load that a key names; null: none. */
 export function loadNamed(key: string | undefined): string | null {

@@ -6,7 +6,7 @@ import type { Coupling, Design, FurtherVehicle } from './schema.js';
 function isGone(d: Design | FurtherVehicle, key: string): boolean {
   const ref = namedBy(key);
   if (!ref) return false;
-  const of: Readonly<Record<string, unknown>> = ref.in === 'loads' ? d.loads : ref.in === 'groups' ? d.groups : d.brief.traces;
+  const of: Readonly<Record<string, unknown>> = { loads: d.loads, groups: d.groups, existing: d.brief.existing }[ref.in as string] ?? d.brief.traces;
   return !(ref.id in of) && !(withoutDetail(ref).id in of);
 }
 

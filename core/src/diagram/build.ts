@@ -207,7 +207,7 @@ export function buildDiagram(input: DiagramInput, filter: DiagramFilter = WHOLE)
     b.bond();
   }
   if (whole || filter.groups?.some((g) => g === 'house' || g === 'charging')) b.mains();
-  if (whole) for (const g of input.gear) if (!b.nodes.has(stringNode(g.id, 1)) && !(g.role === 'panel' && b.nodes.has(arrayElement(g)))) b.putGear(g.id);
+  if (whole) for (const g of input.gear) if (g.role !== 'there' && !b.nodes.has(stringNode(g.id, 1)) && !(g.role === 'panel' && b.nodes.has(arrayElement(g)))) b.putGear(g.id);
   if (whole) for (const e of standingApart(input.design)) b.put(e.id, e.symbol, e.name, { detail: `existing, kept${e.does ? `: ${e.does}` : ''}; not joined by this plan` });
   return { nodes: [...b.nodes.values()], lines: b.lines };
 }

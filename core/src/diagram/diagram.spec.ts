@@ -123,6 +123,7 @@ describe('the line diagram', () => {
       own: { capacityAh: null, outputA: null, watts: null },
       ageYears: 4,
       kg: null,
+      mm: null,
       notes: '',
     };
     d.brief.existing = { a: old, b: { ...old, order: 2, name: 'reversing relay', part: null, does: [] }, c: { ...old, order: 3, name: 'old lamp', part: null, verdict: 'remove' } };

@@ -13,6 +13,7 @@ const BY_ROLE: Readonly<Record<Gear['role'], string>> = {
   mains: 'fills the battery wherever there is an outlet, and carries the loads meanwhile',
   control: 'looked at or pressed every day, so it stands where hand and eye find it',
   load: 'on the list of what must run',
+  there: 'was in the vehicle before, and what is new lies round it',
 };
 
 const BY_ID: Readonly<Record<string, string>> = {

@@ -1,4 +1,5 @@
 import type { Bond } from '../circuit/index.js';
+import { existingKey } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 import { studOf } from '../order/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
@@ -246,14 +247,45 @@ function settingSteps(settings: readonly DeviceSetting[], gear: readonly Gear[])
   }));
 }
 
+/** Gear that was there before and does not stay as it is: id, what it is, and what becomes of it. */
+export interface OldGear {
+  readonly id: string;
+  readonly name: string;
+  readonly verdict: 'move' | 'remove';
+}
+
+/** Old gear comes out, or to its new place, before new gear wants the room. */
+const oldSteps = (old: readonly OldGear[], gear: readonly Gear[]): FitStep[] =>
+  old.map(({ id, name, verdict }): FitStep => {
+    const there = gear.find((g) => g.id === existingKey(id));
+    return {
+      id: `old-${id}`,
+      section: 'place the gear',
+      text: verdict === 'remove' ? `Take out the ${name}` : `Move the ${name}${there ? ` to the ${there.faceName}` : ''}`,
+      detail: 'Label every wire that hung on it before it is cut; cap and insulate what stays behind',
+      place: there?.zoneName ?? AT_LARGE,
+      tool: 'spanners',
+      minutes: MINUTES.old,
+      after: ['safe-check'],
+    };
+  });
+
 /** The build in an order that works at the vehicle: safe, place, pull, join, power. */
-export function fitSteps(gear: readonly Gear[], runs: readonly SizedRun[], layout: LayoutFigures, settings: readonly DeviceSetting[], licensed: boolean, bond: Bond | null): FitStep[] {
+export function fitSteps(
+  gear: readonly Gear[],
+  runs: readonly SizedRun[],
+  layout: LayoutFigures,
+  settings: readonly DeviceSetting[],
+  licensed: boolean,
+  bond: Bond | null,
+  old: readonly OldGear[] = [],
+): FitStep[] {
   const all = runs.filter((r): r is Fitted => r.ok);
   const fitted = all.filter((r) => !r.spec.existing);
   const zone = new Map(gear.map((g) => [g.id, g.zoneName]));
   const places: Places = (id) => zone.get(id) ?? AT_LARGE;
   const place = gear
-    .filter((g) => g.role !== 'starting' && g.when === 'now')
+    .filter((g) => g.role !== 'starting' && g.role !== 'there' && g.when === 'now')
     .map((g): FitStep => ({
       id: `place-${g.id}`,
       section: 'place the gear',
@@ -261,7 +293,7 @@ export function fitSteps(gear: readonly Gear[], runs: readonly SizedRun[], layou
       place: g.zoneName,
       tool: 'drill and hole saws',
       minutes: placeMin(g.role),
-      after: ['safe-check'],
+      after: ['safe-check', ...old.map((o) => `old-${o.id}`)],
       ...(g.role === 'house'
         ? { detail: 'Restraint: 10 g forward, 6 g sideways, 5 g up as planning figures', caution: 'Batteries burn and vent gas: sealed and vented where people sit or sleep.' }
         : {}),
@@ -270,6 +302,7 @@ export function fitSteps(gear: readonly Gear[], runs: readonly SizedRun[], layou
   const cut = new Set(holes.map((h) => h.id));
   const build = [
     ...SAFE,
+    ...oldSteps(old, gear),
     ...place,
     ...holes,
     ...fitted.map((r) => pullStep(r, places, cut)),

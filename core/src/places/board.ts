@@ -67,11 +67,11 @@ export function cablesToUndo(gear: readonly Gear[], runs: readonly { readonly fr
 }
 
 /** Order on a board from the entry side: what thick cables come to first, what is read and reset last. */
-const RANK: Readonly<Record<Gear['role'], number>> = { bus: 0, inverter: 1, charger: 2, controller: 3, mains: 4, block: 5, control: 6, load: 7, house: 8, starting: 9, panel: 10 };
+const RANK: Readonly<Record<Gear['role'], number>> = { bus: 0, inverter: 1, charger: 2, controller: 3, mains: 4, block: 5, control: 6, load: 7, house: 8, starting: 9, panel: 10, there: 11 };
 
 const LIGHT_ENOUGH_KG = 16;
 /** Gear that may ride on a board. */
-export const boardable = (g: Gear): boolean => !['house', 'starting', 'panel', 'control', 'load'].includes(g.role) && g.kg <= LIGHT_ENOUGH_KG;
+export const boardable = (g: Gear): boolean => !['house', 'starting', 'panel', 'control', 'load', 'there'].includes(g.role) && g.kg <= LIGHT_ENOUGH_KG;
 
 export interface Arranged {
   readonly placements: Readonly<Record<string, NonNullable<Placement['on']>>>;

@@ -1,5 +1,8 @@
 import type { GearRole, Load, Weather } from '../design/index.js';
 
+/** What a piece of gear does; `there`: it was in the vehicle before and stays, where a person saw it. */
+export type PlacedRole = GearRole | 'there';
+
 /** Side of a thing's outline at which its cables leave, as it is fixed: along u, along v, or out of the face. */
 export type Exit = 'down' | 'up' | 'left' | 'right' | 'out';
 
@@ -20,7 +23,7 @@ export interface Fixing {
 
 const plain: Fixing = { stands: false, exit: 'down', airMm: 25, weather: 'dust', reach: false, service: 'its own screws' };
 
-export const FIXING: Readonly<Record<GearRole, Fixing>> = {
+export const FIXING: Readonly<Record<PlacedRole, Fixing>> = {
   starting: { ...plain, stands: true, exit: 'out', airMm: 10, weather: 'spray', reach: true, service: 'clamp' },
   charger: { ...plain, airMm: 50, service: 'four screws and its plugs' },
   house: { ...plain, stands: true, exit: 'out', airMm: 10, reach: true, service: 'strap or box lid' },
@@ -32,6 +35,7 @@ export const FIXING: Readonly<Record<GearRole, Fixing>> = {
   mains: { ...plain, airMm: 80, service: 'plug of its mains lead, four screws' },
   control: { ...plain, airMm: 10, exit: 'out', reach: true, service: 'bezel and its keyed plug' },
   load: { ...plain, airMm: 10, weather: 'splash' },
+  there: { ...plain, exit: 'out', airMm: 0, weather: 'spray' },
 };
 
 export interface Body {

@@ -1,6 +1,6 @@
-import type { Board, Box, Design, Face, GearRole, Placement, Point, Purpose, Ref, Vehicle, Zone } from '../design/index.js';
+import type { Board, Box, Design, Face, Placement, Point, Purpose, Ref, Vehicle, Zone } from '../design/index.js';
 import { boxMiddle, faceBox, facePoint, vehicleOf } from '../vehicle/index.js';
-import type { Fixing } from './bodies.js';
+import type { Fixing, PlacedRole } from './bodies.js';
 import { corridor } from './corridor.js';
 import { EXIT_MM, outlineOn, type Outline, type Taken, type Turn } from './spot.js';
 import type { Wanted } from './wanted.js';
@@ -9,7 +9,7 @@ import type { Wanted } from './wanted.js';
 export interface Gear {
   readonly ref: Ref;
   readonly id: string;
-  readonly role: GearRole;
+  readonly role: PlacedRole;
   readonly name: string;
   /** Its name without what tells it from others of its kind, or how much it holds. */
   readonly plain: string;
@@ -117,8 +117,8 @@ export function gearOn(s: Setting, t: Wanted, face: Face, on: { u: number; v: nu
   };
 }
 
-/** Room for cables on the face while drafting, mm; a panel's leave underneath it. */
-export const exitMmOf = (role: GearRole): number => (role === 'panel' ? 0 : EXIT_MM);
+/** Room for cables on the face while drafting, mm; a panel's leave underneath it, what was there before has its own. */
+export const exitMmOf = (role: PlacedRole): number => (role === 'panel' || role === 'there' ? 0 : EXIT_MM);
 
 /** What gear keeps clear of itself: its air where it is warm, a barrier where it has 230 V, and the bend of its cables. */
 export function takes(g: Gear, face: Face, exitMm: number = exitMmOf(g.role)): Taken[] {

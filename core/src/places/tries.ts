@@ -1,16 +1,18 @@
 import type { Face, Zone } from '../design/index.js';
 import { boxMiddle, faceBox } from '../vehicle/index.js';
-import { LOAD_BODY, WEATHER_ORDER } from './bodies.js';
+import { LOAD_BODY, WEATHER_ORDER, type PlacedRole } from './bodies.js';
 import { BOARD_FACE, depthOf, exitMmOf, type Gear, type Setting } from './gear.js';
 import { freeSpot, outlineOn, Shades, type Near, type Taken, type Turn } from './spot.js';
 import type { Wanted } from './wanted.js';
 
 const UP: Readonly<Record<'floor' | 'top', string>> = { floor: '+z', top: '-z' };
 
+const usualFace = (s: Setting, role: PlacedRole): string | undefined => (role === 'there' ? undefined : s.vehicle.usual[role]);
+
 /** Faces of the zone where a draft tries, the usual one first, then walls before floors. */
 export function tries(s: Setting, t: Wanted, zone: string): Face[] {
   const all = s.faces.filter((f) => f.zone === zone && f.id !== BOARD_FACE);
-  const usual = s.vehicle.usual[t.role];
+  const usual = usualFace(s, t.role);
   const rank = (f: Face): number => {
     if (t.wall && f.normal === UP[t.wall]) return 0;
     if (f.id === usual) return 1;
@@ -72,7 +74,7 @@ export interface Zones {
 
 /** The zones for a thing. */
 export function zonesFor(s: Setting, t: Wanted): Zones {
-  const usual = s.zones.get(s.faces.find((f) => f.id === s.vehicle.usual[t.role])?.zone ?? '') ?? s.vehicle.zones[0]!;
+  const usual = s.zones.get(s.faces.find((f) => f.id === usualFace(s, t.role))?.zone ?? '') ?? s.vehicle.zones[0]!;
   const bears = (z: Zone): boolean => WEATHER_ORDER.indexOf(z.weather) <= WEATHER_ORDER.indexOf(t.fixing.weather);
   if (t.role === 'starting' || t.role === 'panel') return { usual: usual.id, fit: [] };
   const others = s.vehicle.zones.filter((z) => z !== usual && bears(z) && z.ambientC <= HOT_C && !(z.people && t.role === 'house'));

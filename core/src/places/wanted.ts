@@ -1,15 +1,15 @@
 import { chargerInputW, type Catalogue, type Part } from '../catalogue/index.js';
-import { gearKey, panelId, refTo, type Design, type GearRole, type Load, type LoadGroup, type Purpose, type Ref, type Trace } from '../design/index.js';
+import { gearKey, panelId, refTo, type Design, type Load, type LoadGroup, type Purpose, type Ref, type Trace } from '../design/index.js';
 import { inverterInputW } from '../loads/index.js';
 import { convertersOfKind, plant, type ArrayThing, type BankThing, type ConverterThing, type DistributionThing, type Plant } from '../plant/index.js';
 import { bankOf, selectedBankOf, type Bank } from '../supply/index.js';
-import { FIXING, LOAD_BODY, USUAL_BODY, type Body, type Fixing } from './bodies.js';
+import { FIXING, LOAD_BODY, USUAL_BODY, type Body, type Fixing, type PlacedRole } from './bodies.js';
 
 /** A thing that a design calls for, before it has a place. */
 export interface Wanted {
   readonly ref: Ref;
   readonly id: string;
-  readonly role: GearRole;
+  readonly role: PlacedRole;
   readonly name: string;
   /** Its name without what tells it from others of its kind, or how much it holds. */
   readonly plain: string;
@@ -36,12 +36,12 @@ function row(part: Part, count: number): Body {
   return { mm: [w * count + GAP_MM * (count - 1), h, d], kg: part.kg * count };
 }
 
-function make(ref: Ref, role: GearRole, name: string, body: Body, heatW = 0): Wanted {
+function make(ref: Ref, role: PlacedRole, name: string, body: Body, heatW = 0): Wanted {
   return { ref, id: gearKey(ref), role, name, plain: name, part: null, mainsIn: false, purpose: null, body, fixing: FIXING[role], heatW, wall: null, ofAlike: 1 };
 }
 
 /** A part of the catalogue as a piece of gear. */
-const gearOfPart = (ref: Ref, role: GearRole, name: string, part: Part, heatW = 0): Wanted => ({ ...make(ref, role, name, row(part, 1), heatW), part: part.id });
+const gearOfPart = (ref: Ref, role: PlacedRole, name: string, part: Part, heatW = 0): Wanted => ({ ...make(ref, role, name, row(part, 1), heatW), part: part.id });
 
 /** Each panel on its own, so that rows go round hatches and vents; the first is where their cable starts. */
 function panels({ ref, part, quantity: count }: ArrayThing, nth: number): Wanted[] {
@@ -191,7 +191,16 @@ function asCalled(design: Design, gear: Wanted): Wanted {
   return called ? { ...gear, name: called, plain: called } : gear;
 }
 
+/** What was there before and stays, where a person saw it; it weighs nothing more than the vehicle does with it. */
+const thereBefore = ({ brief, places }: Design): Wanted[] =>
+  Object.entries(brief.existing)
+    .sort(([, a], [, b]) => a.order - b.order)
+    .flatMap(([id, e]) => {
+      const ref = refTo('existing', id);
+      return e.mm && e.verdict !== 'remove' && places[gearKey(ref)]?.on ? [make(ref, 'there', e.name || 'unnamed gear', { mm: e.mm, kg: 0 })] : [];
+    });
+
 /** What a design calls for, in the order in which it is set down. */
 export function wantedGear(design: Design, catalogue: Catalogue): Wanted[] {
-  return [...plantGear(design, catalogue).map((g) => asCalled(design, g)), ...shared(design), ...loads(design)];
+  return [...thereBefore(design), ...plantGear(design, catalogue).map((g) => asCalled(design, g)), ...shared(design), ...loads(design)];
 }

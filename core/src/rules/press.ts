@@ -1,4 +1,4 @@
-import { copyDesign, forgetPlace, patchBetween, type Design, type Patch, type Ref, supplyOf, type UsualSupply } from '../design/index.js';
+import { copyDesign, forgetPlace, isThereBefore, patchBetween, type Design, type Patch, type Ref, supplyOf, type UsualSupply } from '../design/index.js';
 import type { WeakKind } from '../protection/index.js';
 import { halfOf, type Catalogue, type Part } from '../catalogue/index.js';
 
@@ -108,8 +108,8 @@ export function takeInverter(design: Design, catalogue: Catalogue, watts: number
   ];
 }
 
-/** Lets a piece of gear that a person placed find its place again. */
-export const placeAnew = (design: Design, gear: string): readonly Press[] => (design.places[gear]?.on ? [{ label: 'Find it another place', patch: forgetPlace(gear) }] : []);
+/** Lets a piece of gear that a person placed find its place again; what was there before stays. */
+export const placeAnew = (design: Design, gear: string): readonly Press[] => (design.places[gear]?.on && !isThereBefore(gear) ? [{ label: 'Find it another place', patch: forgetPlace(gear) }] : []);
 
 /** Gives a load a way of its own on the house side. */
 export const ownWay = (design: Design, loads: readonly string[]): readonly Press[] =>

@@ -17,6 +17,7 @@ const gone: Existing = {
   own: { capacityAh: null, outputA: null, watts: null },
   ageYears: null,
   kg: null,
+  mm: null,
   notes: '',
 };
 

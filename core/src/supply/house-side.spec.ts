@@ -90,6 +90,7 @@ const old = (change: Partial<Existing>): Existing => ({
   own: { capacityAh: null, outputA: null, watts: null },
   ageYears: null,
   kg: null,
+  mm: null,
   notes: '',
   ...change,
 });

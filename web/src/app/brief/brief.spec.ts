@@ -93,7 +93,7 @@ describe('ten answers', () => {
     const { element, bench, click, type, settle } = await onBench(IntakeSheet, 'vet');
     await soon();
     await settle();
-    await type(labelled(element, 'Intake: parked days'), '4');
+    await type(labelled(element, 'Parked after a travel day'), '4');
     await click([...element.querySelectorAll('button')].find((b) => b.textContent!.includes('Take these answers'))!);
     await settle();
     const [, sound] = threeDrafts(bench.design()!, SHIPPED_CATALOGUE);
@@ -124,6 +124,7 @@ describe('gear in the vehicle already', () => {
       own: { capacityAh: null, outputA: 15, watts: null },
       ageYears: 6,
       kg: 2,
+      mm: null,
       notes: '',
     });
   it('asks who takes over once it comes out, and takes a signature', async () => {

@@ -11,7 +11,7 @@ import { AssessmentService } from '../services/assessment.service';
 import { newId } from '../services/new-id';
 import { DesignService } from '../services/design.service';
 import { TracesTable } from './traces';
-import { nextOrder } from './words';
+import { nextOrder } from '../services/next-order';
 
 /** What is in the vehicle already: gear kept, moved or removed with what it does, and the loom as it was traced. */
 @Component({

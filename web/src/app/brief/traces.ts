@@ -11,7 +11,7 @@ import { ReadField } from '../fields/read-field';
 import { AssessmentService } from '../services/assessment.service';
 import { newId } from '../services/new-id';
 import { DesignService } from '../services/design.service';
-import { nextOrder } from './words';
+import { nextOrder } from '../services/next-order';
 
 /** The loom, wire by wire as it was traced; a kept one can serve a run of the plan, with its own length and size. */
 @Component({

@@ -58,7 +58,7 @@ export class ChecksStage {
     const load = loadNamed(f.at.about);
     if (load !== null) this.selection.load.set(load);
     else if (f.at.about) this.selection.run.set(f.at.about);
-    void this.router.navigate(['/jobs', this.designs.jobId(), f.at.stage, ...(isThereBefore(f.at.about) ? ['existing'] : [])]);
+    void this.router.navigate(['/jobs', this.designs.jobId(), f.at.stage, ...(f.at.stage === 'brief' && isThereBefore(f.at.about) ? ['existing'] : [])]);
   }
 
   protected accept(f: Finding): void {

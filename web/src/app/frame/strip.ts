@@ -28,6 +28,7 @@ interface StripCommand {
   selector: 'mx-strip',
   imports: [RouterLink, NzAutocompleteModule, NzDropdownModule, NzInputModule, DatePipe, QuickAnswerCard],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { role: 'banner' },
   templateUrl: './strip.html',
   styleUrl: './strip.less',
 })

@@ -125,6 +125,7 @@ function tales(t: Figures, b: Figures | undefined): Tale[] {
   selector: 'mx-tell-tales',
   imports: [RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { role: 'complementary', 'aria-label': 'Figures of the whole job' },
   template: `
     @for (t of list(); track t.name) {
       <a [routerLink]="['/jobs', jobId(), t.stage]" (click)="choose(t.run)">

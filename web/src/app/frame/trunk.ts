@@ -13,6 +13,7 @@ import { STAGE_LIST } from './stages';
   selector: 'mx-trunk',
   imports: [RouterLink, RouterLinkActive],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { role: 'region', 'aria-label': 'The job and its stages' },
   templateUrl: './trunk.html',
   styleUrl: './trunk.less',
 })

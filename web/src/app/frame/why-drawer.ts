@@ -10,40 +10,43 @@ import { DesignService } from '../services/design.service';
   imports: [NzDrawerModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <nz-drawer [nzVisible]="shown()" [nzTitle]="name()" nzPlacement="right" nzWidth="min(440px, 100vw)" (nzOnClose)="shown.set(false)">
-      <ng-container *nzDrawerContent>
-        @if (reason()) {
-          <p class="reason">{{ reason() }}.</p>
-        }
-        @for (w of whys(); track w.figure) {
-          <section class="why">
-            <h3>
-              {{ w.figure }} <b class="figure">{{ w.value }}</b>
-            </h3>
-            <p>{{ w.formula }}</p>
-            <table class="sheet">
-              <tbody>
-                @for (i of w.inputs; track $index) {
-                  <tr>
-                    <td>{{ i.name }}</td>
-                    <td class="num">{{ i.value }}</td>
-                    <td class="narrow" [class.look]="i.origin === 'routed'" [class.muted]="i.origin !== 'routed'">
-                      @if (i.edit || i.sheet) {
-                        <button type="button" class="btn plain" [attr.aria-label]="'Change ' + i.name" (click)="change(i)">{{ i.origin }}, change</button>
-                      } @else {
-                        {{ i.origin }}
-                      }
-                    </td>
-                  </tr>
-                }
-              </tbody>
-            </table>
-            <p class="narrow muted">{{ w.basis }}</p>
-          </section>
-        }
-        <p class="caution">Defaults are representative; the makers’ data and the rules in force win.</p>
-      </ng-container>
-    </nz-drawer>
+    <!-- Not there while closed: its words would be read with the page. -->
+    @if (shown()) {
+      <nz-drawer [nzVisible]="true" [nzTitle]="name()" nzPlacement="right" nzWidth="min(440px, 100vw)" (nzOnClose)="shown.set(false)">
+        <ng-container *nzDrawerContent>
+          @if (reason()) {
+            <p class="reason">{{ reason() }}.</p>
+          }
+          @for (w of whys(); track w.figure) {
+            <section class="why">
+              <h3>
+                {{ w.figure }} <b class="figure">{{ w.value }}</b>
+              </h3>
+              <p>{{ w.formula }}</p>
+              <table class="sheet">
+                <tbody>
+                  @for (i of w.inputs; track $index) {
+                    <tr>
+                      <td>{{ i.name }}</td>
+                      <td class="num">{{ i.value }}</td>
+                      <td class="narrow" [class.look]="i.origin === 'routed'" [class.muted]="i.origin !== 'routed'">
+                        @if (i.edit || i.sheet) {
+                          <button type="button" class="btn plain" [attr.aria-label]="'Change ' + i.name" (click)="change(i)">{{ i.origin }}, change</button>
+                        } @else {
+                          {{ i.origin }}
+                        }
+                      </td>
+                    </tr>
+                  }
+                </tbody>
+              </table>
+              <p class="narrow muted">{{ w.basis }}</p>
+            </section>
+          }
+          <p class="caution">Defaults are representative; the makers’ data and the rules in force win.</p>
+        </ng-container>
+      </nz-drawer>
+    }
   `,
   styles: `
     .reason {

@@ -16,30 +16,40 @@ export interface Picked {
   imports: [FormsModule, NzDrawerModule, NzInputModule, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <nz-drawer [nzVisible]="shown()" nzTitle="Library of loads" [nzWidth]="440" (nzOnClose)="closed.emit()">
-      <ng-container *nzDrawerContent>
-        <input nz-input placeholder="find: fridge, light, socket …" aria-label="Find a load" [ngModel]="find()" (ngModelChange)="find.set($event)" />
-        @for (s of shelves(); track s.shelf) {
-          <h3>{{ s.shelf }}</h3>
-          @for (i of s.items; track i.id) {
-            <div class="item">
-              <div>
-                <b>{{ i.name }}</b><br /><span class="muted narrow">{{ i.note }}</span>
+    <!-- Not there while closed: its words would be read with the page. -->
+    @if (shown()) {
+      <nz-drawer [nzVisible]="true" nzTitle="Library of loads" [nzWidth]="440" (nzOnClose)="closed.emit()">
+        <ng-container *nzDrawerContent>
+          <input nz-input placeholder="find: fridge, light, socket …" aria-label="Find a load" [ngModel]="find()" (ngModelChange)="find.set($event)" />
+          @for (s of shelves(); track s.shelf) {
+            <h3>{{ s.shelf }}</h3>
+            @for (i of s.items; track i.id) {
+              <div class="item">
+                <div>
+                  <b>{{ i.name }}</b><br /><span class="muted narrow">{{ i.note }}</span>
+                </div>
+                @if (i.size; as size) {
+                  <mx-number
+                    [label]="size.name + ' of ' + i.name"
+                    [unit]="size.unit"
+                    [min]="size.min"
+                    [max]="size.max"
+                    [value]="sizes().get(i.id) ?? size.usual"
+                    (valueChange)="setSize(i.id, $event)"
+                  />
+                } @else {
+                  <span></span>
+                }
+                <button type="button" class="btn" [attr.aria-label]="'Add ' + i.name" (click)="add(i)">Add</button>
               </div>
-              @if (i.size; as size) {
-                <mx-number [label]="size.name + ' of ' + i.name" [unit]="size.unit" [min]="size.min" [max]="size.max" [value]="sizes().get(i.id) ?? size.usual" (valueChange)="setSize(i.id, $event)" />
-              } @else {
-                <span></span>
-              }
-              <button type="button" class="btn" [attr.aria-label]="'Add ' + i.name" (click)="add(i)">Add</button>
-            </div>
+            }
+          } @empty {
+            <p class="muted">Nothing by that name: add a new load and type its draw.</p>
           }
-        } @empty {
-          <p class="muted">Nothing by that name: add a new load and type its draw.</p>
-        }
-        <p class="muted narrow">Figures are planning defaults; the plate or a measurement beats them.</p>
-      </ng-container>
-    </nz-drawer>
+          <p class="muted narrow">Figures are planning defaults; the plate or a measurement beats them.</p>
+        </ng-container>
+      </nz-drawer>
+    }
   `,
   styles: `
     h3 {

@@ -17,6 +17,8 @@ describe('the loads stage', () => {
     expect(head).toContain(bench.assessment()!.day.ahDay.toFixed(1));
     expect(head).toContain('Wh');
     expect(element.querySelector('.at-once')!.textContent).toContain('Most at once');
+    const { loadAh } = bench.assessment()!.trip!;
+    expect(element.querySelector('.at-once')!.textContent).toContain(`the trip takes ${(loadAh.reduce((s, x) => s + x, 0) / loadAh.length).toFixed(1)} Ah a day`);
   });
 
   it('takes a draw as it is typed and lets the day follow', async () => {

@@ -69,6 +69,12 @@ export class LoadsStage {
     const c = this.chosen();
     return c ? loadSpans(c.load, this.designs.design()!.brief.trip.drivingH) : null;
   });
+  /** Why the trip draws fewer Ah than stand here: the same watts at the battery's own, higher volts. */
+  protected readonly onTrip = computed(() => {
+    const { trip } = this.assessments.assessment()!;
+    const mean = trip ? trip.loadAh.reduce((s, ah) => s + ah, 0) / Math.max(1, trip.loadAh.length) : null;
+    return mean === null ? null : { ah: mean, nominalV: this.designs.design()!.supply.houseV };
+  });
   protected readonly sunW = computed(() => this.assessments.assessment()!.supply.array?.clearDayW ?? []);
 
   protected change(id: string, label: string, change: (l: Load) => void): void {

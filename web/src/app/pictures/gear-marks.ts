@@ -17,6 +17,7 @@ const MARKS: Readonly<Record<string, string>> = {
   pump: 'M12 4c4 5 5.5 7.5 5.5 10a5.5 5.5 0 0 1-11 0C6.5 11.500 8 9 12 4z',
   socket: 'M4 4h16v16H4z M9 9v4 M15 9v4 M12 15.500v1.500',
   screen: 'M3 5h18v12H3z M9 21h6 M12 17v4',
+  there: 'M4 6h16v12H4z M4 6l16 12 M20 6 4 18',
   other: 'M12 3.500a8.500 8.500 0 1 0 0 17a8.500 8.500 0 0 0 0-17z M12 8v4l3 2',
 };
 

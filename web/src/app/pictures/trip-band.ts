@@ -30,7 +30,7 @@ const points = (soc: readonly number[]): { x: number; y: number }[] => soc.map((
   `,
 })
 export class TripBand {
-  /** One trip: drawn alone where there is no band, thin and in copper beside one. */
+  /** One trip: drawn alone where there is no band, a thin line over one. */
   readonly hourlySoc = input.required<readonly number[]>();
   readonly band = input<Band | null>(null);
   readonly reserve = input.required<number>();
@@ -52,13 +52,14 @@ export class TripBand {
 
   private lines(soc: readonly number[], band: Band | null): Line[] {
     const plain = { pointRadius: 0, tension: 0 } as const;
-    const [holds, copper] = [colour('--holds'), colour('--copper')];
+    const [holds, ink] = [colour('--holds'), colour('--ink')];
     if (!band) return [{ ...plain, data: points(soc), borderColor: holds, backgroundColor: `${holds}22`, fill: 'origin', borderWidth: 2 }];
     return [
       { ...plain, data: points(band.p90), borderColor: 'transparent', borderWidth: 0, fill: false },
       { ...plain, data: points(band.p10), borderColor: 'transparent', borderWidth: 0, fill: '-1', backgroundColor: `${holds}38` },
       { ...plain, data: points(band.p50), borderColor: holds, borderWidth: 2, fill: false },
-      { ...plain, data: points(soc), borderColor: copper, borderWidth: 1.6, borderDash: [2, 2], fill: false },
+      // Over the others, which it follows closely on most trips.
+      { ...plain, data: points(soc), borderColor: ink, borderWidth: 1, fill: false, order: -1 },
     ];
   }
 

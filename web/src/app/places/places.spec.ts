@@ -1,9 +1,10 @@
-import { BOARD_FACE, type SizedRun, vehicleOf } from '@meridex/core';
+import { BOARD_FACE, DEMO_JOBS, type SizedRun, vehicleOf } from '@meridex/core';
 import { type OnBench, onBench } from '../testing/bench';
 import { BoardSheet } from './board';
 import { LoadAndHeatSheet } from './load-and-heat';
 import { WhereSheet } from './where';
 
+const BEFORE = DEMO_JOBS.find((j) => j.key === 'bookmobile')!.design;
 const wide = (element: HTMLElement): void => {
   element.style.width = '1100px';
   element.style.height = '700px';
@@ -35,6 +36,28 @@ describe('the sheet of places', () => {
     expect(element.querySelectorAll('.shelf tbody tr').length).toBe(bench.assessment()!.gear.length);
     expect(element.querySelector('.detail h2')!.textContent).toContain('house battery');
     expect(element.querySelectorAll('[data-view="side"] .gear').length).toBe(bench.assessment()!.gear.length);
+  });
+
+  it('takes what was there already on the face that is shown, chosen then, and forgets it where it is not', async () => {
+    const { element, bench, click, type } = mounted;
+    const face = gear('house').faceName;
+    const button = (name: string): Element => [...element.querySelectorAll('button')].find((b) => b.textContent!.trim() === name)!;
+    await click(button('mark what is here'));
+    await click(button('speaker'));
+    await type(element.querySelector('[aria-label="Out of it"]'), '80');
+    await click(button(`Put it on the ${face}`));
+    const [id] = Object.keys(bench.design()!.brief.existing).slice(-1);
+    expect(bench.design()!.brief.existing[id!]).toEqual(jasmine.objectContaining({ name: 'speaker', verdict: 'keep', mm: [170, 170, 80] }));
+    expect(element.querySelector('.detail h2')!.textContent).toBe('speaker');
+    expect(element.querySelector('mx-face-picture .gear.there')).not.toBeNull();
+    await click(button('It is not here'));
+    expect(bench.design()!.places[`existing:${id}`]).toBeUndefined();
+    expect(element.querySelector('mx-there-before')!.textContent).withContext('it waits to be marked').toContain('speaker: not on any face yet');
+    await click(element.querySelector('[aria-label="Mark where speaker is"]'));
+    await click(button(`Put it on the ${face}`));
+    expect(Object.keys(bench.design()!.brief.existing).length)
+      .withContext('the same again, not another')
+      .toBe(1 + Object.keys(BEFORE.brief.existing).length);
   });
 
   it('moves the chosen thing by a centimetre with an arrow key, by a millimetre with Shift', async () => {

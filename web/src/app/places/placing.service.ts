@@ -1,8 +1,10 @@
 import { inject, Injectable } from '@angular/core';
-import { facesOf, type Gear, type Placement, type RunSpec } from '@meridex/core';
+import { BLANK_EXISTING, existingKey, type Face, facesOf, type Gear, type Placement, type RunSpec } from '@meridex/core';
 import type { GearMove } from '../pictures/vehicle-picture';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
+import { newId } from '../services/new-id';
+import { nextOrder } from '../services/next-order';
 
 type On = NonNullable<Placement['on']>;
 
@@ -44,6 +46,19 @@ export class PlacingService {
     this.set(g, face.zone, { face: m.face, u: m.u, v: m.v, turn: g.turn }, `${g.name} on the ${face.name}`, this.nameOf(m.id));
   }
 
+  /** Marks where something is that was in the vehicle before: in the middle of a face, to be moved to where it was seen. */
+  mark(name: string, mm: readonly [number, number, number], face: Face, known: string | null): string {
+    const id = known ?? newId();
+    const [w, h] = mm;
+    this.designs.edit(`${name} is on the ${face.name}`, (d) => {
+      const there = d.brief.existing[id];
+      if (there) there.mm = [...mm];
+      else d.brief.existing[id] = { ...structuredClone(BLANK_EXISTING), order: nextOrder(d.brief.existing), name, mm: [...mm] };
+      d.places[existingKey(id)] = { zone: face.zone, when: 'now', on: { face: face.id, u: Math.max(0, Math.round((face.w - w) / 2)), v: Math.max(0, Math.round((face.h - h) / 2)), turn: 0 } };
+    });
+    return existingKey(id);
+  }
+
   turn(id: string): void {
     const g = this.gear(id);
     if (!g) return;
@@ -57,7 +72,7 @@ export class PlacingService {
 
   /** Back to where a draft sets it down. */
   free(g: Gear): void {
-    this.designs.edit(`${g.name} to its usual place`, (d) => {
+    this.designs.edit(g.role === 'there' ? `${g.name} is not there` : `${g.name} to its usual place`, (d) => {
       const when = d.places[g.id]?.when ?? 'now';
       if (when === 'now') delete d.places[g.id];
       else d.places[g.id] = { when, zone: g.zone, on: null };

@@ -13,11 +13,12 @@ import { DesignService } from '../services/design.service';
 import { AnalysisService } from '../services/analysis.service';
 import { SelectionService } from '../services/selection.service';
 import { PlacingService } from './placing.service';
+import { ThereBefore } from './there-before';
 
 /** The vehicle from the side and from above with its gear, the face that the chosen thing is on, and what is wrong there. */
 @Component({
   selector: 'mx-where',
-  imports: [CdkDrag, CdkDragPreview, CdkDropList, FormsModule, NzSelectModule, NamedSelect, NumberField, FacePicture, Mark, VehiclePicture],
+  imports: [CdkDrag, CdkDragPreview, CdkDropList, FormsModule, NzSelectModule, NamedSelect, NumberField, FacePicture, Mark, ThereBefore, VehiclePicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './where.html',
   styleUrl: './where.less',
@@ -34,6 +35,9 @@ export class WhereSheet {
   protected readonly scoreWords = SCORE_WORDS;
   protected readonly offers = signal<readonly PlaceOffer[] | null>(null);
   protected readonly seeking = signal(false);
+  protected readonly marking = signal(false);
+  /** What was marked as there already, until it stands in the plan. */
+  protected readonly marked = signal<string | null>(null);
   protected readonly vehicle = computed(() => vehicleOf(this.designs.design()!));
   protected readonly a = computed(() => this.assessments.assessment()!);
   protected readonly chosen = computed(() => this.a().gear.find((g) => g.id === this.selection.gear()) ?? null);
@@ -51,9 +55,15 @@ export class WhereSheet {
     const id = this.chosen()?.id;
     return this.a().runs.filter((r) => r.spec.from.gear === id || r.spec.to.gear === id);
   });
-  protected readonly canWait = computed(() => !['starting', 'house', 'bus'].includes(this.chosen()?.role ?? 'starting'));
+  protected readonly canWait = computed(() => !['starting', 'house', 'bus', 'there'].includes(this.chosen()?.role ?? 'starting'));
 
   constructor() {
+    effect(() => {
+      const key = this.marked();
+      if (key === null || !this.a().gear.some((g) => g.id === key)) return;
+      this.selection.gear.set(key);
+      this.marked.set(null);
+    });
     effect(() => {
       if (!this.chosen() && this.a().gear.length) this.selection.gear.set(this.a().gear.find((g) => g.role === 'house')?.id ?? this.a().gear[0]!.id);
     });

@@ -28,8 +28,8 @@ export class ExistingSheet {
   protected readonly verdicts = ['keep', 'move', 'remove'] as const;
   protected readonly parts = SHIPPED_CATALOGUE.parts;
   protected readonly gear = computed(() => {
-    const lost = this.assessments.assessment()!.supply.lost;
-    return this.sorted(this.designs.design()!.brief.existing).map(([id, e]) => ({ id, e, lost: lost.filter((l) => l.existing === id) }));
+    const lost = this.assessments.openAssessment().supply.lost;
+    return this.sorted(this.designs.openDesign().brief.existing).map(([id, e]) => ({ id, e, lost: lost.filter((l) => l.existing === id) }));
   });
 
   private sorted<T extends { readonly order: number }>(of: Readonly<Record<string, T>>): [string, T][] {

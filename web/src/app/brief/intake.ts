@@ -46,7 +46,7 @@ export class IntakeSheet {
   protected readonly analysis = inject(AnalysisService);
   private readonly router = inject(Router);
   private readonly route = inject(ActivatedRoute);
-  protected readonly intake = signal<Intake>(intakeOf(this.designs.design()!));
+  protected readonly intake = signal<Intake>(intakeOf(this.designs.openDesign()));
   protected readonly drafts = signal<readonly SupplyDraft[]>([]);
   /** The answers that the shown drafts belong to. */
   private draftsOf: Intake | null = null;
@@ -68,7 +68,7 @@ export class IntakeSheet {
   protected readonly shelves = SHELVES.map((shelf) => ({ shelf, items: LOAD_LIBRARY.filter((i) => i.shelf === shelf) }));
   protected readonly wished = computed(() => new Map(this.intake().wishes.map((w) => [w.id, w])));
   protected readonly wishedItems = computed(() => LOAD_LIBRARY.filter((i) => this.wished().has(i.id)));
-  protected readonly hasLoads = computed(() => Object.keys(this.designs.design()!.loads).length > 0);
+  protected readonly hasLoads = computed(() => Object.keys(this.designs.openDesign().loads).length > 0);
   protected readonly ahDay = computed(() => ahDayOf(this.intake()));
 
   protected batteryName(d: SupplyDraft): string {
@@ -116,7 +116,7 @@ export class IntakeSheet {
 
   /** Puts brief, loads and the sound draft's supply into the job, and goes to the three drafts or to the circuit that stands. */
   protected async take(next: string): Promise<void> {
-    const [design, intake] = [this.designs.design()!, this.intake()];
+    const [design, intake] = [this.designs.openDesign(), this.intake()];
     // What was typed a moment ago is not in the drafts that are shown: then they are worked out first.
     const drafts = this.draftsOf === intake ? this.drafts() : await this.analysis.ask({ what: 'intake', design, intake });
     const sound = drafts?.find((d) => d.tier === 'sound');

@@ -72,9 +72,9 @@ export class TracesTable {
     { id: 'vehicle', name: 'the vehicle’s battery' },
     { id: 'house', name: 'the house battery' },
   ] as const;
-  protected readonly runs = computed(() => this.assessments.assessment()!.runs.map((r) => ({ id: r.spec.id, name: `${r.spec.number} ${r.spec.name}` })));
+  protected readonly runs = computed(() => this.assessments.openAssessment().runs.map((r) => ({ id: r.spec.id, name: `${r.spec.number} ${r.spec.name}` })));
   protected readonly wires = computed(() =>
-    Object.entries(this.designs.design()!.brief.traces)
+    Object.entries(this.designs.openDesign().brief.traces)
       .sort(([, a], [, b]) => a.order - b.order)
       .map(([id, t]) => ({ id, t })),
   );

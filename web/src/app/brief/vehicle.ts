@@ -40,12 +40,12 @@ export class VehicleSheet {
   protected readonly designs = inject(DesignService);
   protected readonly assessments = inject(AssessmentService);
   protected readonly figure = figure;
-  protected readonly brief = computed(() => this.designs.design()!.brief);
-  protected readonly settings = computed(() => this.designs.design()!.settings);
+  protected readonly brief = computed(() => this.designs.openDesign().brief);
+  protected readonly settings = computed(() => this.designs.openDesign().settings);
   protected readonly climate = computed(() => climateOf(this.brief().trip));
   protected readonly days = computed(() => tripDays(this.brief().trip));
   protected readonly kinds = VEHICLE_KINDS;
-  protected readonly vehicle = computed(() => vehicleOf(this.designs.design()!));
+  protected readonly vehicle = computed(() => vehicleOf(this.designs.openDesign()));
   protected readonly kindWords = (k: VehicleKind): string => VEHICLE_TEMPLATES[k].name;
   protected readonly uses = USES;
   protected readonly volts = [12, 24] as const;

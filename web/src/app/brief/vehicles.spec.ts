@@ -26,19 +26,19 @@ describe('the vehicles of a job', () => {
     const { element, bench, click } = await onBench(VehiclesSheet, 'vet');
     await click(button(element, 'Add it to the job'));
     expect(bench.labels).toEqual(['another vehicle: caravan 5.4 m']);
-    expect(Object.keys(bench.job()!.vehicles)).toEqual(['caravan']);
-    expect(Object.values(bench.job()!.couplings)).toEqual([jasmine.objectContaining({ from: 'own', to: 'caravan', carries: 'charge' })]);
+    expect(Object.keys(bench.openJob().vehicles)).toEqual(['caravan']);
+    expect(Object.values(bench.openJob().couplings)).toEqual([jasmine.objectContaining({ from: 'own', to: 'caravan', carries: 'charge' })]);
     expect(text(element)).toMatch(/charged by the .*, 12 V/);
   });
 
   it('is named, shown and taken out with what joined it', async () => {
     const { element, bench, click, type } = await onBench(VehiclesSheet, 'vet', withCaravan);
     await type(element.querySelector('[aria-label="Name of the long one"]'), 'the short one');
-    expect(bench.job()!.vehicles['caravan']!.name).toBe('the short one');
+    expect(bench.openJob().vehicles['caravan']!.name).toBe('the short one');
     await click(button(element, 'Show the short one'));
-    expect([bench.vehicle(), bench.design()!.brief.vehicleKind]).toEqual(['caravan', 'caravan']);
+    expect([bench.vehicle(), bench.openDesign().brief.vehicleKind]).toEqual(['caravan', 'caravan']);
     await click(button(element, 'Take out the short one'));
-    expect([bench.vehicle(), bench.job()!.vehicles, bench.job()!.couplings]).toEqual(['own', {}, {}]);
+    expect([bench.vehicle(), bench.openJob().vehicles, bench.openJob().couplings]).toEqual(['own', {}, {}]);
   });
 
   it('that only carries has no rig, and charges the one that is shown', async () => {
@@ -48,7 +48,7 @@ describe('the vehicles of a job', () => {
     inside.join.set('carries');
     inside.rig.set('none');
     await click(button(element, 'Add it to the job'));
-    expect(bench.job()!.vehicles['wagon']!.banks).toEqual({});
+    expect(bench.openJob().vehicles['wagon']!.banks).toEqual({});
     expect(text(element)).toContain('no rig');
     expect(text(element)).toContain('plug: engine of the 4x4 wagon →');
   });
@@ -56,13 +56,13 @@ describe('the vehicles of a job', () => {
   it('take another rig in the body that is shown, which is shown then and charged as that is', async () => {
     const { fixture, element, bench, click } = await onBench(VehiclesSheet, 'vet');
     await click(button(element, 'Add a rig to it'));
-    expect([bench.vehicle(), bench.job()!.vehicles['rig']!.within, bench.design()!.brief.vehicleKind]).toEqual(['rig', 'own', bench.job()!.brief.vehicleKind]);
+    expect([bench.vehicle(), bench.openJob().vehicles['rig']!.within, bench.openDesign().brief.vehicleKind]).toEqual(['rig', 'own', bench.openJob().brief.vehicleKind]);
     expect(text(element)).toMatch(/in the body of the .*, on its engine/);
     await click(button(element, 'Add a rig to it'));
-    expect(bench.job()!.vehicles['rig-2']!.within).withContext('beside it, not in it').toBe('own');
+    expect(bench.openJob().vehicles['rig-2']!.within).withContext('beside it, not in it').toBe('own');
     (fixture.componentInstance as unknown as Inside).kind.set('caravan');
     await click(button(element, 'Add it to the job'));
-    expect(Object.values(bench.job()!.couplings))
+    expect(Object.values(bench.openJob().couplings))
       .withContext('a rig has no plug of its own')
       .toEqual([jasmine.objectContaining({ from: 'own', to: 'caravan' })]);
   });
@@ -70,16 +70,16 @@ describe('the vehicles of a job', () => {
   it('are joined by a lead whose floor is typed, and refused in words where they cannot be', async () => {
     const { fixture, element, bench, click, type } = await onBench(VehiclesSheet, 'vet', withCaravan);
     await click(button(element, 'Join them'));
-    expect(bench.job()!.couplings['lead']).toEqual(jasmine.objectContaining({ carries: 'mains', floorSoc: 0.5, inlet: 'inlet' }));
+    expect(bench.openJob().couplings['lead']).toEqual(jasmine.objectContaining({ carries: 'mains', floorSoc: 0.5, inlet: 'inlet' }));
     await type(element.querySelector('[aria-label="Floor of the lead"]'), '70');
-    expect(bench.job()!.couplings['lead']!.floorSoc).toBe(0.7);
+    expect(bench.openJob().couplings['lead']!.floorSoc).toBe(0.7);
     (fixture.componentInstance as unknown as { from: { set(v: string): void } }).from.set('caravan');
     (fixture.componentInstance as unknown as Inside).carry.set('charge');
     await fixture.whenStable();
     await click(button(element, 'Join them'));
     expect(text(element.querySelector('[role=alert]')!)).toContain('own already gives to caravan; two vehicles cannot charge each other');
     await click([...element.querySelectorAll('button')].find((b) => b.getAttribute('aria-label')?.startsWith('Take away mains lead'))!);
-    expect(Object.keys(bench.job()!.couplings)).toEqual(['plug']);
+    expect(Object.keys(bench.openJob().couplings)).toEqual(['plug']);
   });
 
   it('shows what their banks go through together', async () => {

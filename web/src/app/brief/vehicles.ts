@@ -67,14 +67,14 @@ export class VehiclesSheet {
   protected readonly to = signal('');
   protected readonly carry = signal<'charge' | 'mains'>('mains');
 
-  protected readonly ids = computed(() => vehicleIds(this.designs.job()!));
-  protected readonly nameOf = (id: string): string => (this.ids().includes(id) ? vehicleName(this.designs.job()!, id) : 'choose one');
-  protected readonly bodyShown = computed(() => bodyOf(this.designs.job()!, this.designs.vehicle()));
+  protected readonly ids = computed(() => vehicleIds(this.designs.openJob()));
+  protected readonly nameOf = (id: string): string => (this.ids().includes(id) ? vehicleName(this.designs.openJob(), id) : 'choose one');
+  protected readonly bodyShown = computed(() => bodyOf(this.designs.openJob(), this.designs.vehicle()));
   protected readonly others = computed(() => this.ids().filter((id) => id !== this.from()));
   protected readonly shownTo = computed(() => (this.others().includes(this.to()) ? this.to() : (this.others()[0] ?? '')));
 
   protected readonly rows = computed(() => {
-    const job = this.designs.job()!;
+    const job = this.designs.openJob();
     return this.ids().map((id) => {
       const view = vehicleIn(job, id);
       const engines = enginesFor(job, id);
@@ -91,7 +91,7 @@ export class VehiclesSheet {
   });
 
   protected readonly joined = computed(() => {
-    const job = this.designs.job()!;
+    const job = this.designs.openJob();
     return couplingsOf(job).map(([id, c]) => ({
       id,
       lead: c.carries === 'mains',
@@ -124,7 +124,7 @@ export class VehiclesSheet {
         off: b.criticalOffH,
       }));
   });
-  protected readonly rests = computed(() => Object.entries(this.trip()?.restsH ?? {}).filter(([id, h]) => h >= 1 && this.designs.job()!.couplings[id]));
+  protected readonly rests = computed(() => Object.entries(this.trip()?.restsH ?? {}).filter(([id, h]) => h >= 1 && this.designs.openJob().couplings[id]));
 
   constructor() {
     effect(() => {
@@ -134,7 +134,7 @@ export class VehiclesSheet {
   }
 
   private done(words: string, asked: readonly Asked[]): boolean {
-    const job = this.designs.job()!;
+    const job = this.designs.openJob();
     const all = doCommands(job, asked);
     this.refused.set(all.ok ? null : all.message.replace(/^commands\.\d+\./, ''));
     if (!all.ok || !patchBetween(job, all.design).length) return false;
@@ -143,7 +143,7 @@ export class VehiclesSheet {
   }
 
   protected add(): void {
-    const job = this.designs.job()!;
+    const job = this.designs.openJob();
     const [kind, at] = [this.kind(), this.bodyShown()];
     let id: string = kind;
     for (let n = 2; id in job.vehicles; n++) id = `${kind}-${n}`;
@@ -154,7 +154,7 @@ export class VehiclesSheet {
 
   /** Another rig in the vehicle that is shown, which is shown from then on. */
   protected addRig(): void {
-    const job = this.designs.job()!;
+    const job = this.designs.openJob();
     const body = bodyOf(job, this.designs.vehicle());
     let id = 'rig';
     for (let n = 2; id in job.vehicles; n++) id = `rig-${n}`;

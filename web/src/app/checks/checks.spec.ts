@@ -8,13 +8,13 @@ const field = (element: HTMLElement, name: string): Element | null => [...elemen
 describe('the checks stage', () => {
   it('lists what is open, the stops first, each with reason and fix', async () => {
     const { element, bench, click, settle } = await onBench(ChecksStage, 'cinema', (d) => void (supplyOf(d).fuseBlock = 'fb-6'));
-    expect(element.querySelectorAll('button.row').length).toBe(bench.assessment()!.open.length);
+    expect(element.querySelectorAll('button.row').length).toBe(bench.openAssessment().open.length);
     expect(element.querySelector('button.row mx-mark svg')!.getAttribute('aria-label')).toBe('stop');
     for (const part of ['Why it matters', 'What to do', 'What it rests on']) expect(element.textContent).toContain(part);
     // What the program can mend it mends at a press, as an edit like any other.
     await click(button(element, 'Take the cartridge fuse board'));
     await settle();
-    expect(supplyOf(bench.design()!).fuseBlock).toBe('fb-8-c');
+    expect(supplyOf(bench.openDesign()).fuseBlock).toBe('fb-8-c');
     expect(bench.labels.at(-1)).toContain('Take the cartridge');
     expect(element.querySelector('button.row mx-mark svg')!.getAttribute('aria-label')).toBe('look');
   });
@@ -24,19 +24,19 @@ describe('the checks stage', () => {
     await type(field(element, 'Name'), 'someone');
     await click(button(element, 'Accept'));
     expect(element.querySelector('[role=alert]')!.textContent).toContain('Reason: nothing typed');
-    expect(Object.keys(bench.design()!.accepted)).toEqual([]);
+    expect(Object.keys(bench.openDesign().accepted)).toEqual([]);
   });
 
   it('accepts with both, shows who and why, and takes it back', async () => {
     const { element, bench, click, type } = await onBench(ChecksStage, 'vet');
-    const open = bench.assessment()!.open.length;
+    const open = bench.openAssessment().open.length;
     await type(field(element, 'Name'), 'someone');
     await type(field(element, 'Reason'), 'half power is set');
     await click(button(element, 'Accept'));
-    expect(bench.assessment()!.open.length).toBe(open - 1);
+    expect(bench.openAssessment().open.length).toBe(open - 1);
     expect(element.querySelector('.signed')!.textContent).toContain('half power is set');
     await click(button(element, 'take back'));
-    expect(bench.assessment()!.open.length).toBe(open);
+    expect(bench.openAssessment().open.length).toBe(open);
   });
 
   it('never signs the next finding with the reason of the last', async () => {

@@ -31,9 +31,9 @@ export class ChecksStage {
   protected readonly reason = signal('');
   protected readonly by = signal(this.session.person()?.name ?? '');
   protected readonly says = signal<string | null>(null);
-  protected readonly open = computed(() => this.assessments.assessment()!.open);
+  protected readonly open = computed(() => this.assessments.openAssessment().open);
   protected readonly accepted = computed(() => {
-    const accepted = this.designs.design()!.accepted;
+    const accepted = this.designs.openDesign().accepted;
     return this.assessments
       .assessment()!
       .findings.filter((f) => accepted[f.key])

@@ -31,7 +31,7 @@ describe('a part that is chosen', () => {
     button('Keep it, and offer it in this job').click();
     await settle();
     expect(fixture.componentInstance.value()).toBe('own-attic-135');
-    expect(bench.design()!.parts['own-attic-135']).toEqual(jasmine.objectContaining({ capacityAh: 135 }));
+    expect(bench.openDesign().parts['own-attic-135']).toEqual(jasmine.objectContaining({ capacityAh: 135 }));
   });
 
   it('may be one that the workshop keeps: it comes into the job with its data', async () => {
@@ -44,7 +44,7 @@ describe('a part that is chosen', () => {
     option.click();
     await settle();
     expect(fixture.componentInstance.value()).toBe('own-attic-135');
-    expect(bench.design()!.parts['own-attic-135']).toEqual(attic.part);
+    expect(bench.openDesign().parts['own-attic-135']).toEqual(attic.part);
     TestBed.inject(HttpTestingController).match(() => true);
   });
 });

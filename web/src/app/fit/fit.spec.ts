@@ -61,7 +61,7 @@ describe('the fit stage', () => {
 
   it('has for every run a pull, a crimp and its fuse, with torque and label', async () => {
     const { element, bench } = await onBench(FitStage, 'vet');
-    for (const r of bench.assessment()!.runs)
+    for (const r of bench.openAssessment().runs)
       for (const kind of ['pull', 'join', 'fuse'])
         expect(element.querySelector(`[data-step="${kind}-${r.spec.id}"]`))
           .withContext(`${kind} ${r.spec.id}`)
@@ -85,7 +85,7 @@ describe('the fit stage', () => {
 
   it('says so when all is done', async () => {
     const { element, bench, settle } = await onBench(FitStage, 'bees');
-    for (const s of bench.assessment()!.fit) bench.tick(s.id, true);
+    for (const s of bench.openAssessment().fit) bench.tick(s.id, true);
     await settle();
     expect(element.querySelector('.next')!.textContent).toContain('All steps are done');
     expect(element.querySelector('[data-step=power-licensed]')).toBeNull();

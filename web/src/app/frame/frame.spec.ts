@@ -17,7 +17,7 @@ describe('the trunk', () => {
     const { element, bench } = await onBench(Trunk, 'cinema', (d) => void (supplyOf(d).fuseBlock = 'fb-6'), { jobId: 'job-1' });
     expect(element.querySelectorAll('nav a').length).toBe(12);
     const tag = element.querySelector('[data-stage=checks] .tag')!;
-    expect(tag.textContent).toContain(String(bench.assessment()!.open.length));
+    expect(tag.textContent).toContain(String(bench.openAssessment().open.length));
     expect(tag.classList).toContain('stop');
   });
 
@@ -25,17 +25,17 @@ describe('the trunk', () => {
     const { element, bench, settle } = await onBench(Trunk, 'vet', undefined, { jobId: 'job-1' });
     const fit = (): string => element.querySelector('[data-stage=fit]')!.className;
     expect(fit()).not.toMatch(/half|solid/);
-    bench.tick(bench.assessment()!.fit[0]!.id, true);
+    bench.tick(bench.openAssessment().fit[0]!.id, true);
     await settle();
     expect(fit()).toContain('half');
-    for (const s of bench.assessment()!.fit) bench.tick(s.id, true);
+    for (const s of bench.openAssessment().fit) bench.tick(s.id, true);
     await settle();
     expect(fit()).toContain('solid');
   });
 
   it('never shows a stage with a stop as complete', async () => {
     const { bench } = await onBench(Trunk, 'cinema', (d) => void (supplyOf(d).fuseBlock = 'fb-6'), { jobId: 'job-1' });
-    expect(lugsOf(bench.design()!, bench.assessment()!, { ticked: new Set(), read: new Map() }).protection).toEqual({ progress: 'half', tag: 3, stop: true });
+    expect(lugsOf(bench.openDesign(), bench.openAssessment(), { ticked: new Set(), read: new Map() }).protection).toEqual({ progress: 'half', tag: 3, stop: true });
   });
 });
 
@@ -48,7 +48,7 @@ describe('the tell-tales', () => {
 
   it('show what moved with the last edit', async () => {
     const { element, bench, settle } = await onBench(TellTales, 'vet', undefined, { jobId: 'job-1' });
-    const was = bench.assessment()!.day.ahDay.toFixed(1);
+    const was = bench.openAssessment().day.ahDay.toFixed(1);
     bench.edit('draw', (d) => (d.loads['l1']!.draw = { by: 'plate', unit: 'W', value: 80 }));
     await settle();
     expect(element.querySelector('a .was')!.textContent).toContain(`was ${was}`);

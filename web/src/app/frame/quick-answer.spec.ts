@@ -16,11 +16,11 @@ describe('an answer without a job', () => {
 
   it('goes into the job as a load, at one step of undo', async () => {
     const { element, bench, click } = await onBench(QuickAnswerCard, 'vet', undefined, { question: 'fridge 45 W 33 %' });
-    const before = Object.keys(bench.design()!.loads).length;
+    const before = Object.keys(bench.openDesign().loads).length;
     await click(button(element, 'Put it into this job'));
     expect(bench.labels).toEqual(['load: fridge 45 W']);
-    expect(Object.values(bench.design()!.loads).filter((l) => l.name === 'fridge 45 W').length).toBe(1);
-    expect(Object.keys(bench.design()!.loads).length).toBe(before + 1);
+    expect(Object.values(bench.openDesign().loads).filter((l) => l.name === 'fridge 45 W').length).toBe(1);
+    expect(Object.keys(bench.openDesign().loads).length).toBe(before + 1);
     expect(text(element)).toContain('stands under Loads');
   });
 

@@ -65,9 +65,9 @@ export class HandOverStage {
   private readonly sync = inject(SyncService);
   private readonly tests = inject(TestPlanService);
   protected readonly pack = computed(() => {
-    const design = this.designs.design()!;
+    const design = this.designs.openDesign();
     const taken = Object.fromEntries([...this.records.readings()].map(([row, r]) => [row, { value: r.value, at: r.at ?? '', by: r.author ?? '' }]));
-    return handOverPack(design, this.assessments.assessment()!, vehicleOf(design).name, { readings: taken, plan: this.tests.plan(), ticked: this.records.ticked() });
+    return handOverPack(design, this.assessments.openAssessment(), vehicleOf(design).name, { readings: taken, plan: this.tests.plan(), ticked: this.records.ticked() });
   });
   protected readonly missing = computed(() => this.pack().gaps);
   protected readonly figure = figure;

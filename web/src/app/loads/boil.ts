@@ -53,7 +53,7 @@ export class Boil {
   protected readonly powerW = signal(1200);
   protected readonly simmerMin = signal(0);
   protected readonly share = computed(() => INTO_THE_POT[this.cooker()]);
-  private readonly inverter = computed(() => catalogueOf(this.designs.design()!).find('inverter', supplyOf(this.designs.design()!).inverter));
+  private readonly inverter = computed(() => catalogueOf(this.designs.openDesign()).find('inverter', supplyOf(this.designs.openDesign()).inverter));
   protected readonly inverterWords = computed(() => this.inverter()?.name ?? 'an inverter of 88 %, none is chosen yet');
   protected readonly cost = computed(() =>
     boilCost({
@@ -65,7 +65,7 @@ export class Boil {
       simmerMin: this.simmerMin(),
       simmerShare: 0.3,
       inverterW: this.inverter()?.ratedW ?? null,
-      nominalV: this.designs.design()!.supply.houseV,
+      nominalV: this.designs.openDesign().supply.houseV,
     }),
   );
 }

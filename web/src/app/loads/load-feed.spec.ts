@@ -36,7 +36,7 @@ async function feedOf(id: string): Promise<Awaited<ReturnType<typeof onBench<Loa
   );
   const again = (other: string): void => {
     on.fixture.componentRef.setInput('id', other);
-    on.fixture.componentRef.setInput('load', on.bench.design()!.loads[other]!);
+    on.fixture.componentRef.setInput('load', on.bench.openDesign().loads[other]!);
     on.fixture.detectChanges();
   };
   return { ...on, inside: on.fixture.componentInstance as unknown as Inside, again };
@@ -46,19 +46,19 @@ describe('what a load hangs on', () => {
   it('is a new switch bank, which others can then share, and which goes with the last of them', async () => {
     const { bench, inside, again, element } = await feedOf('l2');
     inside.choose('new:switch bank');
-    const [id] = Object.keys(bench.design()!.groups);
-    expect(bench.design()!.loads['l2']!.feed).toEqual({ by: 'group', group: id! });
+    const [id] = Object.keys(bench.openDesign().groups);
+    expect(bench.openDesign().loads['l2']!.feed).toEqual({ by: 'group', group: id! });
     again('l3');
     inside.choose(`group:${id}`);
     again('l3');
-    expect(element.textContent).toContain(bench.design()!.loads['l2']!.name);
-    expect(bench.assessment()!.runs.find((r) => r.spec.id === `group-${id}`)!.ok).toBeTrue();
+    expect(element.textContent).toContain(bench.openDesign().loads['l2']!.name);
+    expect(bench.openAssessment().runs.find((r) => r.spec.id === `group-${id}`)!.ok).toBeTrue();
     inside.setGroup({ fuses: 'one each' });
-    expect(bench.design()!.groups[id!]!.fuses).toBe('one each');
+    expect(bench.openDesign().groups[id!]!.fuses).toBe('one each');
     inside.choose('own');
     again('l2');
     inside.choose('own');
-    expect(bench.design()!.groups).toEqual({});
+    expect(bench.openDesign().groups).toEqual({});
   });
 
   it('is a wire that is there, with how it is tapped', async () => {
@@ -67,8 +67,8 @@ describe('what a load hangs on', () => {
     inside.choose('wire:w');
     again('l3');
     inside.setHow('fuse tap');
-    expect(bench.design()!.loads['l3']!.feed).toEqual({ by: 'wire', wire: 'w', how: 'fuse tap' });
-    expect(bench.assessment()!.runs.some((r) => r.spec.existing)).toBeTrue();
+    expect(bench.openDesign().loads['l3']!.feed).toEqual({ by: 'wire', wire: 'w', how: 'fuse tap' });
+    expect(bench.openAssessment().runs.some((r) => r.spec.existing)).toBeTrue();
   });
 
   it('is a way of one of two blocks, or the outlet of one of two inverters, once there are two', async () => {
@@ -82,16 +82,16 @@ describe('what a load hangs on', () => {
     expect(inside.choices().map(inside.words())).toContain('a way of the rear block');
     inside.choose('own:rear');
     again('l2');
-    expect(bench.assessment()!.runs.find((r) => r.spec.id === 'load-l2')!.spec.from.gear).toBe('rear');
+    expect(bench.openAssessment().runs.find((r) => r.spec.id === 'load-l2')!.spec.from.gear).toBe('rear');
     inside.choose('own');
-    expect(bench.design()!.loads['l2']!.feed).toEqual({ by: 'own' });
-    const mains = Object.entries(bench.design()!.loads).find(([, l]) => l.supply === 'mains')![0];
+    expect(bench.openDesign().loads['l2']!.feed).toEqual({ by: 'own' });
+    const mains = Object.entries(bench.openDesign().loads).find(([, l]) => l.supply === 'mains')![0];
     again(mains);
     expect(element.textContent).toContain('Plugged into');
     inside.plugInto('small');
     again(mains);
-    expect(bench.assessment()!.day.loads.find((l) => l.id === mains)!.inverter).toBe('small');
+    expect(bench.openAssessment().day.loads.find((l) => l.id === mains)!.inverter).toBe('small');
     inside.plugInto('');
-    expect('inverter' in bench.design()!.loads[mains]!).toBeFalse();
+    expect('inverter' in bench.openDesign().loads[mains]!).toBeFalse();
   });
 });

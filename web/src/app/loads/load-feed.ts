@@ -61,7 +61,7 @@ export class LoadFeed {
   protected readonly feed = computed(() => this.load().feed);
   protected readonly group = computed((): LoadGroup | null => {
     const feed = this.feed();
-    return feed.by === 'group' ? (this.designs.design()!.groups[feed.group] ?? null) : null;
+    return feed.by === 'group' ? (this.designs.openDesign().groups[feed.group] ?? null) : null;
   });
   protected readonly how = computed((): How => {
     const feed = this.feed();
@@ -73,7 +73,7 @@ export class LoadFeed {
   });
   private readonly gearName = (id: string, otherwise: string): string => this.assessments.assessment()?.gear.find((g) => g.id === id)?.name ?? otherwise;
   private readonly named = computed((): ReadonlyMap<string, string> => {
-    const design = this.designs.design()!;
+    const design = this.designs.openDesign();
     const { groups, brief } = design;
     const blocks = plant(design, catalogueOf(design)).distribution.filter((d) => d.part?.kind === 'fuse-block');
     const order = <T extends { readonly order: number }>(all: Readonly<Record<string, T>>): [string, T][] => Object.entries(all).sort(([, a], [, b]) => a.order - b.order);
@@ -90,7 +90,7 @@ export class LoadFeed {
     ]);
   });
   /** The inverters that a mains load may be plugged into; empty: the smallest that bears it. */
-  private readonly inverters = computed(() => invertersOf(this.designs.design()!, catalogueOf(this.designs.design()!)));
+  private readonly inverters = computed(() => invertersOf(this.designs.openDesign(), catalogueOf(this.designs.openDesign())));
   protected readonly outlets = computed(() => ['', ...new Set([...this.inverters().map((i) => i.ref.id), ...[this.load().inverter ?? []].flat()])]);
   protected readonly outletWords = computed(
     () => (id: string) => (id === '' ? 'the smallest that bears it' : this.inverters().find((i) => i.ref.id === id) ? this.gearName(id, 'inverter') : 'what is gone'),
@@ -100,7 +100,7 @@ export class LoadFeed {
   protected readonly words = computed(() => (c: string) => this.named().get(c) ?? 'what is gone');
   protected readonly others = computed(() => {
     const feed = this.feed();
-    const with_ = Object.entries(this.designs.design()!.loads).filter(([id, l]) => id !== this.id() && feed.by === 'group' && l.feed.by === 'group' && l.feed.group === feed.group);
+    const with_ = Object.entries(this.designs.openDesign().loads).filter(([id, l]) => id !== this.id() && feed.by === 'group' && l.feed.by === 'group' && l.feed.group === feed.group);
     return with_.map(([, l]) => l.name || 'an unnamed load').join(', ') || 'nothing else yet';
   });
 

@@ -52,8 +52,8 @@ export class LoadsStage {
   protected readonly pasted = signal('');
   protected readonly refused = signal<readonly string[]>([]);
   protected readonly rows = computed(() => {
-    const day = new Map(this.assessments.assessment()!.day.loads.map((l) => [l.id, l]));
-    return Object.entries(this.designs.design()!.loads)
+    const day = new Map(this.assessments.openAssessment().day.loads.map((l) => [l.id, l]));
+    return Object.entries(this.designs.openDesign().loads)
       .sort(([, a], [, b]) => a.order - b.order)
       .map(([id, load]) => ({ id, load, day: day.get(id) }));
   });
@@ -67,15 +67,15 @@ export class LoadsStage {
   /** Hours of the chosen load as they are drawn in the strip. */
   protected readonly spans = computed(() => {
     const c = this.chosen();
-    return c ? loadSpans(c.load, this.designs.design()!.brief.trip.drivingH) : null;
+    return c ? loadSpans(c.load, this.designs.openDesign().brief.trip.drivingH) : null;
   });
   /** Why the trip draws fewer Ah than stand here: the same watts at the battery's own, higher volts. */
   protected readonly onTrip = computed(() => {
-    const { trip } = this.assessments.assessment()!;
+    const { trip } = this.assessments.openAssessment();
     const mean = trip ? trip.loadAh.reduce((s, ah) => s + ah, 0) / Math.max(1, trip.loadAh.length) : null;
-    return mean === null ? null : { ah: mean, nominalV: this.designs.design()!.supply.houseV };
+    return mean === null ? null : { ah: mean, nominalV: this.designs.openDesign().supply.houseV };
   });
-  protected readonly sunW = computed(() => this.assessments.assessment()!.supply.array?.clearDayW ?? []);
+  protected readonly sunW = computed(() => this.assessments.openAssessment().supply.array?.clearDayW ?? []);
 
   protected change(id: string, label: string, change: (l: Load) => void): void {
     this.designs.edit(label, (d) => {
@@ -127,7 +127,7 @@ export class LoadsStage {
 
   /** What is special about a load, in a few words; empty: nothing is. */
   protected signs({ critical, supply, feed }: Load): string {
-    const { groups, brief } = this.designs.design()!;
+    const { groups, brief } = this.designs.openDesign();
     const on = supply === 'dc' ? hangsOn(feed, groups, brief.traces) : '';
     return [critical ? 'never off' : '', supply === 'mains' ? '230 V' : '', on].filter(Boolean).join(', ');
   }
@@ -158,7 +158,7 @@ export class LoadsStage {
   }
 
   private nextOrder(): number {
-    return Math.max(0, ...Object.values(this.designs.design()!.loads).map((l) => l.order)) + 1;
+    return Math.max(0, ...Object.values(this.designs.openDesign().loads).map((l) => l.order)) + 1;
   }
 
   protected key(event: KeyboardEvent): void {

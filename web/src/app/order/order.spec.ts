@@ -18,7 +18,7 @@ describe('the order', () => {
 
   it('of several is that of the one that is looked at, or of all with each use told apart', async () => {
     const { element, bench, click } = await onBench(OrderStage, 'vet', withCamper);
-    const own = bench.assessment()!.order;
+    const own = bench.openAssessment().order;
     expect(text(element)).toContain(`${own.lines.length} lines`);
     await click(toggle(element)!);
     expect(text(element)).not.toContain(`${own.lines.length} lines`);

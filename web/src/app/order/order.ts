@@ -59,10 +59,10 @@ export class OrderStage {
   protected readonly figure = figure;
   private readonly analysis = inject(AnalysisService);
   /** Of several vehicles: the list of all of them, or of the one that is looked at. */
-  protected readonly several = computed(() => isJoined(this.designs.job()!));
+  protected readonly several = computed(() => isJoined(this.designs.openJob()));
   protected readonly whole = signal(false);
   private readonly wholeOrder = signal<Order | null>(null);
-  protected readonly order = computed(() => (this.whole() && this.several() ? this.wholeOrder() : null) ?? this.assessments.assessment()!.order);
+  protected readonly order = computed(() => (this.whole() && this.several() ? this.wholeOrder() : null) ?? this.assessments.openAssessment().order);
   protected readonly groups = computed(() => GROUPS.map((name) => ({ name, lines: this.order().lines.filter((l) => l.group === name) })).filter((g) => g.lines.length));
   protected readonly saved = signal<string | null>(null);
 
@@ -76,7 +76,7 @@ export class OrderStage {
 
   protected save(what: 'parts' | 'cuts'): void {
     const text = what === 'parts' ? orderCsv(this.order()) : cutsCsv(this.order());
-    const name = fileName(this.designs.design()!.brief.customer, `${what}.csv`);
+    const name = fileName(this.designs.openDesign().brief.customer, `${what}.csv`);
     // The mark at the start tells spreadsheets that the text is UTF-8.
     saveFile(name, ['\ufeff', text], 'text/csv');
     this.saved.set(name);

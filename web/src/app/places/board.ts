@@ -26,9 +26,9 @@ export class BoardSheet {
   protected readonly placing = inject(PlacingService);
   protected readonly figure = figure;
   protected readonly room = { w: 560, h: 400 };
-  protected readonly vehicle = computed(() => vehicleOf(this.designs.design()!));
-  protected readonly a = computed(() => this.assessments.assessment()!);
-  protected readonly board = computed(() => this.designs.design()!.board);
+  protected readonly vehicle = computed(() => vehicleOf(this.designs.openDesign()));
+  protected readonly a = computed(() => this.assessments.openAssessment());
+  protected readonly board = computed(() => this.designs.openDesign().board);
   protected readonly jobId = computed(() => this.designs.jobId());
   protected readonly ofVehicle = computed(() => this.designs.ofVehicle());
   protected readonly face = computed(() => this.a().layout.faces.find((f) => f.id === BOARD_FACE) ?? null);

@@ -24,14 +24,14 @@ export class LoadAndHeatSheet {
   protected readonly abs = Math.abs;
   protected readonly min = Math.min;
   protected readonly max = Math.max;
-  protected readonly vehicle = computed(() => vehicleOf(this.designs.design()!));
-  protected readonly layout = computed(() => this.assessments.assessment()!.layout);
+  protected readonly vehicle = computed(() => vehicleOf(this.designs.openDesign()));
+  protected readonly layout = computed(() => this.assessments.openAssessment().layout);
   protected readonly carriers = computed(() => this.layout().weights.filter((w) => w.addedKg > 0));
   protected readonly hold = HOLD_G;
   protected readonly strapN = STRAP_N;
-  protected readonly heavy = computed(() => restraints(this.assessments.assessment()!.gear));
+  protected readonly heavy = computed(() => restraints(this.assessments.openAssessment().gear));
   protected readonly service = computed(() => {
-    const a = this.assessments.assessment()!;
+    const a = this.assessments.openAssessment();
     return a.gear.filter((g) => g.role !== 'starting').map((g) => ({ id: g.id, name: g.name, zone: g.zoneName, off: comesOff(this.vehicle(), a.layout.faces, a.gear, g) }));
   });
 }

@@ -17,11 +17,11 @@ const middle = (element: Element): { x: number; y: number } => {
 };
 const pointer = (target: EventTarget, type: string, at: { x: number; y: number }): boolean => target.dispatchEvent(new PointerEvent(type, { bubbles: true, button: 0, clientX: at.x, clientY: at.y }));
 const press = (target: EventTarget, key: string, shiftKey = false): boolean => target.dispatchEvent(new KeyboardEvent('keydown', { key, shiftKey, bubbles: true, cancelable: true }));
-const runOf = (b: OnBench<unknown>['bench'], id: string): SizedRun => b.assessment()!.runs.find((r) => r.spec.id === id)!;
+const runOf = (b: OnBench<unknown>['bench'], id: string): SizedRun => b.openAssessment().runs.find((r) => r.spec.id === id)!;
 
 describe('the sheet of places', () => {
   let mounted: OnBench<WhereSheet>;
-  const gear = (id: string) => mounted.bench.assessment()!.gear.find((g) => g.id === id)!;
+  const gear = (id: string) => mounted.bench.openAssessment().gear.find((g) => g.id === id)!;
   const choose = async (id: string): Promise<void> => mounted.click(mounted.element.querySelector(`.shelf tr[data-gear="${id}"] button`));
 
   beforeEach(async () => {
@@ -33,9 +33,9 @@ describe('the sheet of places', () => {
 
   it('lists all gear with its zone, and begins with the house battery', () => {
     const { element, bench } = mounted;
-    expect(element.querySelectorAll('.shelf tbody tr').length).toBe(bench.assessment()!.gear.length);
+    expect(element.querySelectorAll('.shelf tbody tr').length).toBe(bench.openAssessment().gear.length);
     expect(element.querySelector('.detail h2')!.textContent).toContain('house battery');
-    expect(element.querySelectorAll('[data-view="side"] .gear').length).toBe(bench.assessment()!.gear.length);
+    expect(element.querySelectorAll('[data-view="side"] .gear').length).toBe(bench.openAssessment().gear.length);
   });
 
   it('takes what was there already on the face that is shown, chosen then, and forgets it where it is not', async () => {
@@ -46,16 +46,16 @@ describe('the sheet of places', () => {
     await click(button('speaker'));
     await type(element.querySelector('[aria-label="Out of it"]'), '80');
     await click(button(`Put it on the ${face}`));
-    const [id] = Object.keys(bench.design()!.brief.existing).slice(-1);
-    expect(bench.design()!.brief.existing[id!]).toEqual(jasmine.objectContaining({ name: 'speaker', verdict: 'keep', mm: [170, 170, 80] }));
+    const [id] = Object.keys(bench.openDesign().brief.existing).slice(-1);
+    expect(bench.openDesign().brief.existing[id!]).toEqual(jasmine.objectContaining({ name: 'speaker', verdict: 'keep', mm: [170, 170, 80] }));
     expect(element.querySelector('.detail h2')!.textContent).toBe('speaker');
     expect(element.querySelector('mx-face-picture .gear.there')).not.toBeNull();
     await click(button('It is not here'));
-    expect(bench.design()!.places[`existing:${id}`]).toBeUndefined();
+    expect(bench.openDesign().places[`existing:${id}`]).toBeUndefined();
     expect(element.querySelector('mx-there-before')!.textContent).withContext('it waits to be marked').toContain('speaker: not on any face yet');
     await click(element.querySelector('[aria-label="Mark where speaker is"]'));
     await click(button(`Put it on the ${face}`));
-    expect(Object.keys(bench.design()!.brief.existing).length)
+    expect(Object.keys(bench.openDesign().brief.existing).length)
       .withContext('the same again, not another')
       .toBe(1 + Object.keys(BEFORE.brief.existing).length);
   });
@@ -69,7 +69,7 @@ describe('the sheet of places', () => {
     press(onFace(mounted.element, 'inverter'), 'ArrowDown', true);
     await mounted.settle();
     expect(gear('inverter').v).toBe(before.v + 9);
-    expect(mounted.bench.design()!.places['inverter']!.on).toEqual({ face: before.face, u: before.u, v: before.v + 9, turn: before.turn });
+    expect(mounted.bench.openDesign().places['inverter']!.on).toEqual({ face: before.face, u: before.u, v: before.v + 9, turn: before.turn });
   });
 
   it('turns it by R: width and height change places', async () => {
@@ -101,7 +101,7 @@ describe('the sheet of places', () => {
 
   it('goes to another zone when it is dragged there on the vehicle', async () => {
     const item = mounted.element.querySelector('[data-view="side"] .gear[data-gear="inverter"]')!;
-    const outside = mounted.element.querySelectorAll('[data-view="side"] .zone')[vehicleOf(mounted.bench.design()!).zones.findIndex((z) => z.id === 'front')]!;
+    const outside = mounted.element.querySelectorAll('[data-view="side"] .zone')[vehicleOf(mounted.bench.openDesign()).zones.findIndex((z) => z.id === 'front')]!;
     pointer(item, 'pointerdown', middle(item));
     pointer(document, 'pointermove', middle(outside));
     await mounted.settle();
@@ -115,7 +115,7 @@ describe('the sheet of places', () => {
     const where = mounted.fixture.componentInstance as unknown as { carried(g: unknown, move: { pointerPosition: { x: number; y: number } }): void };
     where.carried(gear('inverter'), { pointerPosition: middle(face) });
     await mounted.settle();
-    const f = mounted.bench.assessment()!.layout.faces.find((x) => x.id === shown)!;
+    const f = mounted.bench.openAssessment().layout.faces.find((x) => x.id === shown)!;
     const g = gear('inverter');
     expect(g.face).toBe(shown);
     expect(Math.abs(g.u + g.outline.w / 2 - f.w / 2)).toBeLessThan(2);
@@ -140,7 +140,7 @@ describe('the sheet of places', () => {
     expect(offers.length).toBe(3);
     for (const o of offers) expect(o.textContent).toMatch(/V lost · .* m cable for .* °C/);
     await mounted.click(offers[1]!);
-    expect(mounted.bench.assessment()!.layout.faces.find((f) => f.id === gear('inverter').face)!.name).toBe(offers[1]!.querySelector('b')!.textContent!.trim());
+    expect(mounted.bench.openAssessment().layout.faces.find((f) => f.id === gear('inverter').face)!.name).toBe(offers[1]!.querySelector('b')!.textContent!.trim());
   });
 
   it('says what comes off to service it', async () => {
@@ -154,24 +154,24 @@ describe('the sheet of the board', () => {
     const { element, bench, click } = await onBench(BoardSheet, 'bookmobile', (d) => (d.board = null));
     expect(element.textContent).toContain('No board yet');
     await click(element.querySelector('.main'));
-    const aboard = bench.assessment()!.gear.filter((g) => g.face === BOARD_FACE);
+    const aboard = bench.openAssessment().gear.filter((g) => g.face === BOARD_FACE);
     expect(aboard.length).toBeGreaterThan(2);
-    expect(bench.assessment()!.layout.troubles.filter((t) => ['clash', 'fits', 'bend'].includes(t.kind) && aboard.some((g) => g.id === t.gear))).toEqual([]);
+    expect(bench.openAssessment().layout.troubles.filter((t) => ['clash', 'fits', 'bend'].includes(t.kind) && aboard.some((g) => g.id === t.gear))).toEqual([]);
     expect(element.querySelectorAll('mx-face-picture .hole').length).toBeGreaterThan(8);
     expect(element.querySelector('p.big')!.textContent).toMatch(/\d+ cables to undo/);
   });
 
   it('takes everything off again, and each thing has its usual place', async () => {
     const { element, bench, click } = await onBench(BoardSheet, 'vet');
-    expect(bench.assessment()!.gear.some((g) => g.face === BOARD_FACE)).toBeTrue();
+    expect(bench.openAssessment().gear.some((g) => g.face === BOARD_FACE)).toBeTrue();
     await click([...element.querySelectorAll('button')].find((b) => b.textContent!.includes('no board')) ?? null);
-    expect(bench.design()!.board).toBeNull();
-    expect(bench.assessment()!.gear.some((g) => g.face === BOARD_FACE)).toBeFalse();
+    expect(bench.openDesign().board).toBeNull();
+    expect(bench.openAssessment().gear.some((g) => g.face === BOARD_FACE)).toBeFalse();
   });
 
   it('says what clashes when one thing is pushed on to another, and arranges anew', async () => {
     const { element, bench, click, settle } = await onBench(BoardSheet, 'vet');
-    const [a, b] = bench.assessment()!.gear.filter((g) => g.face === BOARD_FACE);
+    const [a, b] = bench.openAssessment().gear.filter((g) => g.face === BOARD_FACE);
     bench.edit('pushed', (d) => (d.places[a!.id] = { zone: a!.zone, on: { face: BOARD_FACE, u: b!.u, v: b!.v, turn: 0 }, when: 'now' }));
     await settle();
     expect(element.querySelector('.say')!.textContent).toMatch(new RegExp(b!.name, 'i'));
@@ -188,7 +188,7 @@ describe('the sheet of the board', () => {
 describe('the sheet of weight and heat', () => {
   it('shows every axle against its limit, and follows what is moved', async () => {
     const { element, bench, settle } = await onBench(LoadAndHeatSheet, 'vet');
-    for (const w of bench.assessment()!.layout.weights.filter((x) => x.addedKg > 0)) for (const x of w.supports) expect(element.textContent).toContain(x.name);
+    for (const w of bench.openAssessment().layout.weights.filter((x) => x.addedKg > 0)) for (const x of w.supports) expect(element.textContent).toContain(x.name);
     const before = element.textContent;
     bench.edit('heavy', (d) => (d.places['house'] = { zone: 'cab', on: { face: 'cab-floor', u: 0, v: 0, turn: 0 }, when: 'now' }));
     await settle();

@@ -38,9 +38,9 @@ export class PlacesStage {
   private readonly assessments = inject(AssessmentService);
   protected readonly tabs = SHEETS.places;
   protected readonly sum = computed(() => {
-    const a = this.assessments.assessment()!;
+    const a = this.assessments.openAssessment();
     const wrong = new Set(a.layout.troubles.map((t) => t.gear)).size;
     const state = wrong ? `${wrong} with something in the way` : 'nothing in the way';
-    return `${a.gear.length} things in a ${vehicleOf(this.designs.design()!).name} · ${state}`;
+    return `${a.gear.length} things in a ${vehicleOf(this.designs.openDesign()).name} · ${state}`;
   });
 }

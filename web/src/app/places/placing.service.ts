@@ -41,7 +41,7 @@ export class PlacingService {
 
   move(m: GearMove): void {
     const g = this.gear(m.id);
-    const face = facesOf(this.designs.design()!).find((f) => f.id === m.face);
+    const face = facesOf(this.designs.openDesign()).find((f) => f.id === m.face);
     if (!g || !face) return;
     this.set(g, face.zone, { face: m.face, u: m.u, v: m.v, turn: g.turn }, `${g.name} on the ${face.name}`, this.nameOf(m.id));
   }

@@ -39,7 +39,7 @@ export class ThereBefore {
   protected readonly mm = signal<readonly [number, number, number]>([100, 100, 60]);
   /** Of the brief: what stays and is not on any face yet. */
   protected readonly waiting = computed(() => {
-    const { brief, places } = this.designs.design()!;
+    const { brief, places } = this.designs.openDesign();
     return Object.entries(brief.existing).flatMap(([id, e]) => (e.verdict !== 'remove' && !places[existingKey(id)]?.on ? [{ id, name: e.name || 'unnamed gear', mm: e.mm }] : []));
   });
   /** The one of those that is about to be marked; null: something that the brief does not name yet. */

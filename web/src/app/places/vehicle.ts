@@ -52,8 +52,8 @@ export class VehicleDataSheet {
   protected readonly boxKeys = ['x', 'y', 'z', 'l', 'w', 'h'] as const;
   protected readonly pointKeys = ['x', 'y', 'z'] as const;
   protected readonly says = signal<string | null>(null);
-  protected readonly vehicle = computed(() => vehicleOf(this.designs.design()!));
-  protected readonly isOwn = computed(() => this.designs.design()!.vehicle !== null);
+  protected readonly vehicle = computed(() => vehicleOf(this.designs.openDesign()));
+  protected readonly isOwn = computed(() => this.designs.openDesign().vehicle !== null);
   protected readonly troubles = computed(() => vehicleTroubles(this.vehicle()).map(troubleInWords));
   /** Ways with the kinds of their hazards, and the distance of an exhaust: only of that does it decide. */
   protected readonly ways = computed(() => this.vehicle().ways.map((way) => ({ way, kinds: way.hazards.map((h) => h.kind), exhaust: way.hazards.find((h) => h.kind === 'exhaust') ?? null })));

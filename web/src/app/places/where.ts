@@ -38,8 +38,8 @@ export class WhereSheet {
   protected readonly marking = signal(false);
   /** What was marked as there already, until it stands in the plan. */
   protected readonly marked = signal<string | null>(null);
-  protected readonly vehicle = computed(() => vehicleOf(this.designs.design()!));
-  protected readonly a = computed(() => this.assessments.assessment()!);
+  protected readonly vehicle = computed(() => vehicleOf(this.designs.openDesign()));
+  protected readonly a = computed(() => this.assessments.openAssessment());
   protected readonly chosen = computed(() => this.a().gear.find((g) => g.id === this.selection.gear()) ?? null);
   protected readonly face = computed(() => this.a().layout.faces.find((f) => f.id === this.chosen()?.face) ?? null);
   protected readonly facesHere = computed(() => this.vehicle().zones.map((z) => ({ zone: z, faces: this.a().layout.faces.filter((f) => f.zone === z.id) })));
@@ -98,7 +98,7 @@ export class WhereSheet {
 
   protected async suggest(g: Gear): Promise<void> {
     this.seeking.set(true);
-    const design = this.designs.design()!;
+    const design = this.designs.openDesign();
     const offers = await this.analysis.ask({ what: 'places', design, gear: g.id });
     this.seeking.set(false);
     if (this.selection.gear() === g.id) this.offers.set(offers);

@@ -85,8 +85,8 @@ export class DiagramSheet {
 
   protected readonly shows = computed(() => ['everything', ...Object.keys(GROUPS), ...this.loads().map((l) => l.name)]);
   private readonly loads = computed(() => {
-    const wired = new Set(this.assessments.assessment()!.runs.map((r) => r.spec.id));
-    return Object.entries(this.designs.design()!.loads)
+    const wired = new Set(this.assessments.openAssessment().runs.map((r) => r.spec.id));
+    return Object.entries(this.designs.openDesign().loads)
       .filter(([id]) => wired.has(`load-${id}`))
       .sort(([, a], [, b]) => a.order - b.order)
       .map(([id, l]) => ({ id, name: l.name || 'unnamed load' }));
@@ -98,12 +98,12 @@ export class DiagramSheet {
     return load ? { groups: null, loads: [load.id] } : WHOLE;
   });
   private readonly diagram = computed(() => {
-    const a = this.assessments.assessment()!;
-    return buildDiagram({ design: this.designs.design()!, gear: a.gear, runs: a.runs, inline: a.inline, leads: a.layout.leads, bond: a.bond }, this.filter());
+    const a = this.assessments.openAssessment();
+    return buildDiagram({ design: this.designs.openDesign(), gear: a.gear, runs: a.runs, inline: a.inline, leads: a.layout.leads, bond: a.bond }, this.filter());
   });
 
   protected readonly parts = computed(() => {
-    const a = this.assessments.assessment()!;
+    const a = this.assessments.openAssessment();
     const has: Readonly<Record<string, boolean>> = {
       isolator: a.runs.some((r) => r.spec.role === 'link'),
       sun: a.runs.some((r) => r.spec.role === 'panel lead'),
@@ -116,12 +116,12 @@ export class DiagramSheet {
     };
     return STATE_PARTS.filter((p) => has[p.key]);
   });
-  protected readonly hasMains = computed(() => fromInlet(plant(this.designs.design()!, catalogueOf(this.designs.design()!))).length > 0);
+  protected readonly hasMains = computed(() => fromInlet(plant(this.designs.openDesign(), catalogueOf(this.designs.openDesign()))).length > 0);
   protected readonly stateName = computed(() => {
     const s = this.state();
     return s ? nameOf(s, NAMED_STATES) : null;
   });
-  private readonly numbers = computed(() => new Map(this.assessments.assessment()!.runs.map((r) => [r.spec.id, r.spec.number])));
+  private readonly numbers = computed(() => new Map(this.assessments.openAssessment().runs.map((r) => [r.spec.id, r.spec.number])));
   protected readonly lineStates = computed(() => {
     const r = this.result();
     return r?.ok ? lineStates(r, this.numbers()) : null;
@@ -137,17 +137,17 @@ export class DiagramSheet {
   protected readonly rows = computed(() => {
     const r = this.result();
     const by = new Map(r?.ok ? r.runs.map((x) => [x.id, x]) : []);
-    return this.assessments.assessment()!.runs.map((run) => ({ run, state: by.get(run.spec.id) ?? null }));
+    return this.assessments.openAssessment().runs.map((run) => ({ run, state: by.get(run.spec.id) ?? null }));
   });
   protected readonly chosen = computed(() => this.rows().find((r) => r.run.spec.id === this.selection.run()) ?? null);
 
   /** A part in line that is picked: it has no run of its own to speak for it. */
-  protected readonly part = computed(() => this.assessments.assessment()!.inline.find((p) => p.id === this.selection.gear()) ?? null);
+  protected readonly part = computed(() => this.assessments.openAssessment().inline.find((p) => p.id === this.selection.gear()) ?? null);
 
   /** A piece of gear that is picked: why it is there. */
   protected readonly gear = computed(() => {
     const design = this.designs.design();
-    const g = this.assessments.assessment()!.gear.find((x) => x.id === this.selection.gear());
+    const g = this.assessments.openAssessment().gear.find((x) => x.id === this.selection.gear());
     return design && g && !this.part() ? { name: g.name, why: whyGear(design, g) } : null;
   });
 
@@ -181,7 +181,7 @@ export class DiagramSheet {
 
   private async solve(design: ReturnType<DesignService['design']>, state: CircuitState | null): Promise<void> {
     const mine = ++this.asked;
-    const answer = design && state ? await this.analysis.ask({ what: 'state', design: this.designs.job()!, vehicle: this.designs.vehicle(), state }) : null;
+    const answer = design && state ? await this.analysis.ask({ what: 'state', design: this.designs.openJob(), vehicle: this.designs.vehicle(), state }) : null;
     if (mine === this.asked) this.result.set(answer);
   }
 
@@ -251,7 +251,7 @@ export class DiagramSheet {
   protected saveSvg(): void {
     const d = this.drawing();
     if (!d) return;
-    const customer = this.designs.design()!.brief.customer;
+    const customer = this.designs.openDesign().brief.customer;
     saveFile(fileName(customer, 'line-diagram.svg'), [drawingSvg(d, `${customer}, line diagram`)], 'image/svg+xml');
   }
 }

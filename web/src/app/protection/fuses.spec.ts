@@ -9,7 +9,7 @@ const blades = (d: Design): void => void (supplyOf(d).fuseBlock = 'fb-6');
 describe('the fuses', () => {
   it('has a row for every fuse of every run', async () => {
     const { element, bench } = await onBench(FusesSheet, 'vet');
-    const fuses = bench.assessment()!.runs.reduce((n, r) => n + (r.ok ? r.figures.fuses.length : 0), 0);
+    const fuses = bench.openAssessment().runs.reduce((n, r) => n + (r.ok ? r.figures.fuses.length : 0), 0);
     expect(element.querySelector('table')!.querySelectorAll('tbody tr').length).toBe(fuses);
   });
 

@@ -77,7 +77,7 @@ export class LearnSheet {
 
   private async open(): Promise<void> {
     this.history.set(keptHere(this.key, isHistory, []));
-    this.book.set(await this.analysis.ask<'fault book'>({ what: 'fault book', design: this.designs.design()! }));
+    this.book.set(await this.analysis.ask<'fault book'>({ what: 'fault book', design: this.designs.openDesign() }));
     this.seed.set(1 + this.history().length);
     await this.hide();
     this.ready.set(true);

@@ -8,7 +8,7 @@ const cells = (element: HTMLElement, id: string): string[] => [...row(element, i
 describe('the sheet of cables', () => {
   it('has a row for each run with its figures', async () => {
     const { element, bench } = await onBench(CablesSheet, 'vet');
-    expect(element.querySelectorAll('tr.pick').length).toBe(bench.assessment()!.runs.length);
+    expect(element.querySelectorAll('tr.pick').length).toBe(bench.openAssessment().runs.length);
     expect(cells(element, 'start-charger')).toEqual(jasmine.arrayContaining(['55.5', '75', '35 mm²', '0.47']));
   });
 
@@ -21,7 +21,7 @@ describe('the sheet of cables', () => {
   it('follows a length while it is typed', async () => {
     const { element, bench, type } = await onBench(CablesSheet, 'vet');
     await type(row(element, 'start-charger').querySelector('input'), '2,5 m');
-    expect(bench.design()!.runs['start-charger']).toEqual({ outM: 2.5 });
+    expect(bench.openDesign().runs['start-charger']).toEqual({ outM: 2.5 });
     expect(cells(element, 'start-charger')[4]).not.toBe('50 mm²');
     expect(bench.labels.at(-1)).toBe('length of run 1 to 2.5 m');
   });
@@ -46,9 +46,9 @@ describe('the sheet of cables', () => {
     expect(element.querySelector('mx-run-detail [role=alert]')!.textContent).toContain('may be 6 mm² of copper or 6 mm auto');
     expect(bench.labels).toEqual([]);
     await type(size(), '70 mm2');
-    expect(bench.design()!.runs['start-charger']!.areaMm2).toBe(70);
+    expect(bench.openDesign().runs['start-charger']!.areaMm2).toBe(70);
     await type(size(), '');
-    expect(bench.design()!.runs['start-charger']!.areaMm2).toBeUndefined();
+    expect(bench.openDesign().runs['start-charger']!.areaMm2).toBeUndefined();
   });
 
   it('marks a typed size that loses too much, in word and colour', async () => {
@@ -62,13 +62,13 @@ describe('the sheet of cables', () => {
     const { element, fixture, bench, settle } = await onBench(CablesSheet, 'vet');
     const inside = fixture.componentInstance as unknown as { edit(run: unknown, change: object, label: string): void };
     expect(element.querySelector('.poled')).toBeNull();
-    inside.edit(bench.assessment()!.runs[0], { protect: 'breaker, manual reset' }, 'protection');
+    inside.edit(bench.openAssessment().runs[0], { protect: 'breaker, manual reset' }, 'protection');
     await settle();
-    expect(bench.design()!.runs['start-charger']!.protect).toBe('breaker, manual reset');
+    expect(bench.openDesign().runs['start-charger']!.protect).toBe('breaker, manual reset');
     expect(element.querySelector('.poled')!.textContent).toContain('made for one direction');
-    inside.edit(bench.assessment()!.runs[0], { protect: null }, 'protection');
+    inside.edit(bench.openAssessment().runs[0], { protect: null }, 'protection');
     await settle();
-    expect(bench.design()!.runs['start-charger']!.protect).toBeUndefined();
+    expect(bench.openDesign().runs['start-charger']!.protect).toBeUndefined();
     expect(element.querySelector('.poled')).toBeNull();
   });
 
@@ -80,14 +80,14 @@ describe('the sheet of cables', () => {
     expect(element.querySelectorAll('mx-run-detail .tried tbody tr').length).toBeGreaterThan(10);
     await click([...element.querySelectorAll('mx-run-detail button')].find((b) => b.textContent!.includes('Take the main switch 300 A')) ?? null);
     await settle();
-    expect(supplyOf(bench.design()!).mainSwitch).toBe('sw-300');
+    expect(supplyOf(bench.openDesign()).mainSwitch).toBe('sw-300');
     expect(cells(element, 'house-bus')).not.toContain('no size fits');
   });
 
   it('shows only one sort of run when asked', async () => {
     const { element, bench, click } = await onBench(CablesSheet, 'vet');
     await click([...element.querySelectorAll('.show button')].find((b) => b.textContent === 'loads') ?? null);
-    expect(element.querySelectorAll('tr.pick').length).toBe(bench.assessment()!.runs.filter((r) => r.spec.group === 'loads').length);
+    expect(element.querySelectorAll('tr.pick').length).toBe(bench.openAssessment().runs.filter((r) => r.spec.group === 'loads').length);
   });
 
   it('walks by J and K and opens why by W', async () => {
@@ -118,10 +118,10 @@ describe('the sheet of cables', () => {
     const field = (label: string): Element | null => element.querySelector(`mx-run-detail [aria-label="${label}"]`);
     await type(field('Air on the way'), '85 °C');
     await type(field('Fuse'), '100 A');
-    expect(bench.design()!.runs['start-charger']).toEqual({ outM: 6.4, ambientC: 85, fuseA: 100 });
+    expect(bench.openDesign().runs['start-charger']).toEqual({ outM: 6.4, ambientC: 85, fuseA: 100 });
     expect(cells(element, 'start-charger')).toContain('100');
     await type(field('Fuse'), '');
-    expect(bench.design()!.runs['start-charger']).toEqual({ outM: 6.4, ambientC: 85 });
+    expect(bench.openDesign().runs['start-charger']).toEqual({ outM: 6.4, ambientC: 85 });
   });
 
   it('says what comes first when there are no runs', async () => {

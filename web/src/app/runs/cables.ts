@@ -34,10 +34,10 @@ export class CablesSheet {
   protected readonly shows: readonly Show[] = ['all', 'charging', 'house', 'loads', 'sun'];
   protected readonly show = signal<Show>('all');
   protected readonly whyOpen = signal(false);
-  protected readonly vehicle = computed(() => vehicleOf(this.designs.design()!));
+  protected readonly vehicle = computed(() => vehicleOf(this.designs.openDesign()));
   protected readonly view = signal<View | 'both'>('side');
   protected readonly views = ['side', 'plan', 'both'] as const;
-  protected readonly all = computed(() => this.assessments.assessment()!.runs);
+  protected readonly all = computed(() => this.assessments.openAssessment().runs);
   protected readonly runs = computed(() => this.all().filter((r) => this.show() === 'all' || r.spec.group === this.show()));
   protected readonly chosen = computed(() => this.all().find((r) => r.spec.id === this.selection.run()) ?? null);
   constructor() {
@@ -48,7 +48,7 @@ export class CablesSheet {
 
   protected state(run: SizedRun): MarkKind {
     if (!run.ok) return 'stop';
-    const found = this.assessments.assessment()!.findings.filter((f) => f.rule === 'run-fails' && f.at.about === run.spec.id);
+    const found = this.assessments.openAssessment().findings.filter((f) => f.rule === 'run-fails' && f.at.about === run.spec.id);
     return found.some((f) => f.severity === 'stop') ? 'stop' : found.length ? 'look' : 'holds';
   }
 

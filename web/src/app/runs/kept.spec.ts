@@ -13,7 +13,7 @@ describe('what was set by hand', () => {
     expect(cells[3]).toMatch(/^\d+ mm²$/);
     await click(element.querySelector('button[aria-label^="Take the draft’s size"]'));
     await settle();
-    expect(bench.design()!.runs).toEqual({});
+    expect(bench.openDesign().runs).toEqual({});
     expect(element.querySelector('table')).toBeNull();
   });
 });

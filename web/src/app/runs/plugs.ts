@@ -25,12 +25,12 @@ export class PlugsSheet {
   protected readonly figure = figure;
   protected readonly wire = PLUG_WIRE_MM2;
   protected readonly colours = HOUSING_COLOURS;
-  protected readonly layout = computed(() => this.assessments.assessment()!.layout);
+  protected readonly layout = computed(() => this.assessments.openAssessment().layout);
   protected readonly pairs = computed(() => this.layout().pairs);
   protected readonly tested = computed(() => this.layout().matings.length);
   protected readonly wrong = computed(() => this.layout().matings.filter((m) => m.wrong.length));
   /** The looms on both sides of a coupling. */
-  protected readonly looms = computed(() => this.assessments.assessment()!.runs.filter((r): r is SizedRun => r.spec.plugA !== null));
+  protected readonly looms = computed(() => this.assessments.openAssessment().runs.filter((r): r is SizedRun => r.spec.plugA !== null));
 
   protected badWith(p: PlugPair): string {
     return this.wrong()

@@ -48,7 +48,7 @@ export class RunDetail {
   protected readonly rating = rating;
   protected readonly kinds = FUSE_KINDS;
   protected readonly bound = computed(() => boundInWords(this.run()));
-  protected readonly why = computed(() => (this.whyOpen() ? explainRun(this.designs.design()!, this.run(), this.runs()) : []));
+  protected readonly why = computed(() => (this.whyOpen() ? explainRun(this.designs.openDesign(), this.run(), this.runs()) : []));
   protected readonly runs = computed(() => this.assessments.assessment()?.runs ?? [this.run()]);
   /** What is wrong with a run without a size, and what the program can do about it. */
   protected readonly blocked = computed(() => {

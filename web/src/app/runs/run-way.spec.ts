@@ -6,7 +6,7 @@ import { WaysSheet } from './ways';
 
 describe('the way of a run', () => {
   let b: OnBench<CablesSheet>;
-  const run = (): SizedRun => b.bench.assessment()!.runs.find((r) => r.spec.id === 'start-charger')!;
+  const run = (): SizedRun => b.bench.openAssessment().runs.find((r) => r.spec.id === 'start-charger')!;
   const others = (): Element[] => [...b.element.querySelectorAll('mx-run-way .other')];
 
   beforeEach(async () => {
@@ -25,7 +25,7 @@ describe('the way of a run', () => {
     expect(others()[0]!.textContent).toMatch(/longer|shorter|as long|past/);
     await b.click(others()[0]!);
     expect(run().spec.outM).toBeCloseTo(said, 6);
-    expect(b.bench.design()!.runs['start-charger']!.avoid!.length).toBe(1);
+    expect(b.bench.openDesign().runs['start-charger']!.avoid!.length).toBe(1);
   });
 
   it('a barred waypoint never shortens it; the last one barred leaves no way, in words', async () => {
@@ -44,7 +44,7 @@ describe('the way of a run', () => {
 describe('the sheet of ways', () => {
   it('has a row for each stretch that carries cable, with tube and holes', async () => {
     const { element, bench } = await onBench(WaysSheet, 'vet');
-    const { stretches } = bench.assessment()!.layout;
+    const { stretches } = bench.openAssessment().layout;
     expect(element.querySelectorAll('tbody tr').length).toBeGreaterThanOrEqual(stretches.length);
     for (const s of stretches.filter((x) => x.hole)) expect(element.textContent).toContain(s.way.along);
   });
@@ -53,14 +53,14 @@ describe('the sheet of ways', () => {
 describe('the sheet of plugs', () => {
   it('says of a pair swapped on one side what it does, and no longer when it is put right', async () => {
     const { element, bench, settle } = await onBench(PlugsSheet, 'playgroup');
-    const pair = bench.assessment()!.layout.pairs.find((p) => p.kind !== 'trailer socket')!;
+    const pair = bench.openAssessment().layout.pairs.find((p) => p.kind !== 'trailer socket')!;
     const box = (): HTMLInputElement => [...element.querySelectorAll(`[data-plug="${pair.id}"] label`)].find((l) => l.textContent!.includes('swapped'))!.querySelector('input')!;
     const alert = (): Element | null => element.querySelector(`[data-plug="${pair.id}"] [role=alert]`);
     expect(alert()).toBeNull();
     box().click();
     await settle();
     expect(alert()!.textContent).toContain('feed and return swapped');
-    expect(bench.assessment()!.open.some((f) => f.rule === 'plug-mates-wrong')).toBeTrue();
+    expect(bench.openAssessment().open.some((f) => f.rule === 'plug-mates-wrong')).toBeTrue();
     box().click();
     await settle();
     expect(alert()).toBeNull();
@@ -68,7 +68,7 @@ describe('the sheet of plugs', () => {
 
   it('lists every thin lead with its longest length', async () => {
     const { element, bench } = await onBench(PlugsSheet, 'vet');
-    const { leads } = bench.assessment()!.layout;
+    const { leads } = bench.openAssessment().layout;
     expect(leads.length).toBeGreaterThan(0);
     expect([...element.querySelectorAll('table tbody tr')].map((r) => r.querySelectorAll('td')[1]!.textContent)).toEqual(leads.map((l) => l.name));
   });

@@ -23,7 +23,7 @@ export class RunWay {
   protected readonly figure = figure;
   protected readonly slack = SLACK;
   protected readonly near = tooNearExhaust;
-  protected readonly vehicle = computed(() => vehicleOf(this.designs.design()!));
+  protected readonly vehicle = computed(() => vehicleOf(this.designs.openDesign()));
   protected readonly legs = computed(() => legsOf(this.vehicle(), this.run().spec));
   protected readonly wishes = computed(() => ({ via: this.run().spec.edit.via ?? [], avoid: this.run().spec.edit.avoid ?? [] }));
   protected readonly lengthWords = computed(() => {

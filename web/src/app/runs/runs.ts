@@ -36,7 +36,7 @@ export class RunsStage {
   private readonly assessments = inject(AssessmentService);
   protected readonly tabs = SHEETS.runs;
   protected readonly sum = computed(() => {
-    const a = this.assessments.assessment()!;
+    const a = this.assessments.openAssessment();
     const metres = a.runs.reduce((m, r) => m + r.spec.outM + r.spec.backM, 0);
     const kg = a.order.lines.filter((l) => l.group === 'cable').reduce((k, l) => k + l.kg, 0);
     return `${a.runs.length} runs, ${figure(metres, 1)} m of cable, ${figure(kg, 1)} kg`;

@@ -19,7 +19,7 @@ export class WaysSheet {
   protected readonly selection = inject(SelectionService);
   protected readonly figure = figure;
   protected readonly ceil = Math.ceil;
-  protected readonly a = computed(() => this.assessments.assessment()!);
+  protected readonly a = computed(() => this.assessments.openAssessment());
   protected readonly stretches = computed(() => this.a().layout.stretches);
   protected readonly holes = computed(() => this.stretches().filter((s) => s.hole));
   protected readonly clips = computed(() => this.stretches().reduce((n, s) => n + s.clips, 0));
@@ -32,7 +32,7 @@ export class WaysSheet {
   /** Runs that go up through the roof in one multi-core, with a core for each conductor. */
   protected readonly cores = computed(() => {
     const roofs = new Set(
-      vehicleOf(this.designs.design()!)
+      vehicleOf(this.designs.openDesign())
         .waypoints.filter((w) => w.zone === 'roof')
         .map((w) => w.id),
     );

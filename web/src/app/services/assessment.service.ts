@@ -1,9 +1,10 @@
-import { inject, Injectable, signal } from '@angular/core';
+import { computed, inject, Injectable, signal } from '@angular/core';
 import { type Assessment, type Design, recordsOf } from '@meridex/core';
 import { combineLatest } from 'rxjs';
 import type { AssessReply, AssessRequest } from '../workers/assess.worker';
 import { DesignService } from './design.service';
 import { RecordService } from './record.service';
+import { there } from './there';
 
 /** Sends the design to the worker and holds the newest assessment; while one is computed, only the newest edit waits. */
 @Injectable({ providedIn: 'root' })
@@ -17,6 +18,8 @@ export class AssessmentService {
   private next: AssessRequest | null = null;
 
   readonly assessment = signal<Assessment | null>(null);
+  /** The same where a job is open, as it is wherever a stage is shown. */
+  readonly openAssessment = computed(() => there(this.assessment(), 'job'));
   /** The assessment before the last edit, for what moved. */
   readonly before = signal<Assessment | null>(null);
   readonly trouble = signal<string | null>(null);

@@ -44,7 +44,7 @@ describe('the design service', () => {
 
   it('shows an edit at once and hands it over to be sent', () => {
     plate('BRV 27');
-    expect(service.design()!.brief.plate).toBe('BRV 27');
+    expect(service.openDesign().brief.plate).toBe('BRV 27');
     expect(sync.editsOf(JOB).map((e) => e.patch)).toEqual([[{ op: 'replace', path: '/brief/plate', value: 'BRV 27' }]]);
   });
 
@@ -59,36 +59,36 @@ describe('the design service', () => {
 
   it('takes characters that no database keeps out of what is typed', () => {
     plate('BR\0V \ud83d27');
-    expect(service.design()!.brief.plate).toBe('BRV 27');
+    expect(service.openDesign().brief.plate).toBe('BRV 27');
   });
 
   it('edits the vehicle that is looked at, and undoes it whichever is looked at then', () => {
-    const done = doCommands(service.job()!, [
+    const done = doCommands(service.openJob(), [
       { do: 'addVehicle', with: { id: 'camper', vehicleKind: 'camper' } },
       { do: 'couple', with: { from: 'own', to: 'camper' } },
     ]);
     if (!done.ok) throw new Error(done.message);
     service.editJob('another vehicle', (d) => Object.assign(d, done.design));
     service.lookAt('camper');
-    expect([service.design()!.brief.vehicleKind, service.ofVehicle()]).toEqual(['camper', '?vehicle=camper']);
+    expect([service.openDesign().brief.vehicleKind, service.ofVehicle()]).toEqual(['camper', '?vehicle=camper']);
     plate('CAMP 1');
-    expect([service.job()!.brief.plate, service.job()!.vehicles['camper']!.brief.plate, service.design()!.brief.plate]).toEqual(['', 'CAMP 1', 'CAMP 1']);
+    expect([service.openJob().brief.plate, service.openJob().vehicles['camper']!.brief.plate, service.openDesign().brief.plate]).toEqual(['', 'CAMP 1', 'CAMP 1']);
     service.edit('days', (d) => (d.brief.trip.days = 3));
-    expect(service.job()!.brief.trip.days).toBe(3);
+    expect(service.openJob().brief.trip.days).toBe(3);
     service.lookAt('boat');
     service.lookAt('own');
     service.undo();
     service.undo();
-    expect([service.job()!.vehicles['camper']!.brief.plate, service.job()!.brief.trip.days]).toEqual(['', 6]);
+    expect([service.openJob().vehicles['camper']!.brief.plate, service.openJob().brief.trip.days]).toEqual(['', 6]);
     service.lookAt('camper');
     service.undo();
-    expect([service.vehicle(), service.job()!.vehicles]).toEqual(['own', {}]);
+    expect([service.vehicle(), service.openJob().vehicles]).toEqual(['own', {}]);
   });
 
   it('refuses what the schema is against, and changes nothing', () => {
     const message = service.edit('days', (d) => (d.brief.trip.days = 0));
     expect(message).toContain('days');
-    expect(service.design()!.brief.trip.days).toBe(6);
+    expect(service.openDesign().brief.trip.days).toBe(6);
   });
 
   it('undoes and redoes, a burst in one field as one step', () => {
@@ -96,9 +96,9 @@ describe('the design service', () => {
     plate('BR');
     plate('BRV');
     service.undo();
-    expect(service.design()!.brief.plate).toBe('');
+    expect(service.openDesign().brief.plate).toBe('');
     service.redo();
-    expect(service.design()!.brief.plate).toBe('BRV');
+    expect(service.openDesign().brief.plate).toBe('BRV');
     expect(service.redoLabel()).toBeNull();
   });
 
@@ -112,7 +112,7 @@ describe('the design service', () => {
     first.flush({ number: 5, at: '2026-11-24T10:01:00Z', merged: true, design: merged });
     const second = await sent();
     expect((second.request.body as { patch: Patch }).patch).toEqual([{ op: 'replace', path: '/brief/notes', value: 'meanwhile' }]);
-    const { plate: p, notes, trip } = service.design()!.brief;
+    const { plate: p, notes, trip } = service.openDesign().brief;
     expect([p, notes, trip.days]).toEqual(['ONE', 'meanwhile', 9]);
   });
 
@@ -129,7 +129,7 @@ describe('the design service', () => {
     (await sent()).error(new ProgressEvent('error'));
     (await read()).flush(newest(3, blankDesign('Bellbird Ranges Mobile Vet')));
     await opening;
-    expect([service.design()!.brief.plate, sync.offline()]).toEqual(['AWAY', true]);
+    expect([service.openDesign().brief.plate, sync.offline()]).toEqual(['AWAY', true]);
   });
 
   it('opens as it was last where the server does not answer', async () => {
@@ -137,13 +137,13 @@ describe('the design service', () => {
     const opening = service.open(JOB);
     (await read()).error(new ProgressEvent('error'));
     await opening;
-    expect([service.revision(), service.design()!.brief.customer]).toEqual([3, 'Bellbird Ranges Mobile Vet']);
+    expect([service.revision(), service.openDesign().brief.customer]).toEqual([3, 'Bellbird Ranges Mobile Vet']);
   });
 
   it('keeps its steps of undo when the page is closed, and undoes nothing of another’s', async () => {
     plate('ONE');
     service.edit('notes', (d) => (d.brief.notes = 'mine'));
-    const done = service.job()!;
+    const done = service.openJob();
     service.close();
     expect(service.undoLabel()).toBeNull();
     const changed = structuredClone(done);
@@ -155,9 +155,9 @@ describe('the design service', () => {
     await opening;
     await until(() => service.undoLabel() === 'notes');
     service.undo();
-    expect(service.design()!.brief.notes).toBe('');
+    expect(service.openDesign().brief.notes).toBe('');
     service.undo();
-    expect([service.design()!.brief.plate, service.trouble()]).toEqual(['THEIRS', '“plate” can no longer be taken back: brief › plate was changed since']);
+    expect([service.openDesign().brief.plate, service.trouble()]).toEqual(['THEIRS', '“plate” can no longer be taken back: brief › plate was changed since']);
   });
 
   it('takes a gesture of many moves back in one step', () => {
@@ -165,11 +165,11 @@ describe('the design service', () => {
     service.edit('gear', (d) => (d.places['charger'] = { zone: 'canopy', on: { face: 'x', u: 1, v: 2, turn: 0 }, when: 'now' } as never), 'drag 2');
     service.edit('gear', (d) => (d.places['charger']!.on!.u = 7), 'drag 2');
     service.undo();
-    expect([service.design()!.places['charger'], service.trouble()]).toEqual([undefined as never, null]);
+    expect([service.openDesign().places['charger'], service.trouble()]).toEqual([undefined as never, null]);
     service.undo();
-    expect([service.design()!.brief.plate, service.trouble()]).toEqual(['', null]);
+    expect([service.openDesign().brief.plate, service.trouble()]).toEqual(['', null]);
     service.redo();
-    expect(service.design()!.brief.plate).toBe('MOVED');
+    expect(service.openDesign().brief.plate).toBe('MOVED');
   });
 
   it('shows theirs while a clash is asked, and mine once it is chosen', async () => {
@@ -178,16 +178,16 @@ describe('the design service', () => {
     theirs.brief.plate = 'THEIRS';
     (await sent()).flush({ message: 'clash', clashes: [{ path: '/brief/plate', mine: 'MINE', theirs: 'THEIRS' }], newest: newest(4, theirs) }, { status: 409, statusText: 'Conflict' });
     await until(() => sync.clashes().size === 1);
-    expect(service.design()!.brief.plate).toBe('THEIRS');
+    expect(service.openDesign().brief.plate).toBe('THEIRS');
     service.edit('notes', (d) => (d.brief.notes = 'meanwhile'));
     sync.settle(JOB, true);
-    expect([service.design()!.brief.plate, service.design()!.brief.notes]).toEqual(['MINE', 'meanwhile']);
+    expect([service.openDesign().brief.plate, service.openDesign().brief.notes]).toEqual(['MINE', 'meanwhile']);
   });
 
   it('takes back on the page what the server will not have', async () => {
     plate('REFUSED');
     (await sent()).flush({ message: 'plate: no' }, { status: 422, statusText: 'Unprocessable' });
     await until(() => sync.setAside().length === 1);
-    expect(service.design()!.brief.plate).toBe('');
+    expect(service.openDesign().brief.plate).toBe('');
   });
 });

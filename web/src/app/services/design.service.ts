@@ -6,6 +6,7 @@ import { inWordsOf } from './asks-server';
 import type { Revision } from '../sync/clash';
 import { KeptAnswers } from '../sync/kept-answers';
 import { type SyncEvent, SyncService } from '../sync/sync.service';
+import { there } from './there';
 import { changedSince, type Step, UndoSteps } from './undo-steps';
 
 /** An older revision of the job, as it was kept. */
@@ -36,6 +37,9 @@ export class DesignService {
   readonly vehicle = signal<string>(OWN);
   /** That vehicle as a design of its own; of a job of one vehicle the job itself. */
   readonly design = signal<Design | null>(null);
+  /** The same where a job is open, as it is wherever a stage is shown. */
+  readonly openJob = computed(() => there(this.job(), 'job'));
+  readonly openDesign = computed(() => there(this.design(), 'job'));
   /** What the address of a paper says of the vehicle. */
   readonly ofVehicle = computed(() => (this.vehicle() === OWN ? '' : `?vehicle=${encodeURIComponent(this.vehicle())}`));
   readonly jobId = signal<string | null>(null);

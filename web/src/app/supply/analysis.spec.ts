@@ -20,7 +20,7 @@ describe('three drafts', () => {
     await settle();
     await click([...element.querySelectorAll('button')].find((b) => b.textContent!.includes('roomy'))!);
     expect(bench.labels).toEqual(['the roomy draft']);
-    expect(bench.design()!.supply.startingAh).toBe(95);
+    expect(bench.openDesign().supply.startingAh).toBe(95);
     await settle();
     expect(text(element.querySelectorAll('mx-draft-card')[2]!)).toContain('chosen');
   });
@@ -91,6 +91,6 @@ describe('settings and watching', () => {
     expect(text(element)).toContain('DC-DC charger 40 A, dual input');
     expect(text(element)).toContain('engine only, dead in accessory and off');
     (fixture.componentInstance as unknown as { see(id: string, at: string): void }).see('charge', 'phone');
-    expect(bench.assessment()!.supply.watched.find((w) => w.id === 'charge')!.seenAt).toBe('phone');
+    expect(bench.openAssessment().supply.watched.find((w) => w.id === 'charge')!.seenAt).toBe('phone');
   });
 });

@@ -23,7 +23,7 @@ export class BankPanel extends SupplyPanel {
   protected readonly joins = ['parallel', 'selector'] as const;
   protected readonly joinWords = (j: Second['joined']): string => (j === 'parallel' ? 'always joined' : 'by a selector');
 
-  protected readonly hub = computed(() => catalogueOf(this.designs.design()!).find('hub', this.s().hub));
+  protected readonly hub = computed(() => catalogueOf(this.designs.openDesign()).find('hub', this.s().hub));
 
   /** Lithium is too flat for a voltmeter; lead-acid is read by the workshop's chart. */
   protected reserveReads(): string {

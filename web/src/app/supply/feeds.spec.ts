@@ -14,7 +14,7 @@ describe('the supply’s head', () => {
     const { element, bench } = await onBench(SupplyStage, 'vet');
     const head = text(element.querySelector('.bench-head')!);
     expect(head).toContain('200 Ah at 12 V, 160 usable (80 %, default for lithium iron phosphate)');
-    expect(head).toContain(`${bench.assessment()!.supply.daysAlone.toFixed(1)} days alone`);
+    expect(head).toContain(`${bench.openAssessment().supply.daysAlone.toFixed(1)} days alone`);
   });
   it('opens its figures by W, each with what went into it', async () => {
     const { key, settle } = await onBench(SupplyStage, 'vet');
@@ -35,9 +35,9 @@ describe('the house battery', () => {
   it('shows the usable share as a setting once it is one, and as the default again', async () => {
     const { element, bench, type } = await onBench(BankPanel, 'vet');
     await type(labelled(element, 'Usable share'), '90');
-    expect(bench.assessment()!.supply.bank!.usableFrom).toBe('setting');
+    expect(bench.openAssessment().supply.bank!.usableFrom).toBe('setting');
     await type(labelled(element, 'Usable share'), '');
-    expect(bench.assessment()!.supply.bank!.usableFrom).toBe('chemistry');
+    expect(bench.openAssessment().supply.bank!.usableFrom).toBe('chemistry');
   });
   it('refuses 0 batteries with what is accepted', async () => {
     const { element, bench, type } = await onBench(BankPanel, 'vet');
@@ -62,7 +62,7 @@ describe('the house battery', () => {
 describe('charge from the vehicle', () => {
   it('names the isolation that is advised, with each reason', async () => {
     const { element, bench } = await onBench(VehiclePanel, 'vet');
-    expect(element.querySelectorAll('.reasons li').length).toBe(bench.assessment()!.supply.isolation.reasons.length);
+    expect(element.querySelectorAll('.reasons li').length).toBe(bench.openAssessment().supply.isolation.reasons.length);
     expect(element.querySelector('.decision')!.classList).toContain('holds');
     expect(text(element)).toContain('never closed');
   });
@@ -71,12 +71,12 @@ describe('charge from the vehicle', () => {
     (fixture.componentInstance as unknown as { setIsolation(w: string): void }).setIsolation('isolator');
     await settle();
     expect(element.querySelector('.decision')!.classList).toContain('look');
-    expect(supplyOf(bench.design()!).isolator).toBe('iso-140');
-    expect(bench.assessment()!.runs.some((r) => r.spec.id === 'start-isolator')).toBeTrue();
+    expect(supplyOf(bench.openDesign()).isolator).toBe('iso-140');
+    expect(bench.openAssessment().runs.some((r) => r.spec.id === 'start-isolator')).toBeTrue();
   });
   it('shows the charger behind its feed, most amps at the lowest volts', async () => {
     const { element, bench } = await onBench(VehiclePanel, 'vet');
-    const amps = bench.assessment()!.chargerInputs.map((c) => c.inA);
+    const amps = bench.openAssessment().chargerInputs.map((c) => c.inA);
     expect(amps.length).toBe(3);
     expect(amps[2]).toBe(Math.max(...amps));
     expect(text(element)).toContain('lowest, at its cut-out');
@@ -131,20 +131,20 @@ describe('a generator', () => {
       d.brief.trip.mainsNights = 'never';
       d.brief.trip.mainsH = 0;
     });
-    const before = bench.assessment()!.trip!.mainsAh.reduce((a, b) => a + b, 0);
+    const before = bench.openAssessment().trip!.mainsAh.reduce((a, b) => a + b, 0);
     const field = labelled(element, 'Hours on a generator');
     await type(field, 'at noon');
     expect(element.querySelector('[role=alert]')!.textContent).toContain('“at noon” is not taken');
     await type(field, '8-10, 17-18');
-    expect(bench.design()!.inlets['inlet']!.hours).toEqual([
+    expect(bench.openDesign().inlets['inlet']!.hours).toEqual([
       [8, 10],
       [17, 18],
     ]);
-    const after = bench.assessment()!.trip!.mainsAh;
+    const after = bench.openAssessment().trip!.mainsAh;
     expect(after.every((ah) => ah > 0)).toBeTrue();
     expect(after.reduce((a, b) => a + b, 0)).toBeGreaterThan(before);
     await type(field, '');
-    expect(bench.design()!.inlets['inlet']!.hours).toEqual([]);
+    expect(bench.openDesign().inlets['inlet']!.hours).toEqual([]);
   });
 
   it('is asked about only where something charges from an inlet', async () =>

@@ -35,7 +35,7 @@ describe('the drawn supply', () => {
     expect(chosen(element)).toContain('Mains charger');
     expect(box(element, 'mains')).not.toBeNull();
     await click(button(element, 'take out'));
-    expect(bench.design()!.converters).toEqual(before!.converters);
+    expect(bench.openDesign().converters).toEqual(before!.converters);
   });
   it('adds an inverter beside the first, called by its name, and a block that goes again', async () => {
     const { element, bench, click, settle } = await onBench(FlowSheet, 'vet');
@@ -49,7 +49,7 @@ describe('the drawn supply', () => {
     await settle();
     expect(chosen(element)).toContain('Rear block');
     await click(button(element, 'take out'));
-    expect(Object.keys(bench.design()!.distribution)).toEqual(['bus', 'block']);
+    expect(Object.keys(bench.openDesign().distribution)).toEqual(['bus', 'block']);
   });
   it('hangs an end on the box that it is let go on, and says where it cannot', async () => {
     const { element, bench, click, settle } = await onBench(FlowSheet, 'vet');
@@ -62,9 +62,9 @@ describe('the drawn supply', () => {
       await settle();
     };
     await carry('panel>charger', 'regulator');
-    expect(bench.design()!.arrays['panel']!.into).toEqual({ in: 'converters', id: 'regulator' });
+    expect(bench.openDesign().arrays['panel']!.into).toEqual({ in: 'converters', id: 'regulator' });
     await carry('panel>regulator', 'starting');
     expect(text(element.querySelector('[role=alert]')!)).toContain('into: starting');
-    expect(bench.design()!.arrays['panel']!.into?.id).toBe('regulator');
+    expect(bench.openDesign().arrays['panel']!.into?.id).toBe('regulator');
   });
 });

@@ -29,8 +29,8 @@ export class FlowSheet extends SupplyPanel {
   private readonly picked = signal<string | null>(null);
   /** What a command has against it, in words. */
   protected readonly refused = signal<string | null>(null);
-  protected readonly flow = computed(() => supplyFlow(this.designs.design()!, catalogueOf(this.designs.design()!), this.assessments.assessment()!));
-  private readonly rows = computed(() => rigRows(this.designs.design()!, this.assessments.assessment()!));
+  protected readonly flow = computed(() => supplyFlow(this.designs.openDesign(), catalogueOf(this.designs.openDesign()), this.assessments.openAssessment()));
+  private readonly rows = computed(() => rigRows(this.designs.openDesign(), this.assessments.openAssessment()));
   protected readonly chosen = computed(() => {
     const { things } = this.flow();
     const id = this.picked();
@@ -42,7 +42,7 @@ export class FlowSheet extends SupplyPanel {
   private readonly thing = computed(() => (this.chosen() ?? '').replace(/:use$/, ''));
   protected readonly fields = computed(() => {
     const id = this.thing();
-    const bank = this.designs.design()!.banks[id];
+    const bank = this.designs.openDesign().banks[id];
     return this.rows().filter((r) => (bank ? r.id in bank.batteries : r.id === id));
   });
   protected readonly elsewhere = computed(() => ELSEWHERE[this.chosen() ?? ''] ?? null);
@@ -68,7 +68,7 @@ export class FlowSheet extends SupplyPanel {
   protected readonly shelf = computed(() => (this.flow().things.some((t) => t.column === 'stores') ? SHELF : [HOUSE_BATTERY, ...SHELF]));
   protected readonly stands = computed(() => {
     const { low } = this.flow();
-    const trip = this.assessments.assessment()!.trip;
+    const trip = this.assessments.openAssessment().trip;
     return low && trip ? low.soc >= low.reserve - 1e-9 && trip.criticalOffH === 0 : null;
   });
 
@@ -84,8 +84,8 @@ export class FlowSheet extends SupplyPanel {
   /** Adds a thing and shows it. */
   protected add(item: ShelfItem): void {
     const before = new Set(this.rows().map((r) => r.id));
-    this.command(item.words, item.asked(this.designs.design()!));
-    const made = rigRows(this.designs.design()!, this.assessments.assessment()!).find((r) => !before.has(r.id));
+    this.command(item.words, item.asked(this.designs.openDesign()));
+    const made = rigRows(this.designs.openDesign(), this.assessments.openAssessment()).find((r) => !before.has(r.id));
     if (made) this.picked.set(made.id);
   }
 
@@ -100,7 +100,7 @@ export class FlowSheet extends SupplyPanel {
   }
 
   protected removable(): boolean {
-    const d = this.designs.design()!;
+    const d = this.designs.openDesign();
     const part = d.converters[this.thing()]?.part;
     // What is built in goes with its unit.
     if (catalogueOf(d).parts.some((p) => p.id === part && p.inside !== undefined)) return false;

@@ -21,7 +21,7 @@ type Spans = Design['inlets'][string]['hours'];
 export class MainsPanel extends SupplyPanel {
   /** The first inlet, where something charges from it. */
   protected readonly inlet = computed(() => {
-    const design = this.designs.design()!;
+    const design = this.designs.openDesign();
     const [first] = plant(design, catalogueOf(design)).inlets;
     return first ? { id: first.id, hours: design.inlets[first.id]?.hours ?? [] } : null;
   });

@@ -40,7 +40,7 @@ describe('a part of one’s own', () => {
     await type(labelled(element, 'Name of the part'), 'attic 135');
     await type(labelled(element, 'Capacity of the part'), '135');
     await click(button(element, KEEP));
-    expect(bench.design()!.parts['own-attic-135']).toEqual(attic(135));
+    expect(bench.openDesign().parts['own-attic-135']).toEqual(attic(135));
     expect(http.match({ method: 'POST', url: '/api/parts' }).map((r) => (r.request.body as Part).id)).toEqual(['own-attic-135']);
   });
 
@@ -50,7 +50,7 @@ describe('a part of one’s own', () => {
     await click(button(element, KEEP));
     expect(text(element.querySelector('[role=alert]')!)).toContain('capacityAh: nothing came; a number of Ah is accepted');
     expect((labelled(element, 'Name of the part') as HTMLInputElement).value).toBe('attic 135');
-    expect(bench.design()!.parts).toEqual({});
+    expect(bench.openDesign().parts).toEqual({});
   });
 
   it('of a job that was planned with other data says what changed since, and takes the newer at a press', async () => {
@@ -59,7 +59,7 @@ describe('a part of one’s own', () => {
     await settle();
     expect(text(element)).toContain('changed since: capacityAh 135 → 140');
     await click(button(element, 'take the newer data'));
-    expect((bench.design()!.parts['own-attic-135'] as { capacityAh: number }).capacityAh).toBe(140);
+    expect((bench.openDesign().parts['own-attic-135'] as { capacityAh: number }).capacityAh).toBe(140);
     expect(text(element)).toContain('as it is now');
   });
 

@@ -23,7 +23,7 @@ export class OwnPartsPanel extends SupplyPanel implements OnInit {
   protected readonly refused = signal<string | null>(null);
   /** The workshop's parts, with how each stands in this job. */
   protected readonly rows = computed(() => {
-    const planned = this.designs.design()!.parts;
+    const planned = this.designs.openDesign().parts;
     return this.parts.list().map((p) => {
       const here = planned[p.part.id];
       return { ...p, here: here !== undefined, changes: here ? changedSince(here, p.part) : [] };
@@ -35,7 +35,7 @@ export class OwnPartsPanel extends SupplyPanel implements OnInit {
   }
 
   protected use(part: Part): void {
-    const design = this.designs.design()!;
+    const design = this.designs.openDesign();
     const done = doCommands(design, [{ do: 'addPart', with: part }]);
     this.refused.set(done.ok ? this.designs.apply(`own part: ${part.name}`, patchBetween(design, done.design)) : done.message);
   }

@@ -10,14 +10,14 @@ export abstract class SupplyPanel {
   protected readonly assessments = inject(AssessmentService);
   protected readonly figure = figure;
   protected readonly amps = amps;
-  protected readonly s = computed(() => supplyOf(this.designs.design()!));
-  protected readonly brief = computed(() => this.designs.design()!.brief);
-  protected readonly settings = computed(() => this.designs.design()!.settings);
-  protected readonly f = computed(() => this.assessments.assessment()!.supply);
+  protected readonly s = computed(() => supplyOf(this.designs.openDesign()));
+  protected readonly brief = computed(() => this.designs.openDesign().brief);
+  protected readonly settings = computed(() => this.designs.openDesign().settings);
+  protected readonly f = computed(() => this.assessments.openAssessment().supply);
 
   /** Commands as one step of undo; what they have against it, in words, or null. */
   protected commands(words: string, asked: readonly Asked[]): string | null {
-    const design = this.designs.design()!;
+    const design = this.designs.openDesign();
     const done = doCommands(design, asked);
     return done.ok ? this.designs.apply(words, patchBetween(design, done.design)) : done.message;
   }

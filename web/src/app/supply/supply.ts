@@ -14,7 +14,7 @@ import { DesignService } from '../services/design.service';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   template: `
-    @let f = assessments.assessment()!.supply;
+    @let f = assessments.openAssessment().supply;
     <div class="bench-head">
       <h1>Supply</h1>
       <span class="sum">
@@ -46,7 +46,7 @@ export class SupplyStage {
   protected readonly Infinity = Infinity;
   protected readonly tabs = SHEETS.supply;
   protected readonly chemistryName = computed(() => {
-    const bank = this.assessments.assessment()!.supply.bank;
+    const bank = this.assessments.openAssessment().supply.bank;
     return bank ? CHEMISTRY[bank.part.chemistry].name : '';
   });
   protected readonly whyOpen = signal(false);

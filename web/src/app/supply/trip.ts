@@ -27,7 +27,7 @@ export class TripSheet extends SupplyPanel {
   protected readonly analysis = inject(AnalysisService);
   protected readonly trips = inject(TripsService);
   protected readonly night = inject(ThemeService).night;
-  protected readonly trip = computed(() => this.assessments.assessment()!.trip);
+  protected readonly trip = computed(() => this.assessments.openAssessment().trip);
   protected readonly whatIf = signal<WhatIf>(AS_IT_IS);
   protected readonly turned = signal<TripResult | null>(null);
   protected readonly helps = signal<Helps | null>(null);
@@ -41,7 +41,7 @@ export class TripSheet extends SupplyPanel {
   );
   /** Parked with nothing but the sun; null: no panel or no battery. */
   protected readonly sunAlone = computed(() => {
-    const s = sunAlone(this.designs.design()!, catalogueOf(this.designs.design()!));
+    const s = sunAlone(this.designs.openDesign(), catalogueOf(this.designs.openDesign()));
     return s && sunAloneWords(s);
   });
   protected readonly climate = computed(() => climateOf(this.brief().trip));

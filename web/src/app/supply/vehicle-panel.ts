@@ -22,12 +22,12 @@ export class VehiclePanel extends SupplyPanel {
   protected readonly wayWords = (w: UsualSupply['isolation']): string => ({ dcdc: 'DC-DC charger', isolator: 'voltage-sensing isolator', none: 'no charging from the vehicle' })[w];
   protected readonly triggers = ['ignition wire', 'volts', 'always-live wire'] as const;
   protected readonly triggerWords = (t: UsualSupply['trigger']): string => ({ 'ignition wire': 'engine-live wire', volts: 'by volts', 'always-live wire': 'always-live wire' })[t];
-  protected readonly inputs = computed(() => this.assessments.assessment()!.chargerInputs);
+  protected readonly inputs = computed(() => this.assessments.openAssessment().chargerInputs);
   /** Several chargers: each row says whose it is. */
   protected readonly many = computed(() => new Set(this.inputs().map((i) => i.unit)).size > 1);
 
   protected halfable(): boolean {
-    return catalogueOf(this.designs.design()!).find('dcdc', this.s().dcdc)?.halfPower ?? false;
+    return catalogueOf(this.designs.openDesign()).find('dcdc', this.s().dcdc)?.halfPower ?? false;
   }
 
   protected setIsolation(isolation: UsualSupply['isolation']): void {

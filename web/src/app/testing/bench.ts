@@ -28,6 +28,7 @@ import { DesignService } from '../services/design.service';
 import { type LongRun, LongTripsService } from '../services/long-trips.service';
 import { AnalysisService } from '../services/analysis.service';
 import { RecordService, type Reading } from '../services/record.service';
+import { there } from '../services/there';
 import { TripsService } from '../services/trips.service';
 import { answerAnalysis, type AnalysisAsk } from '../workers/answers';
 
@@ -38,6 +39,9 @@ export class Bench {
   /** The vehicle that is looked at, as a design of its own. */
   readonly design = signal<Design | null>(null);
   readonly assessment = signal<Assessment | null>(null);
+  readonly openJob = computed(() => there(this.job(), 'job'));
+  readonly openDesign = computed(() => there(this.design(), 'job'));
+  readonly openAssessment = computed(() => there(this.assessment(), 'job'));
   readonly before = signal<Assessment | null>(null);
   readonly trouble = signal<string | null>(null);
   readonly ofVehicle = computed(() => (this.vehicle() === OWN ? '' : `?vehicle=${this.vehicle()}`));
@@ -66,11 +70,11 @@ export class Bench {
 
   lookAt(vehicle: string): void {
     this.vehicle.set(vehicle);
-    this.show(this.job()!);
+    this.show(this.openJob());
   }
 
   edit(label: string, change: (draft: Design) => void, _gesture: string | null = null): string | null {
-    const [job, before] = [this.job()!, this.design()!];
+    const [job, before] = [this.openJob(), this.openDesign()];
     const draft = structuredClone(before);
     change(draft);
     const patch = patchOfJob(job, this.vehicle(), catalogueOf(job), patchBetween(before, draft));
@@ -81,10 +85,10 @@ export class Bench {
   }
 
   editJob(label: string, change: (draft: Design) => void): string | null {
-    const draft = structuredClone(this.job()!);
+    const draft = structuredClone(this.openJob());
     change(draft);
     tidy(draft);
-    const edited = editDesign(this.job()!, patchBetween(this.job()!, draft));
+    const edited = editDesign(this.openJob(), patchBetween(this.openJob(), draft));
     if (!edited.ok) return edited.message;
     this.labels.push(label);
     this.show(edited.design);
@@ -92,7 +96,7 @@ export class Bench {
   }
 
   apply(label: string, patch: Patch): string | null {
-    const edited = editDesign(this.design()!, patch);
+    const edited = editDesign(this.openDesign(), patch);
     return edited.ok ? this.edit(label, (d) => Object.assign(d, edited.design)) : edited.message;
   }
 
@@ -105,7 +109,7 @@ export class Bench {
 
   read(rowId: string, value: number, unit: string): void {
     this.readings.set(new Map(this.readings()).set(rowId, { id: rowId, rowId, value, unit, revision: 7 }));
-    this.show(this.job()!);
+    this.show(this.openJob());
   }
 
   close(): void {

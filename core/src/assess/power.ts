@@ -27,7 +27,7 @@ function reckoned(design: Design, catalogue: Catalogue): Power {
 }
 
 /** Whoever asks for a run on the power side gets none, and of places only where chargers get hot, so that what is kept cannot hang on the rest. */
-const NOWHERE = { board: null, plugs: {}, runs: {}, accepted: {} } satisfies Partial<Design>;
+const NOWHERE = { board: null, air: {}, plugs: {}, runs: {}, accepted: {} } satisfies Partial<Design>;
 interface Asked {
   readonly design: Design;
   /** Converters that charge. */

@@ -28,6 +28,7 @@ const SECTIONS: Readonly<Record<string, string>> = {
   settings: 'the workshop’s way',
   vehicle: 'own vehicle',
   board: 'the board',
+  air: 'fans',
   parts: 'own parts',
   couplings: 'joins of vehicles',
 };

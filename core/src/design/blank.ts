@@ -40,6 +40,7 @@ export function blankDesign(customer: string): Design {
     vehicle: null,
     places: {},
     board: null,
+    air: {},
     plugs: {},
     runs: {},
     accepted: {},

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { briefSchema } from './brief-schema.js';
 import { text, thingId } from './common-schema.js';
 import { loadSchema } from './load-schema.js';
-import { boardSchema, placementSchema, plugEditSchema } from './places-schema.js';
+import { airSchema, boardSchema, placementSchema, plugEditSchema } from './places-schema.js';
 import { RIG } from './rig-schema.js';
 import { supplySchema } from './supply-schema.js';
 import { vehicleSchema } from './vehicle-schema.js';
@@ -50,6 +50,8 @@ export const OF_VEHICLE = {
   vehicle: vehicleSchema.nullable(),
   places: z.record(z.string(), placementSchema),
   board: boardSchema.nullable(),
+  /** Fans by the zone that they air. */
+  air: z.record(z.string().max(40), airSchema).default({}),
   plugs: z.record(z.string(), plugEditSchema),
   runs: z.record(z.string(), runEditSchema),
   accepted: z.record(z.string(), acceptedSchema),

@@ -13,6 +13,18 @@ export const placementSchema = z.object({
   when: z.enum(['now', 'provision', 'later']),
 });
 
+const flow = z.number().min(0, { message: 'from 0 to 2000 m³/h is accepted' }).max(2000, { message: 'from 0 to 2000 m³/h is accepted' });
+
+/** Fans of a closed space, by their plates. */
+export const airSchema = z.object({
+  /** Drawn out, m³/h; its inlet has a dust filter. */
+  outM3h: flow,
+  /** Blown in behind a filter, m³/h, so that dust is kept out by pressure. */
+  inM3h: flow,
+  /** Air inside from which the thermostat lets them run, °C. */
+  fromC: z.number().min(0).max(80),
+});
+
 /** The mounting board: a sheet on a face, which carries gear of its own. */
 export const boardSchema = z.object({
   face: text(40),

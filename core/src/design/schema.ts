@@ -4,7 +4,7 @@ import { briefSchema, type existingSchema, type traceSchema } from './brief-sche
 import { text, thingId } from './common-schema.js';
 import { type feedSchema, type loadSchema, type PURPOSES } from './load-schema.js';
 import { couplingSchema, furtherVehicleSchema, type groupSchema, OF_VEHICLE, type runEditSchema } from './of-vehicle-schema.js';
-import { type boardSchema, type placementSchema, type plugEditSchema } from './places-schema.js';
+import { type airSchema, type boardSchema, type placementSchema, type plugEditSchema } from './places-schema.js';
 import { type arraySchema, type bankSchema, type batteriesSchema, type converterSchema, type distributionSchema, type linkSchema, type monitorSchema, type switchgearSchema } from './rig-schema.js';
 import { type supplySchema } from './supply-schema.js';
 
@@ -80,6 +80,7 @@ export type RigSwitch = z.infer<typeof switchgearSchema>;
 export type RigMonitor = z.infer<typeof monitorSchema>;
 export type Settings = z.infer<typeof settingsSchema>;
 export type Placement = z.infer<typeof placementSchema>;
+export type Air = z.infer<typeof airSchema>;
 export type Board = z.infer<typeof boardSchema>;
 export type PlugEdit = z.infer<typeof plugEditSchema>;
 export type RunEdit = z.infer<typeof runEditSchema>;

@@ -42,6 +42,7 @@ export function leaveVehicle(d: Design): void {
   d.vehicle = null;
   d.places = {};
   d.board = null;
+  d.air = {};
   d.plugs = {};
   d.runs = {};
 }

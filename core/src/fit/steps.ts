@@ -270,6 +270,26 @@ const oldSteps = (old: readonly OldGear[], gear: readonly Gear[]): FitStep[] =>
     };
   });
 
+/** Fans of closed spaces, once what they cool has its place. */
+const fanSteps = (layout: LayoutFigures, gear: readonly Gear[]): FitStep[] =>
+  layout.heat.flatMap(({ zone, name, air }): FitStep[] => {
+    const flows = [air?.outM3h ? `${air.outM3h} m³/h out` : '', air?.inM3h ? `${air.inM3h} m³/h in through the filter` : ''].filter(Boolean);
+    return air && flows.length
+      ? [
+          {
+            id: `fan-${zone}`,
+            section: 'place the gear',
+            text: `Fit the fans of the ${name}: ${flows.join(', ')}`,
+            detail: `Inlet low, outlet high and outside; thermostat to ${air.fromC} °C, and warm it by hand to see them start and stop`,
+            place: name,
+            tool: 'drill and hole saws',
+            minutes: MINUTES.fan,
+            after: ['safe-check', ...gear.flatMap((g) => (g.zone === zone && g.when === 'now' ? [`place-${g.id}`] : []))],
+          },
+        ]
+      : [];
+  });
+
 /** The build in an order that works at the vehicle: safe, place, pull, join, power. */
 export function fitSteps(
   gear: readonly Gear[],
@@ -304,6 +324,7 @@ export function fitSteps(
     ...SAFE,
     ...oldSteps(old, gear),
     ...place,
+    ...fanSteps(layout, gear),
     ...holes,
     ...fitted.map((r) => pullStep(r, places, cut)),
     ...all.filter((r) => r.spec.existing).map((r) => tapStep(r, places)),

@@ -10,3 +10,6 @@ export interface OrderLine {
   /** What it is for, by run or device. */
   readonly uses: readonly string[];
 }
+
+/** Puts a line into a list, with what it is for; alike ones become one. */
+export type Add = (line: Omit<OrderLine, 'uses'>, use: string) => void;

@@ -6,6 +6,7 @@ import { FUSE_KINDS, fuseWindow, RATED_DC_V } from '../protection/index.js';
 import { rating } from '../quantity/index.js';
 import type { Fitted, LayoutFigures, RunSpec, SizedRun } from '../routes/index.js';
 import { devicesOf, type SolarArray } from '../supply/index.js';
+import { addAir } from './air.js';
 import type { OrderLine } from './line.js';
 import { addShared } from './shared.js';
 import { addWays } from './ways.js';
@@ -195,6 +196,7 @@ export function orderOf(design: Design, catalogue: Catalogue, runs: readonly Siz
   for (const array of arrays) addPanelFuses(basket, array);
   if (bond) addBond(basket, bond);
   addWays((line, use) => basket.add(line, use), design, layout);
+  addAir((line, use) => basket.add(line, use), layout);
   const lines = basket.all();
   return {
     lines,

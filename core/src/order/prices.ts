@@ -26,6 +26,10 @@ export const PLANNING_PRICES = {
   sealant: 16,
   leadPerM: 1.6,
   boardPerM2: 62,
+  fanBase: 22,
+  fanPerM3h: 0.25,
+  thermostat: 14,
+  dustFilter: 12,
 } as const;
 
 /** Share of a cable that is lost in cutting, and the step in which it is bought, m. */

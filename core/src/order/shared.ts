@@ -1,9 +1,7 @@
 import type { Design } from '../design/index.js';
 import { groupsUsed } from '../places/index.js';
-import type { OrderLine } from './line.js';
+import type { Add } from './line.js';
 import { PLANNING_PRICES as PRICE } from './prices.js';
-
-type Add = (line: Omit<OrderLine, 'uses'>, use: string) => void;
 
 /** Switch banks and joint strips with as many ways as hang on them, and what taps a wire that is there. */
 export function addShared(add: Add, design: Design): void {

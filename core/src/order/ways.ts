@@ -1,10 +1,7 @@
 import type { Design } from '../design/index.js';
 import type { LayoutFigures } from '../routes/index.js';
 import { CUTTING, PLANNING_PRICES as PRICE } from './prices.js';
-import type { OrderLine } from './line.js';
-
-type Line = Omit<OrderLine, 'uses'>;
-type Add = (line: Line, use: string) => void;
+import type { Add } from './line.js';
 
 const metres = (mm: number): number => Math.ceil(mm / 1000 / CUTTING.stepM) * CUTTING.stepM;
 

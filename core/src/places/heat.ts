@@ -1,10 +1,15 @@
-import type { Vehicle, Zone } from '../design/index.js';
+import type { Air, Vehicle, Zone } from '../design/index.js';
 import type { Gear } from './gear.js';
 
 /** Heat that still air carries off through a compartment's skin, W/m²K. */
 export const STILL_AIR_W_M2K = 5.5;
 /** Rise over the outside that a compartment may have; the default fan thermostat; share of its flow that a dust filter costs. */
 export const COMPARTMENT = { riseK: 10, thermostatC: 40, filterLoss: 0.3 } as const;
+
+/** Flow of air that carries a watt away at a rise of one kelvin, m³/h. */
+const FLOW_M3H_K_PER_W = 2.99;
+/** Steps in which fans are bought, m³/h. */
+const FAN_STEP_M3H = 10;
 
 /** Air above which chargers cut back, and the room that is kept below it, °C and K. */
 const CUTS_BACK = { fromC: 50, roomK: 1 } as const;
@@ -18,7 +23,7 @@ function allowedRiseK(zone: Zone, warm: readonly Gear[]): number {
 
 /** Flow of air that carries heat away at a chosen rise, m³/h. @example fanFlowM3h(241, 5.3) // 135.960377 */
 export function fanFlowM3h(heatW: number, riseK: number): number {
-  return (2.99 * heatW) / riseK;
+  return (FLOW_M3H_K_PER_W * heatW) / riseK;
 }
 
 /** Rise of a closed compartment without a fan, K. @example naturalRiseK(110, 4) // 5 */
@@ -31,31 +36,69 @@ export function surfaceM2({ box }: Zone): number {
   return (2 * (box.l * box.w + box.l * box.h + box.w * box.h)) / 1e6;
 }
 
+/**
+ * Rise of a closed compartment whose fans are typed, K: heat leaves by its skin and with the air, and the thermostat lets
+ * the fans run no sooner than at its own temperature. A filter's loss is taken off the flow.
+ * @example airedRiseK(110, 4, 25, { outM3h: 100, inM3h: 0, fromC: 26 }) // 2.422301
+ */
+export function airedRiseK(heatW: number, skinM2: number, ambientC: number, air: Air): number {
+  const still = naturalRiseK(heatW, skinM2);
+  const flowM3h = (1 - COMPARTMENT.filterLoss) * Math.max(air.outM3h, air.inM3h);
+  const running = heatW / (STILL_AIR_W_M2K * skinM2 + flowM3h / FLOW_M3H_K_PER_W);
+  return Math.min(still, Math.max(running, air.fromC - ambientC));
+}
+
+/** Fans that let a closed compartment rise no further than it may, in whole steps that are sold, with their thermostat. */
+export function fansFor({ fanM3h, ambientC, allowedK }: CompartmentHeat): Air {
+  return { outM3h: Math.ceil(fanM3h / FAN_STEP_M3H) * FAN_STEP_M3H, inM3h: 0, fromC: Math.min(COMPARTMENT.thermostatC, Math.floor(ambientC + allowedK)) };
+}
+
 /** A closed compartment with everything in it at full output. */
 export interface CompartmentHeat {
   readonly zone: string;
   readonly name: string;
   readonly heatW: number;
   readonly surfaceM2: number;
+  /** With the fans that are typed. */
   readonly riseK: number;
+  /** What it may rise, K, over the air outside it, °C. */
+  readonly allowedK: number;
+  readonly ambientC: number;
+  /** Its fans; null: none. */
+  readonly air: Air | null;
   /** Air inside at the zone's own temperature and the rise, °C. */
   readonly airC: number;
-  /** Flow that keeps the rise to what is allowed, m³/h; 0: none is needed. A filter's loss is in it. */
+  /** Flow that keeps the rise to what is allowed, m³/h; 0: none is needed, or the typed fans do. A filter's loss is in it. */
   readonly fanM3h: number;
   readonly from: readonly string[];
 }
 
 /** Heat of every closed compartment that something warms. Open decks, roofs and engine bays are left out. */
-export function compartmentHeat(vehicle: Vehicle, gear: readonly Gear[]): CompartmentHeat[] {
+export function compartmentHeat(vehicle: Vehicle, gear: readonly Gear[], fans: Readonly<Record<string, Air>> = {}): CompartmentHeat[] {
   return vehicle.zones.flatMap((zone): CompartmentHeat[] => {
     const warm = gear.filter((g) => g.zone === zone.id && g.heatW > 0 && g.when === 'now');
     const beside = vehicle.keep.filter((k) => k.gear?.zone === zone.id && k.gear.heatW > 0);
     const heatW = warm.reduce((s, g) => s + g.heatW, 0) + beside.reduce((s, k) => s + k.gear!.heatW, 0);
-    if (zone.weather === 'spray' || heatW === 0) return [];
+    const air = fans[zone.id] ?? null;
+    if (zone.weather === 'spray' || (heatW === 0 && !air)) return [];
     const skin = surfaceM2(zone);
-    const riseK = naturalRiseK(heatW, skin);
+    const riseK = air ? airedRiseK(heatW, skin, zone.ambientC, air) : naturalRiseK(heatW, skin);
     const allowedK = allowedRiseK(zone, warm);
-    const fan = riseK > allowedK ? fanFlowM3h(heatW, allowedK) / (1 - COMPARTMENT.filterLoss) : 0;
-    return [{ zone: zone.id, name: zone.name, heatW, surfaceM2: skin, riseK, airC: zone.ambientC + riseK, fanM3h: fan, from: [...warm, ...beside].map((g) => g.name) }];
+    const fan = riseK > allowedK + 1e-9 ? fanFlowM3h(heatW, allowedK) / (1 - COMPARTMENT.filterLoss) : 0;
+    return [
+      {
+        zone: zone.id,
+        name: zone.name,
+        heatW,
+        surfaceM2: skin,
+        riseK,
+        allowedK,
+        ambientC: zone.ambientC,
+        air,
+        airC: zone.ambientC + riseK,
+        fanM3h: fan,
+        from: [...warm, ...beside].map((g) => g.name),
+      },
+    ];
   });
 }

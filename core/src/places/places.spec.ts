@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
-import { VEHICLE_KINDS, type Board, type Design, type Face, supplyOf } from '../design/index.js';
+import { editDesign, VEHICLE_KINDS, type Air, type Board, type Design, type Face, supplyOf } from '../design/index.js';
 import { boxesMeet, mirroredFromFront, VEHICLE_TEMPLATES, vehicleOf } from '../vehicle/index.js';
 import {
   arrangeBoard,
@@ -211,6 +211,46 @@ describe('heat of a closed space', () => {
     const cool = { ...warm, zones: warm.zones.map((z) => (z.id === 'box' ? { ...z, ambientC: 35 } : z)) };
     expect(compartmentHeat(cool, gearOf(d))[0]!.fanM3h).toBe(0);
     expect(compartmentHeat(v, gearOf(demo('bees')))).toEqual([]);
+  });
+
+  it('falls as typed fans carry it off, no further than the thermostat lets it, and never rises by them', () => {
+    const d = demo('bees');
+    Object.assign(supplyOf(d), { isolation: 'dcdc', dcdc: 'dcdc-40' });
+    d.places['charger'] = { zone: 'box', on: null, when: 'now' };
+    const v = vehicleOf(d);
+    const airC = v.zones.find((z) => z.id === 'box')!.ambientC;
+    const withFans = (air: Air | null) => compartmentHeat(v, gearOf(d), air ? { box: air } : {}).find((h) => h.zone === 'box')!;
+    const still = withFans(null);
+    for (const outM3h of [0, 20, 60, 200]) expect(withFans({ outM3h, inM3h: 0, fromC: 0 }).riseK).toBeLessThanOrEqual(still.riseK + 1e-9);
+    // Heat by the skin and with the air together carry off all of it.
+    const aired = withFans({ outM3h: 100, inM3h: 0, fromC: 0 });
+    expect(5.5 * aired.surfaceM2 * aired.riseK + (70 * aired.riseK) / 2.99).toBeCloseTo(aired.heatW, 6);
+    expect(withFans({ outM3h: 40, inM3h: 100, fromC: 0 }).riseK)
+      .withContext('the stronger of the two moves the air')
+      .toBeCloseTo(aired.riseK, 9);
+    expect(withFans({ outM3h: 2000, inM3h: 0, fromC: airC + 3 }).riseK)
+      .withContext('off below its set point')
+      .toBeCloseTo(Math.min(3, still.riseK), 9);
+    expect(compartmentHeat(v, gearOf(demo('bees')), { box: { outM3h: 20, inM3h: 0, fromC: 40 } })[0]!.riseK).toBe(0);
+  });
+
+  it('too warm: the fan that is offered is enough, is bought with its filter and thermostat, and is a step', () => {
+    const d = demo('bees');
+    Object.assign(supplyOf(d), { isolation: 'dcdc', dcdc: 'dcdc-40', mains: { charger: 'mc-40' } });
+    d.places['mains'] = { zone: 'box', on: null, when: 'now' };
+    const hot = assess(d, SHIPPED_CATALOGUE).open.find((f) => f.rule === 'compartment-hot')!;
+    const fixed = editDesign(d, hot.presses![0]!.patch);
+    if (!fixed.ok) throw new Error(fixed.message);
+    const a = assess(fixed.design, SHIPPED_CATALOGUE);
+    expect(a.open.filter((f) => f.rule === 'compartment-hot')).toEqual([]);
+    const bought = a.order.lines.filter((l) => /^(fan|dust-filter|thermostat)/.test(l.key)).map((l) => l.quantity);
+    expect(bought).toEqual([1, 1, 1]);
+    const steps = a.fit.map((s) => s.id);
+    expect(steps.indexOf('fan-box')).toBeGreaterThan(steps.indexOf('place-mains'));
+    fixed.design.air['box']!.fromC = 80;
+    expect(assess(fixed.design, SHIPPED_CATALOGUE).open.some((f) => f.rule === 'compartment-hot'))
+      .withContext('a thermostat set too high')
+      .toBeTrue();
   });
 });
 

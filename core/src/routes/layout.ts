@@ -48,7 +48,7 @@ export function layoutFigures(design: Design, vehicle: Vehicle, gear: readonly G
     faces,
     troubles: placeTroubles(vehicle, faces, gear, bendMm),
     faceLoads: faceLoads(faces, gear, design.board?.face ?? null),
-    heat: compartmentHeat(vehicle, gear),
+    heat: compartmentHeat(vehicle, gear, design.air),
     weights: weights(vehicle, gear),
     leads,
     stretches: stretchesOf(vehicle, runs, leads),

@@ -79,6 +79,7 @@ import { axleOver } from './axle-over.js';
 import { boardOffWall } from './board-off-wall.js';
 import { bendTooTight } from './bend-too-tight.js';
 import { chassisReturn } from './chassis-return.js';
+import { airDrawsDust } from './air-draws-dust.js';
 import { compartmentHot } from './compartment-hot.js';
 import { faceOverloaded } from './face-overloaded.js';
 import { holeTooSmall } from './hole-too-small.js';
@@ -189,6 +190,7 @@ export const RULES: readonly Rule[] = [
   nearMains,
   faceOverloaded,
   compartmentHot,
+  airDrawsDust,
   axleOver,
   lopsided,
   noWay,

@@ -1,4 +1,5 @@
-import { COMPARTMENT } from '../places/index.js';
+import { fansFor } from '../places/index.js';
+import { press } from './press.js';
 import type { Rule } from './rule.js';
 
 export const compartmentHot: Rule = {
@@ -11,8 +12,14 @@ export const compartmentHot: Rule = {
       .filter((h) => h.fanM3h > 0)
       .map((h) => ({
         at: { stage: 'places' as const, about: h.zone },
-        values: { zone: h.name, watts: Math.round(h.heatW), rise: Math.round(h.riseK), flow: Math.ceil(h.fanM3h), from: h.from.join(', ') },
+        values: { zone: h.name, watts: Math.round(h.heatW), rise: Math.round(h.riseK), flow: Math.ceil(h.fanM3h), thermostat: fansFor(h).fromC, fans: h.air ? 1 : 0, from: h.from.join(', ') },
       })),
-  say: (v) => `${v['from']} warm the ${v['zone']} by ${v['rise']} K at full output (${v['watts']} W).`,
-  fix: (v) => `A fan of ${v['flow']} m³/h behind a filter, thermostat ${COMPARTMENT.thermostatC} °C, inlet low, outlet high and outside; or part the gear.`,
+  presses: ({ at }, { design, layout }) => {
+    const h = layout.heat.find((x) => x.zone === at.about);
+    if (!h) return [];
+    const fans = fansFor(h);
+    return [press(design, `Fit a fan of ${fans.outM3h} m³/h`, (d) => (d.air[h.zone] = { ...fans, inM3h: h.air?.inM3h ?? 0 }))];
+  },
+  say: (v) => `${v['from']} warm the ${v['zone']} by ${v['rise']} K at full output (${v['watts']} W)${v['fans'] ? ', with the fans that it has' : ''}.`,
+  fix: (v) => `A fan of ${v['flow']} m³/h behind a filter, thermostat ${v['thermostat']} °C, inlet low, outlet high and outside; or part the gear.`,
 };

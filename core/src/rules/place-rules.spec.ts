@@ -85,6 +85,13 @@ const CASES: readonly Case[] = [
     breakIt: (d) => Object.assign(supplyOf(d), { isolation: 'dcdc', dcdc: 'dcdc-40', mains: { charger: 'mc-40' } }, (d.places['mains'] = { zone: 'box', on: null, when: 'now' })),
   },
   {
+    rule: 'air-draws-dust',
+    job: 'bees',
+    severity: 'look',
+    says: /100 m³\/h are drawn out of the under-tray box, and 56 come in through the filter/,
+    breakIt: (d) => (d.air['box'] = { outM3h: 100, inM3h: 80, fromC: 40 }),
+  },
+  {
     rule: 'axle-over',
     job: 'vet',
     severity: 'stop',

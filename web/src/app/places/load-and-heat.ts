@@ -1,15 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { COMPARTMENT, comesOff, figure, HOLD_G, restraints, STILL_AIR_W_M2K, STRAP_N, vehicleOf } from '@meridex/core';
+import { type Air, COMPARTMENT, comesOff, type CompartmentHeat, fansFor, figure, HOLD_G, restraints, STILL_AIR_W_M2K, STRAP_N, vehicleOf } from '@meridex/core';
+import { NumberField } from '../fields/number-field';
 import { Mark } from '../pictures/mark';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { SelectionService } from '../services/selection.service';
 
+/** Smallest fan that is sold, m³/h. */
+const LEAST_FAN_M3H = 20;
+
 /** What the gear does to the vehicle: axles and sides, walls, heat of closed spaces; and what comes off to service each thing. */
 @Component({
   selector: 'mx-load-and-heat',
-  imports: [RouterLink, Mark],
+  imports: [RouterLink, Mark, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './load-and-heat.html',
   styleUrl: './load-and-heat.less',
@@ -30,6 +34,20 @@ export class LoadAndHeatSheet {
   protected readonly hold = HOLD_G;
   protected readonly strapN = STRAP_N;
   protected readonly heavy = computed(() => restraints(this.assessments.openAssessment().gear));
+  /** Fans are typed: the figures follow, and what they want is bought and fitted. */
+  protected setAir(h: CompartmentHeat, change: Partial<Air>): void {
+    this.designs.edit(`fans of the ${h.name}`, (d) => (d.air[h.zone] = { ...(h.air ?? fansFor(h)), ...change }));
+  }
+
+  protected fitAir(h: CompartmentHeat): void {
+    const wants = fansFor(h);
+    this.setAir(h, { ...wants, outM3h: wants.outM3h || LEAST_FAN_M3H });
+  }
+
+  protected noAir(h: CompartmentHeat): void {
+    this.designs.edit(`no fans in the ${h.name}`, (d) => void delete d.air[h.zone]);
+  }
+
   protected readonly service = computed(() => {
     const a = this.assessments.openAssessment();
     return a.gear.filter((g) => g.role !== 'starting').map((g) => ({ id: g.id, name: g.name, zone: g.zoneName, off: comesOff(this.vehicle(), a.layout.faces, a.gear, g) }));

@@ -195,3 +195,19 @@ describe('the sheet of weight and heat', () => {
     expect(element.textContent).not.toBe(before);
   });
 });
+
+describe('heat of closed spaces', () => {
+  it('is answered by fans: fitted at a press, typed, and taken out again', async () => {
+    const { element, bench, click, type } = await onBench(LoadAndHeatSheet, 'bookmobile');
+    const [space] = bench.openAssessment().layout.heat;
+    await click(element.querySelector(`[aria-label="Fit fans in the ${space!.name}"]`));
+    expect(bench.openDesign().air[space!.zone]!.outM3h).toBeGreaterThanOrEqual(20);
+    expect(element.querySelector('.heat')!.textContent).toContain('its fans do');
+    await type(element.querySelector(`[aria-label="Fans of the ${space!.name} run from"]`), '35');
+    await type(element.querySelector(`[aria-label="Blown into the ${space!.name}"]`), '200');
+    expect(bench.openDesign().air[space!.zone]).toEqual(jasmine.objectContaining({ inM3h: 200, fromC: 35 }));
+    expect(bench.openAssessment().layout.heat[0]!.riseK).toBeLessThan(space!.riseK);
+    await click(element.querySelector(`[aria-label="No fans in the ${space!.name}"]`));
+    expect(bench.openDesign().air).toEqual({});
+  });
+});

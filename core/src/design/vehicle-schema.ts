@@ -85,6 +85,8 @@ const keepSchema = z.object({
   box: boxSchema,
   /** Gear of another rig in the same body: where it stands, what it weighs and the heat that it gives off, W; absent: a part of the vehicle. */
   gear: z.object({ zone: id, kg, heatW: z.number().min(0).max(100000) }).optional(),
+  /** It is the walls round a zone: gear in that zone stands free of it, all other gear outside. */
+  round: id.optional(),
 });
 const knownPointSchema = z.object({ id, kind: z.enum(POINT_KINDS), name: text(60), waypoint: id, note: text(120) });
 const waypointSchema = z.object({ id, name: text(60), at: pointSchema, carrier: id, zone: id.nullable() });

@@ -270,6 +270,20 @@ const oldSteps = (old: readonly OldGear[], gear: readonly Gear[]): FitStep[] =>
     };
   });
 
+/** Boxes stand before what goes into them. */
+const boxSteps = ({ boxes }: LayoutFigures): FitStep[] =>
+  boxes.map(({ id, name, box, people }): FitStep => ({
+    id: `box-${id}`,
+    section: 'place the gear',
+    text: `Build and fix the ${name}: ${box.l} × ${box.w} × ${box.h} mm inside`,
+    detail: 'Edges folded or covered, lid that wants a tool, holes with glands; closed last, when all in it is tightened and read',
+    ...(people ? {} : { caution: 'Where people sit or sleep: sealed towards them, vented low to the outside. Try it with smoke before it is closed.' }),
+    place: name,
+    tool: 'drill and hole saws',
+    minutes: MINUTES.box,
+    after: ['safe-check'],
+  }));
+
 /** Fans of closed spaces, once what they cool has its place. */
 const fanSteps = (layout: LayoutFigures, gear: readonly Gear[]): FitStep[] =>
   layout.heat.flatMap(({ zone, name, air }): FitStep[] => {
@@ -313,7 +327,7 @@ export function fitSteps(
       place: g.zoneName,
       tool: 'drill and hole saws',
       minutes: placeMin(g.role),
-      after: ['safe-check', ...old.map((o) => `old-${o.id}`)],
+      after: ['safe-check', ...old.map((o) => `old-${o.id}`), `box-${g.zone}`],
       ...(g.role === 'house'
         ? { detail: 'Restraint: 10 g forward, 6 g sideways, 5 g up as planning figures', caution: 'Batteries burn and vent gas: sealed and vented where people sit or sleep.' }
         : {}),
@@ -323,6 +337,7 @@ export function fitSteps(
   const build = [
     ...SAFE,
     ...oldSteps(old, gear),
+    ...boxSteps(layout),
     ...place,
     ...fanSteps(layout, gear),
     ...holes,

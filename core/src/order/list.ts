@@ -7,6 +7,7 @@ import { rating } from '../quantity/index.js';
 import type { Fitted, LayoutFigures, RunSpec, SizedRun } from '../routes/index.js';
 import { devicesOf, type SolarArray } from '../supply/index.js';
 import { addAir } from './air.js';
+import { addBoxes } from './boxes.js';
 import type { OrderLine } from './line.js';
 import { addShared } from './shared.js';
 import { addWays } from './ways.js';
@@ -197,6 +198,7 @@ export function orderOf(design: Design, catalogue: Catalogue, runs: readonly Siz
   if (bond) addBond(basket, bond);
   addWays((line, use) => basket.add(line, use), design, layout);
   addAir((line, use) => basket.add(line, use), layout);
+  addBoxes((line, use) => basket.add(line, use), layout);
   const lines = basket.all();
   return {
     lines,

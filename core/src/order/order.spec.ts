@@ -10,7 +10,7 @@ const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.ke
 const of = (d: Design): Assessment => assess(d, SHIPPED_CATALOGUE);
 const lines = (d: Design, re: RegExp) => of(d).order.lines.filter((l) => re.test(l.what));
 
-const EMPTY_LAYOUT: LayoutFigures = { faces: [], troubles: [], faceLoads: [], heat: [], weights: [], leads: [], stretches: [], pairs: [], matings: [], bendMm: new Map() };
+const EMPTY_LAYOUT: LayoutFigures = { faces: [], troubles: [], faceLoads: [], heat: [], weights: [], boxes: [], leads: [], stretches: [], pairs: [], matings: [], bendMm: new Map() };
 
 describe('the parts list', () => {
   it('has every chosen device once, and batteries and panels by count', () => {

@@ -30,6 +30,8 @@ export const PLANNING_PRICES = {
   fanPerM3h: 0.25,
   thermostat: 14,
   dustFilter: 12,
+  boxBase: 35,
+  boxPerM2: 110,
 } as const;
 
 /** Share of a cable that is lost in cutting, and the step in which it is bought, m. */

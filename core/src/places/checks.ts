@@ -44,7 +44,7 @@ function clashes(g: Gear, s: Ground): PlaceTrouble[] {
     if (o === g) break;
     if (boxesMeet(o.box, g.box)) out.push(trouble(g, 'clash', o.name));
   }
-  for (const k of s.clear) if (boxesMeet(k.box, g.box)) out.push(trouble(g, k.why, k.name));
+  for (const k of s.clear) if (k.round !== g.zone && boxesMeet(k.box, g.box)) out.push(trouble(g, k.why, k.name));
   return out;
 }
 

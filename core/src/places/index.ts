@@ -1,5 +1,6 @@
 export * from './board.js';
 export * from './bodies.js';
+export * from './boxed.js';
 export * from './checks.js';
 export * from './draft.js';
 export * from './drill.js';

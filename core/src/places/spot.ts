@@ -27,11 +27,11 @@ export function outlineOn(face: Face, mm: readonly [number, number, number], sta
 /** Room kept in front of the side where cables leave, while drafting, mm: lug and bend of a thick cable. */
 export const EXIT_MM = 165;
 
-/** Boxes that nothing may take up in a zone: factory protrusions, what must stay reachable, gear of another rig, and what moves there. */
-export function keptClear(vehicle: Vehicle): readonly { readonly name: string; readonly box: Box; readonly why: 'protrusion' | 'reach' | 'sweep' | 'clash' }[] {
+/** Boxes that nothing may take up in a zone: factory protrusions, what must stay reachable, gear of another rig, boxes round gear, and what moves there. */
+export function keptClear(vehicle: Vehicle): readonly { readonly name: string; readonly box: Box; readonly why: 'protrusion' | 'reach' | 'sweep' | 'clash'; readonly round?: string | undefined }[] {
   return [
     ...vehicle.faces.flatMap((f) => f.protrusions.map((p) => ({ name: p.name, box: faceBox(f, p), why: 'protrusion' as const }))),
-    ...vehicle.keep.map((k) => ({ name: k.name, box: k.box, why: k.gear ? ('clash' as const) : ('reach' as const) })),
+    ...vehicle.keep.map((k) => ({ name: k.name, box: k.box, why: k.gear || k.round ? ('clash' as const) : ('reach' as const), round: k.round })),
     ...vehicle.openings.map((o) => ({ name: o.name, box: o.sweep, why: 'sweep' as const })),
   ];
 }

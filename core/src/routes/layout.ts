@@ -1,5 +1,18 @@
-import type { Design, Face, Vehicle } from '../design/index.js';
-import { BOARD_FACE, compartmentHeat, faceLoads, facesOf, placeTroubles, weights, type CarrierWeight, type CompartmentHeat, type FaceLoad, type Gear, type PlaceTrouble } from '../places/index.js';
+import type { Design, Face, Vehicle, Zone } from '../design/index.js';
+import {
+  BOARD_FACE,
+  boxesOf,
+  compartmentHeat,
+  faceLoads,
+  facesOf,
+  placeTroubles,
+  weights,
+  type CarrierWeight,
+  type CompartmentHeat,
+  type FaceLoad,
+  type Gear,
+  type PlaceTrouble,
+} from '../places/index.js';
 import { outsideDiameterMm } from '../cable/index.js';
 import { bendSpaceMm, bundleMm, holeSawMm } from './holes.js';
 import type { Lead } from './leads.js';
@@ -15,6 +28,8 @@ export interface LayoutFigures {
   readonly heat: readonly CompartmentHeat[];
   readonly weights: readonly CarrierWeight[];
   readonly leads: readonly Lead[];
+  /** Boxes built round gear. */
+  readonly boxes: readonly Zone[];
   readonly stretches: readonly Stretch[];
   readonly pairs: readonly PlugPair[];
   readonly matings: readonly Mating[];
@@ -49,6 +64,7 @@ export function layoutFigures(design: Design, vehicle: Vehicle, gear: readonly G
     troubles: placeTroubles(vehicle, faces, gear, bendMm),
     faceLoads: faceLoads(faces, gear, design.board?.face ?? null),
     heat: compartmentHeat(vehicle, gear, design.air),
+    boxes: boxesOf(vehicle),
     weights: weights(vehicle, gear),
     leads,
     stretches: stretchesOf(vehicle, runs, leads),

@@ -85,7 +85,10 @@ export class VehiclePicture {
     const [v, letter] = [this.vehicle(), this.letter()];
     const lines = this.runs().map((r) => (r.spec.route?.points ?? []).map((p) => flat(v, 'side', p)));
     const boxes = this.gear().map((g) => flatBox(v, 'side', g.box));
-    return v.zones.map((z) => {
+    // A box is known by what is in it.
+    const boxed = new Set(v.keep.flatMap((k) => k.round ?? []));
+    const named = v.zones.filter((z) => !boxed.has(z.id));
+    return named.map((z) => {
       const text = this.show() === 'both' ? z.name : `${z.name} ${z.ambientC} °C`;
       const b = flatBox(v, 'side', z.box);
       const [w, h] = [36 * text.length * letter, 76 * letter];

@@ -60,6 +60,19 @@ describe('the sheet of places', () => {
       .toBe(1 + Object.keys(BEFORE.brief.existing).length);
   });
 
+  it('builds a box round the chosen thing and what stands with it, and takes it away again', async () => {
+    const { element, bench, click } = mounted;
+    const button = (name: string): HTMLElement => [...element.querySelectorAll('button')].find((b) => b.textContent!.trim() === name)!;
+    const where = gear('house');
+    await click(button('box it'));
+    await click(button('Build it'));
+    expect([gear('house').zoneName, bench.openAssessment().layout.boxes.map((b) => b.name)]).toEqual(['box of the house battery', ['box of the house battery']]);
+    expect(element.querySelector('mx-box-form')).toBeNull();
+    await click(button('take the box away'));
+    expect([gear('house').zone, gear('house').u, gear('house').v]).toEqual([where.zone, where.u, where.v]);
+    expect(bench.openAssessment().layout.boxes).toEqual([]);
+  });
+
   it('moves the chosen thing by a centimetre with an arrow key, by a millimetre with Shift', async () => {
     await choose('inverter');
     const before = gear('inverter');

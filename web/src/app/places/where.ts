@@ -1,7 +1,7 @@
 import { CdkDrag, type CdkDragMove, CdkDragPreview, CdkDropList } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { comesOff, figure, type Finding, type Gear, inWords, type PlaceOffer, SCORE_WORDS, vehicleOf } from '@meridex/core';
+import { BOARD_FACE, comesOff, figure, type Finding, type Gear, inWords, type PlaceOffer, SCORE_WORDS, unboxGear, vehicleOf } from '@meridex/core';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { NamedSelect } from '../fields/named-select';
 import { NumberField } from '../fields/number-field';
@@ -12,13 +12,14 @@ import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { AnalysisService } from '../services/analysis.service';
 import { SelectionService } from '../services/selection.service';
+import { BoxForm } from './box-form';
 import { PlacingService } from './placing.service';
 import { ThereBefore } from './there-before';
 
 /** The vehicle from the side and from above with its gear, the face that the chosen thing is on, and what is wrong there. */
 @Component({
   selector: 'mx-where',
-  imports: [CdkDrag, CdkDragPreview, CdkDropList, FormsModule, NzSelectModule, NamedSelect, NumberField, FacePicture, Mark, ThereBefore, VehiclePicture],
+  imports: [CdkDrag, CdkDragPreview, CdkDropList, FormsModule, NzSelectModule, NamedSelect, BoxForm, NumberField, FacePicture, Mark, ThereBefore, VehiclePicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './where.html',
   styleUrl: './where.less',
@@ -36,6 +37,10 @@ export class WhereSheet {
   protected readonly offers = signal<readonly PlaceOffer[] | null>(null);
   protected readonly seeking = signal(false);
   protected readonly marking = signal(false);
+  protected readonly boxing = signal(false);
+  /** The box that the chosen thing stands in. */
+  protected readonly box = computed(() => this.a().layout.boxes.find((b) => b.id === this.chosen()?.zone) ?? null);
+  protected readonly canBox = computed(() => !['starting', 'there', 'panel'].includes(this.chosen()?.role ?? 'starting') && this.chosen()?.face !== BOARD_FACE);
   /** What was marked as there already, until it stands in the plan. */
   protected readonly marked = signal<string | null>(null);
   protected readonly vehicle = computed(() => vehicleOf(this.designs.openDesign()));
@@ -70,6 +75,7 @@ export class WhereSheet {
     effect(() => {
       this.selection.gear();
       this.offers.set(null);
+      this.boxing.set(false);
     });
   }
 
@@ -102,6 +108,13 @@ export class WhereSheet {
     const offers = await this.analysis.ask({ what: 'places', design, gear: g.id });
     this.seeking.set(false);
     if (this.selection.gear() === g.id) this.offers.set(offers);
+  }
+
+  protected unbox(zone: string, name: string): void {
+    this.designs.edit(`without the ${name}`, (d) => {
+      const { vehicle, places, air } = unboxGear(this.designs.openDesign(), zone);
+      Object.assign(d, { vehicle, places, air });
+    });
   }
 
   protected take(g: Gear, o: PlaceOffer): void {

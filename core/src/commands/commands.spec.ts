@@ -38,6 +38,11 @@ describe('a command', () => {
     ]);
   });
 
+  it('hangs panels on a controller that waits for some before a charger with another input', () => {
+    const d = after({ do: 'addConverter', with: { id: 'own', part: 'mppt-20' } }, { do: 'addArray', with: { id: 'roof', part: 'pv-160' } });
+    expect(d.arrays['roof']!.into).toEqual({ in: 'converters', id: 'own' });
+  });
+
   it('names the field, what came and what is accepted', () => {
     expect(refusal(blank, { do: 'addArray', with: { part: 'mppt-20' } })).toBe('part: mppt-20 is of the kind solar-controller; a part of the kind panel is accepted');
     expect(refusal(blank, { do: 'addArray', with: { part: 'nothing' } })).toContain('part: nothing is not in the catalogue');

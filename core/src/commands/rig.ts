@@ -80,7 +80,9 @@ export const addArray = command({
     const takers = Object.entries(d.converters)
       .sort(([, a], [, b]) => a.order - b.order)
       .filter(([, c]) => takesSun(catalogue, c));
-    const free = takers.find(([key]) => !used.has(key)) ?? takers[0];
+    // A controller that waits for panels is there for nothing else; a charger has another input.
+    const unused = takers.filter(([key]) => !used.has(key));
+    const free = unused.find(([, c]) => catalogue.find('solar-controller', c.part)) ?? unused[0] ?? takers[0];
     const usual = i.portable?.regulated ? bankFor(d, undefined) : free?.[0];
     const into = i.into ?? usual;
     const { name, part, count: n, inSeries, shade, portable, startBelow } = i;

@@ -1,3 +1,5 @@
+export type { OldGear } from './spaces.js';
+export type { FitStep } from './step.js';
 export * from './steps.js';
 export * from './torque.js';
 export { buildPlan, type BuildPlan, type Visit } from './visits.js';

@@ -1,5 +1,4 @@
 import type { Bond } from '../circuit/index.js';
-import { existingKey } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 import { studOf } from '../order/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
@@ -7,27 +6,9 @@ import { figure, rating } from '../quantity/index.js';
 import type { Fitted, LayoutFigures, SizedRun } from '../routes/index.js';
 import type { DeviceSetting } from '../supply/index.js';
 import { crimperFor, joinMin, MINUTES, placeMin, pullMin, type Tool } from './how.js';
+import { boxSteps, fanSteps, oldSteps, type OldGear } from './spaces.js';
+import { AT_LARGE, type FitStep } from './step.js';
 import { TORQUE_NM } from './torque.js';
-
-export interface FitStep {
-  /** Stays the same while the step means the same, so that its tick stays. */
-  readonly id: string;
-  readonly section: 'make safe' | 'place the gear' | 'pull and cut' | 'join and tighten' | 'settings' | 'first power';
-  readonly text: string;
-  readonly detail?: string;
-  readonly caution?: string;
-  /** Where one stands for it: a zone of the vehicle, by name. */
-  readonly place: string;
-  /** What one has in hand; null: nothing, or whatever is there. */
-  readonly tool: Tool | null;
-  /** By the usual time for such a step, until the workshop's own are kept. */
-  readonly minutes: number;
-  /** Steps that come before it. */
-  readonly after: readonly string[];
-}
-
-/** Where the vehicle’s own battery and everything that is not in one place is seen to. */
-const AT_LARGE = 'at the vehicle';
 
 const SAFE: readonly FitStep[] = [
   {
@@ -246,63 +227,6 @@ function settingSteps(settings: readonly DeviceSetting[], gear: readonly Gear[])
       .join(' · '),
   }));
 }
-
-/** Gear that was there before and does not stay as it is: id, what it is, and what becomes of it. */
-export interface OldGear {
-  readonly id: string;
-  readonly name: string;
-  readonly verdict: 'move' | 'remove';
-}
-
-/** Old gear comes out, or to its new place, before new gear wants the room. */
-const oldSteps = (old: readonly OldGear[], gear: readonly Gear[]): FitStep[] =>
-  old.map(({ id, name, verdict }): FitStep => {
-    const there = gear.find((g) => g.id === existingKey(id));
-    return {
-      id: `old-${id}`,
-      section: 'place the gear',
-      text: verdict === 'remove' ? `Take out the ${name}` : `Move the ${name}${there ? ` to the ${there.faceName}` : ''}`,
-      detail: 'Label every wire that hung on it before it is cut; cap and insulate what stays behind',
-      place: there?.zoneName ?? AT_LARGE,
-      tool: 'spanners',
-      minutes: MINUTES.old,
-      after: ['safe-check'],
-    };
-  });
-
-/** Boxes stand before what goes into them. */
-const boxSteps = ({ boxes }: LayoutFigures): FitStep[] =>
-  boxes.map(({ id, name, box, people }): FitStep => ({
-    id: `box-${id}`,
-    section: 'place the gear',
-    text: `Build and fix the ${name}: ${box.l} × ${box.w} × ${box.h} mm inside`,
-    detail: 'Edges folded or covered, lid that wants a tool, holes with glands; closed last, when all in it is tightened and read',
-    ...(people ? {} : { caution: 'Where people sit or sleep: sealed towards them, vented low to the outside. Try it with smoke before it is closed.' }),
-    place: name,
-    tool: 'drill and hole saws',
-    minutes: MINUTES.box,
-    after: ['safe-check'],
-  }));
-
-/** Fans of closed spaces, once what they cool has its place. */
-const fanSteps = (layout: LayoutFigures, gear: readonly Gear[]): FitStep[] =>
-  layout.heat.flatMap(({ zone, name, air }): FitStep[] => {
-    const flows = [air?.outM3h ? `${air.outM3h} m³/h out` : '', air?.inM3h ? `${air.inM3h} m³/h in through the filter` : ''].filter(Boolean);
-    return air && flows.length
-      ? [
-          {
-            id: `fan-${zone}`,
-            section: 'place the gear',
-            text: `Fit the fans of the ${name}: ${flows.join(', ')}`,
-            detail: `Inlet low, outlet high and outside; thermostat to ${air.fromC} °C, and warm it by hand to see them start and stop`,
-            place: name,
-            tool: 'drill and hole saws',
-            minutes: MINUTES.fan,
-            after: ['safe-check', ...gear.flatMap((g) => (g.zone === zone && g.when === 'now' ? [`place-${g.id}`] : []))],
-          },
-        ]
-      : [];
-  });
 
 /** The build in an order that works at the vehicle: safe, place, pull, join, power. */
 export function fitSteps(

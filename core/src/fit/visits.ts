@@ -1,5 +1,5 @@
 import { buildOrder } from '../build-order/index.js';
-import type { FitStep } from './steps.js';
+import type { FitStep } from './step.js';
 
 /** Going to another place with what is needed there, and picking up another tool, min: defaults. */
 const PLACE_CHANGE_MIN = 6;

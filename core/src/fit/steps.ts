@@ -5,7 +5,7 @@ import { FUSE_KINDS } from '../protection/index.js';
 import { figure, rating } from '../quantity/index.js';
 import type { Fitted, LayoutFigures, SizedRun } from '../routes/index.js';
 import type { DeviceSetting } from '../supply/index.js';
-import { crimperFor, joinMin, MINUTES, placeMin, pullMin, type Tool } from './how.js';
+import { crimperFor, joinMin, MINUTES, placeMin, pullMin } from './how.js';
 import { boxSteps, fanSteps, oldSteps, type OldGear } from './spaces.js';
 import { AT_LARGE, type FitStep } from './step.js';
 import { TORQUE_NM } from './torque.js';

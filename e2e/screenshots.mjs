@@ -17,7 +17,7 @@ const VIEWS = [
   ['runs', 'Bellbird', 'runs/cables'],
   ['ways', 'Two Creeks', 'runs/ways'],
   ['protection', 'Lantern', 'protection/fuses'],
-  ['diagram', 'Bellbird', 'protection/diagram', { wait: 2500, state: 'driving, loads on' }],
+  ['diagram', 'Bellbird', 'protection/diagram', { wait: 2500, state: 'driving, loads on', press: 'full window' }],
   ['live', 'Cinderbush', 'protection/live', { wait: 800 }],
   ['checks', 'Lantern', 'checks'],
   ['order', 'Bellbird', 'order'],
@@ -40,7 +40,7 @@ await page.getByRole('button', { name: 'Sign in' }).click();
 await page.waitForSelector('table.sheet');
 await shot('bay-sheet');
 const { lines } = await (await page.request.get(`${address}/api/jobs`)).json();
-for (const [name, customer, stage, { phone = false, night = false, wait = 0, state = '' } = {}] of VIEWS) {
+for (const [name, customer, stage, { phone = false, night = false, wait = 0, state = '', press = '' } = {}] of VIEWS) {
   await page.setViewportSize(phone ? { width: 390, height: 844 } : { width: 1280, height: 800 });
   await page.evaluate((on) => localStorage.setItem('meridex.night', on ? 'yes' : 'no'), night);
   await page.goto(`${address}/jobs/${lines.find((l) => l.customer.startsWith(customer)).id}/${stage}`);
@@ -51,6 +51,7 @@ for (const [name, customer, stage, { phone = false, night = false, wait = 0, sta
     await page.locator('nz-option-item').filter({ hasText: state }).first().click();
     await page.waitForTimeout(1500);
   }
+  if (press) await page.getByRole('button', { name: press }).click();
   await shot(name);
 }
 await browser.close();

@@ -54,6 +54,13 @@ describe('a drill template', () => {
     }
   });
 
+  it('takes fewer sheets on larger paper, to scale on each', async () => {
+    const sheets = (['A4', 'A3', 'A2', 'A1'] as const).map((paper) => tilesOf({ wMm: 980, hMm: 600 }, paper).length);
+    expect(sheets).toEqual([18, 8, 6, 2]);
+    const lines = linesIn(drawnIn(await drillPdf(t, 'spec', 'A2'))).filter((l) => Math.abs(l.lengthMm - 100) < 0.05);
+    expect(lines.length).toBe(tilesOf(t, 'A2').length);
+  });
+
   it('as DXF is in millimetres, a circle for each hole on the layer of its kind', () => {
     const words = drillDxf(t)
       .split(/\r?\n/)

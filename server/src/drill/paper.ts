@@ -4,9 +4,13 @@ import { printed } from '../paper/fonts.js';
 
 /** Points of a PDF to a millimetre. */
 export const PT_PER_MM = 72 / 25.4;
-/** A4 upright, its margin, and what neighbouring sheets share, mm. */
-const SHEET = { w: 210, h: 297, margin: 10, caption: 17, overlap: 10 } as const;
-const TILE = { w: SHEET.w - 2 * SHEET.margin, h: SHEET.h - 2 * SHEET.margin - SHEET.caption } as const;
+/** Sheets upright, mm: what a printer or a copy shop takes. */
+export const PAPERS = { A4: { w: 210, h: 297 }, A3: { w: 297, h: 420 }, A2: { w: 420, h: 594 }, A1: { w: 594, h: 841 } } as const;
+export type Paper = keyof typeof PAPERS;
+/** Margin, caption, and what neighbouring sheets share, mm. */
+const EDGE = { margin: 10, caption: 17, overlap: 10 } as const;
+/** Room for the template on a sheet, mm. */
+const tileOf = (paper: Paper): { readonly w: number; readonly h: number } => ({ w: PAPERS[paper].w - 2 * EDGE.margin, h: PAPERS[paper].h - 2 * EDGE.margin - EDGE.caption });
 /** Length of the line by which a print is checked, mm. */
 export const CHECK_LINE_MM = 100;
 
@@ -18,11 +22,12 @@ interface Tile {
 }
 
 const steps = (lengthMm: number, tileMm: number): number[] =>
-  Array.from({ length: Math.max(1, Math.ceil((lengthMm - SHEET.overlap) / (tileMm - SHEET.overlap))) }, (_, i) => i * (tileMm - SHEET.overlap));
+  Array.from({ length: Math.max(1, Math.ceil((lengthMm - EDGE.overlap) / (tileMm - EDGE.overlap))) }, (_, i) => i * (tileMm - EDGE.overlap));
 
 /** The sheets that a board takes, top row first. */
-export function tilesOf(t: Pick<DrillTemplate, 'wMm' | 'hMm'>): Tile[] {
-  return steps(t.hMm, TILE.h).flatMap((y, row) => steps(t.wMm, TILE.w).map((x, column) => ({ x, y, column, row })));
+export function tilesOf(t: Pick<DrillTemplate, 'wMm' | 'hMm'>, paper: Paper = 'A4'): Tile[] {
+  const room = tileOf(paper);
+  return steps(t.hMm, room.h).flatMap((y, row) => steps(t.wMm, room.w).map((x, column) => ({ x, y, column, row })));
 }
 
 const safe = (text: string): string => text.replace(/[<>&"]/g, ' ');
@@ -43,22 +48,23 @@ function drawing(t: DrillTemplate): string {
 }
 
 /** One sheet: its part of the drawing at full size, crosses where it meets its neighbours, and the check line. */
-function sheet(t: DrillTemplate, tile: Tile, all: string, last: boolean, words: string): Content[] {
-  const marks = [tile.x + SHEET.overlap / 2, tile.x + TILE.w - SHEET.overlap / 2].flatMap((x) =>
-    [tile.y + SHEET.overlap / 2, tile.y + TILE.h - SHEET.overlap / 2].map((y) => `<path d="M${x - 3} ${y}h6M${x} ${y - 3}v6" stroke="#A9502A" stroke-width="0.2" fill="none"/>`),
+function sheet(t: DrillTemplate, tile: Tile, all: string, last: boolean, words: string, paper: Paper): Content[] {
+  const room = tileOf(paper);
+  const marks = [tile.x + EDGE.overlap / 2, tile.x + room.w - EDGE.overlap / 2].flatMap((x) =>
+    [tile.y + EDGE.overlap / 2, tile.y + room.h - EDGE.overlap / 2].map((y) => `<path d="M${x - 3} ${y}h6M${x} ${y - 3}v6" stroke="#A9502A" stroke-width="0.2" fill="none"/>`),
   );
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${tile.x} ${tile.y} ${TILE.w} ${TILE.h}">${all}${marks.join('')}</svg>`;
-  const y = SHEET.h - SHEET.margin - SHEET.caption + 4;
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${tile.x} ${tile.y} ${room.w} ${room.h}">${all}${marks.join('')}</svg>`;
+  const y = PAPERS[paper].h - EDGE.margin - EDGE.caption + 4;
   const at = (x: number, down: number): { x: number; y: number } => ({ x: x * PT_PER_MM, y: down * PT_PER_MM });
   const line = { type: 'line' as const, x1: 0, y1: 0, x2: CHECK_LINE_MM * PT_PER_MM, y2: 0, lineWidth: 0.6 };
   const tick = (x: number) => ({ type: 'line' as const, x1: x * PT_PER_MM, y1: -4, x2: x * PT_PER_MM, y2: 4, lineWidth: 0.6 });
   return [
-    { svg, width: TILE.w * PT_PER_MM, height: TILE.h * PT_PER_MM, absolutePosition: at(SHEET.margin, SHEET.margin) },
-    { canvas: [line, tick(0), tick(CHECK_LINE_MM)], absolutePosition: at(SHEET.margin, y) },
-    { text: `${CHECK_LINE_MM} mm: measure before drilling; print at 100 %`, absolutePosition: at(SHEET.margin, y + 2.5), fontSize: 8 },
+    { svg, width: room.w * PT_PER_MM, height: room.h * PT_PER_MM, absolutePosition: at(EDGE.margin, EDGE.margin) },
+    { canvas: [line, tick(0), tick(CHECK_LINE_MM)], absolutePosition: at(EDGE.margin, y) },
+    { text: `${CHECK_LINE_MM} mm: measure before drilling; print at 100 %`, absolutePosition: at(EDGE.margin, y + 2.5), fontSize: 8 },
     {
       text: `${words} · sheet ${tile.column + 1} across, ${tile.row + 1} down · screws as default: mark from each part’s own plate`,
-      absolutePosition: at(SHEET.margin, y + 7),
+      absolutePosition: at(EDGE.margin, y + 7),
       fontSize: 7,
       color: '#5A6468',
       ...(last ? {} : { pageBreak: 'after' as const }),
@@ -66,15 +72,15 @@ function sheet(t: DrillTemplate, tile: Tile, all: string, last: boolean, words: 
   ];
 }
 
-/** The drill template at 1:1 on as many A4 sheets as it takes. */
-export function drillPdf(t: DrillTemplate, words: string): Promise<Buffer> {
+/** The drill template at 1:1 on as many sheets as it takes. */
+export function drillPdf(t: DrillTemplate, words: string, paper: Paper = 'A4'): Promise<Buffer> {
   const all = drawing(t);
-  const tiles = tilesOf(t);
+  const tiles = tilesOf(t, paper);
   return printed({
     info: { title: `${words}, drill template` },
-    pageSize: 'A4',
+    pageSize: paper,
     pageMargins: 0,
     defaultStyle: { font: 'Archivo', fontSize: 9, color: '#1D2629' },
-    content: tiles.flatMap((tile, i) => sheet(t, tile, all, i === tiles.length - 1, words)),
+    content: tiles.flatMap((tile, i) => sheet(t, tile, all, i === tiles.length - 1, words, paper)),
   });
 }

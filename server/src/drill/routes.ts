@@ -6,7 +6,7 @@ import { designOf, vehicleAsked } from '../designs/of-vehicle.js';
 import { newestRevision } from '../designs/store.js';
 import { personOf, signedIn } from '../http/guard.js';
 import { drillDxf } from './dxf.js';
-import { drillPdf } from './paper.js';
+import { drillPdf, PAPERS, type Paper } from './paper.js';
 
 interface Found {
   readonly template: DrillTemplate | null;
@@ -20,6 +20,8 @@ export const drillRoutes =
   async (app) => {
     app.addHook('preHandler', signedIn(db));
     const params = z.object({ jobId: z.uuid() });
+    const papers = Object.keys(PAPERS) as [Paper, ...Paper[]];
+    const asked = vehicleAsked.extend({ paper: z.enum(papers, { message: `${papers.join(', ')} are accepted` }).default('A4') });
 
     async function find(workshopId: string, jobId: string, vehicle: string): Promise<Found | null> {
       const revision = await db.inWorkshop(workshopId, (tx) => newestRevision(tx, jobId));
@@ -34,13 +36,13 @@ export const drillRoutes =
     const NO_JOB = { message: 'This job is not in your workshop.' };
     const NO_BOARD = { message: 'This job has no mounting board yet; draft one under Places.' };
 
-    app.get('/api/jobs/:jobId/drill-template.pdf', { schema: { params, querystring: vehicleAsked } }, async (request, reply) => {
+    app.get('/api/jobs/:jobId/drill-template.pdf', { schema: { params, querystring: asked } }, async (request, reply) => {
       const found = await find(personOf(request).workshopId, request.params.jobId, request.query.vehicle);
       if (!found?.template) return reply.code(404).send(found ? NO_BOARD : NO_JOB);
       return reply
         .header('content-disposition', `inline; filename="${found.file}.pdf"`)
         .type('application/pdf')
-        .send(await drillPdf(found.template, found.words));
+        .send(await drillPdf(found.template, found.words, request.query.paper));
     });
     app.get('/api/jobs/:jobId/drill-template.dxf', { schema: { params, querystring: vehicleAsked } }, async (request, reply) => {
       const found = await find(personOf(request).workshopId, request.params.jobId, request.query.vehicle);

@@ -32,6 +32,8 @@ export class BoardSheet {
   protected readonly jobId = computed(() => this.designs.jobId());
   protected readonly ofVehicle = computed(() => this.designs.ofVehicle());
   protected readonly face = computed(() => this.a().layout.faces.find((f) => f.id === BOARD_FACE) ?? null);
+  /** A board takes many sheets of A4; a copy shop prints it on one or two. */
+  protected readonly largerPapers = ['A3', 'A2', 'A1'] as const;
   protected readonly aboard = computed(() => this.a().gear.filter((g) => g.face === BOARD_FACE));
   protected readonly could = computed(() => this.a().gear.filter((g) => g.face !== BOARD_FACE && boardable(g)));
   protected readonly kg = computed(() => this.aboard().reduce((s, g) => s + g.kg, 0));

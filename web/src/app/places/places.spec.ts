@@ -194,7 +194,11 @@ describe('the sheet of the board', () => {
 
   it('links to both templates of this job', async () => {
     const { element } = await onBench(BoardSheet, 'vet');
-    expect([...element.querySelectorAll('.acts a')].map((a) => a.getAttribute('href'))).toEqual(['/api/jobs/job-1/drill-template.pdf', '/api/jobs/job-1/drill-template.dxf']);
+    expect([...element.querySelectorAll('.acts a')].map((a) => a.getAttribute('href'))).toEqual([
+      '/api/jobs/job-1/drill-template.pdf',
+      ...['A3', 'A2', 'A1'].map((paper) => `/api/jobs/job-1/drill-template.pdf?paper=${paper}`),
+      '/api/jobs/job-1/drill-template.dxf',
+    ]);
   });
 });
 

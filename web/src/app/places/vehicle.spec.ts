@@ -1,4 +1,4 @@
-import { vehicleOf, writeVehicleFile } from '@meridex/core';
+import { boxGear, SHIPPED_CATALOGUE, vehicleOf, writeVehicleFile } from '@meridex/core';
 import { type OnBench, onBench } from '../testing/bench';
 import { VehicleDataSheet } from './vehicle';
 
@@ -54,6 +54,19 @@ describe('the vehicle as data', () => {
     expect(own().ways.length).toBe(ways + 1);
     await b.click(field('Take out new waypoint'));
     expect(own().ways.length).toBe(ways);
+  });
+
+  it('the wall of a box follows its zone, and goes with it', async () => {
+    const boxed = boxGear(b.bench.openDesign(), SHIPPED_CATALOGUE, ['house'], { name: 'battery box', weather: 'dry', airMm: 40, sealed: false });
+    if (!boxed.ok) throw new Error(boxed.message);
+    b.bench.edit('a box', (d) => void Object.assign(d, { vehicle: boxed.design.vehicle, places: boxed.design.places }));
+    await b.settle();
+    await tab('zones');
+    await b.type(field('l of battery box'), '900');
+    expect(own().keep.find((k) => k.round === 'box-1')!.box).toEqual(own().zones.find((z) => z.id === 'box-1')!.box);
+    expect(own().keep.find((k) => k.round === 'box-1')!.box.l).toBe(900);
+    await b.click(field('Take out battery box'));
+    expect(own().keep.some((k) => k.round === 'box-1')).toBeFalse();
   });
 
   it('walls follow their zone, and a lone zone is told of', async () => {

@@ -179,7 +179,9 @@ export class VehicleDataSheet {
   protected remove(list: 'zones' | 'ways' | 'openings', id: string): void {
     this.change('taken out of the vehicle', (v) => {
       (v[list] as { id: string }[]) = (v[list] as { id: string }[]).filter((x) => x.id !== id);
-      if (list === 'zones') v.faces = v.faces.filter((f) => f.zone !== id);
+      if (list !== 'zones') return;
+      v.faces = v.faces.filter((f) => f.zone !== id);
+      v.keep = v.keep.filter((k) => k.round !== id);
     });
   }
 
@@ -190,6 +192,7 @@ export class VehicleDataSheet {
       const before = { ...zone.box };
       Object.assign(zone.box, change);
       const b = zone.box;
+      for (const k of v.keep) if (k.round === id) k.box = { ...b };
       for (const f of v.faces.filter((x) => x.zone === id)) {
         const flatWall = f.normal[1] === 'z';
         f.at.x = f.normal === '-x' ? b.x + b.l : f.at.x - before.x + b.x;

@@ -63,7 +63,7 @@ test('place, route, drag, see the drop change, draft the board, and measure its 
     .evaluateAll((all) => all.map((c) => ({ x: Number(c.getAttribute('cx')), y: Number(c.getAttribute('cy')), d: 2 * Number(c.getAttribute('r')) })));
 
   // What the printer gets, measured.
-  const href = (await page.getByRole('link', { name: /Drill template/ }).getAttribute('href'))!;
+  const href = (await page.getByRole('link', { name: 'Drill template, PDF 1:1' }).getAttribute('href'))!;
   const pdf = await (await page.request.get(href)).body();
   const drawn = drawnIn(pdf);
   const sheets = new Set(drawn.map((p) => p.sheet)).size;

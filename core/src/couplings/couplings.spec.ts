@@ -1,27 +1,18 @@
 import { assess } from '../assess/index.js';
 import { catalogueOf } from '../catalogue/index.js';
 import { PARKED, type CircuitState } from '../circuit/index.js';
-import { doCommand, doCommands, type Asked } from '../commands/index.js';
 import { blankDesign, editDesign, OWN, patchBetween, readDesign, tidy, vehicleIds, vehicleIn, type Design } from '../design/index.js';
 import { solveCircuit, type Circuit } from '../network/index.js';
 import { inWords } from '../rules/index.js';
 import { applyIntake, jobFromAnswers, intakeOf } from '../supply-options/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
+import { after, refusal } from '../testing/commanded.js';
 import { EXAMPLE_RIGS } from '../testing/rigs.js';
 import { assessIn, assessJob, hasRig, inJob, joinedPlans, joinedTripOf, orderOfJob, patchOfJob, settleJoined, sharedA } from './index.js';
 
 const rig = (key: string): Design => EXAMPLE_RIGS.find((r) => r.key === key)!.design;
 const truck = rig('truck-and-caravan');
 const box = rig('moving-box');
-const after = (job: Design, ...all: Asked[]): Design => {
-  const done = doCommands(job, all);
-  if (!done.ok) throw new Error(done.message);
-  return done.design;
-};
-const refusal = (job: Design, asked: Asked): string => {
-  const done = doCommand(job, asked);
-  return done.ok ? 'done' : done.message;
-};
 const rules = (job: Design, id: string): readonly string[] => assessIn(job, id, catalogueOf(job)).open.map((f) => f.rule);
 
 describe('a vehicle of a job', () => {

@@ -1,9 +1,9 @@
 import { catalogueOf } from '../catalogue/index.js';
 import { PARKED } from '../circuit/index.js';
-import { doCommand, doCommands, type Asked } from '../commands/index.js';
 import { blankDesign, bodyOf, editDesign, engineOf, enginesFor, OWN, patchBetween, readDesign, rigsIn, tidy, type Design } from '../design/index.js';
 import { jobFromAnswers } from '../supply-options/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
+import { after, refusal } from '../testing/commanded.js';
 import { EXAMPLE_RIGS } from '../testing/rigs.js';
 import { boxesMeet, vehicleOf } from '../vehicle/index.js';
 import { assessIn, inJob, joinedPlans, joinedTripOf, patchOfJob, settleJoined, sharedA, vehicleName } from './index.js';
@@ -12,15 +12,6 @@ const ute = EXAMPLE_RIGS.find((r) => r.key === 'canopy-two-rigs')!.design;
 const catalogue = catalogueOf(ute);
 const own = assessIn(ute, OWN, catalogue);
 const front = assessIn(ute, 'front', catalogue);
-const after = (job: Design, ...all: Asked[]): Design => {
-  const done = doCommands(job, all);
-  if (!done.ok) throw new Error(done.message);
-  return done.design;
-};
-const refusal = (job: Design, asked: Asked): string => {
-  const done = doCommand(job, asked);
-  return done.ok ? 'done' : done.message;
-};
 
 describe('a second rig in one body', () => {
   it('has the body, engine and plate of the vehicle it stands in, and a bank, chargers and loads of its own', () => {
@@ -90,6 +81,14 @@ describe('an edit of a second rig', () => {
   it('leaves the gear of the first out of it', () => {
     const done = edited((d) => (d.brief.use = 'events'));
     expect([done.vehicles['front']!.brief.use, done.vehicle, done.vehicles['front']!.vehicle]).toEqual(['events', null, null]);
+  });
+
+  it('goes on where a load of the first has a name longer than a body’s file takes', () => {
+    const job = structuredClone(ute);
+    Object.values(job.loads)[0]!.name = 'x'.repeat(80);
+    const shown = inJob(job, 'front', catalogue);
+    expect(readDesign(JSON.parse(JSON.stringify(shown))).ok).toBeTrue();
+    expect(typeof patchOfJob(job, 'front', catalogue, [{ op: 'replace', path: '/brief/use', value: 'events' }])).not.toBe('string');
   });
 
   it('changes the body for both where the body is changed, without what stands in it', () => {

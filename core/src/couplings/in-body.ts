@@ -6,10 +6,14 @@ import { reached } from './views.js';
 
 type Kept = Vehicle['keep'][number];
 
+/** What a body's file takes of a name, letters; a load's own may be longer. */
+const NAME_LETTERS = 60;
+const clipped = (text: string): string => text.slice(0, NAME_LETTERS);
+
 /** Gear of another rig as what a body keeps clear, with its weight and heat; the starting battery is one for all rigs. */
 const keptBy = (rig: string, gear: readonly Gear[]): Kept[] =>
   gear.flatMap(({ name, box, zone, kg, heatW, role, when }, i) =>
-    role === 'starting' ? [] : [{ id: `${rig.slice(0, 30)}-${i}`, name, box, gear: { zone, kg: when === 'later' ? 0 : kg, heatW: when === 'now' ? heatW : 0 } }],
+    role === 'starting' ? [] : [{ id: `${rig.slice(0, 30)}-${i}`, name: clipped(name), box, gear: { zone, kg: when === 'later' ? 0 : kg, heatW: when === 'now' ? heatW : 0 } }],
   );
 
 const keeping = (design: Design, kept: readonly Kept[]): Design => {

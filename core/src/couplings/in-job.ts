@@ -22,8 +22,8 @@ const LEAST_DUTY = 1e-4;
 /**
  * One vehicle of a job as a design of its own, with what reaches it from the others: the engine that charges it, what
  * their chargers want of that, the hours in which their leads feed its inlets, and what its own leads give on the trip
- * of all banks together, not what they could, and the gear of rigs that stand before it in its body. A job of one vehicle is that itself. `by`: of several vehicles that it
- * may be plugged into, another than the usual one.
+ * of all banks together, not what they could, and the gear of rigs that stand before it in its body. A job of one
+ * vehicle is that itself. `by`: of several vehicles that it may be plugged into, another than the usual one.
  */
 export function inJob(job: Design, id: string, catalogue: Catalogue, by?: string): Design {
   if (!isJoined(job)) return job;

@@ -130,7 +130,7 @@ export const vehicleSchema = z.object({
   faces: z.array(faceSchema).max(80),
   openings: z.array(openingSchema).max(30),
   axles: z.array(axleSchema).max(6),
-  keep: z.array(keepSchema).max(200),
+  keep: z.array(keepSchema).max(2000),
   points: z.array(knownPointSchema).max(30),
   waypoints: z.array(waypointSchema).max(120),
   ways: z.array(waySchema).max(240),

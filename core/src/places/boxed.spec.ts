@@ -69,6 +69,11 @@ describe('a box round gear', () => {
     expect(of(boxed(d, [inside.id], { ...plain, sealed: true })).gear.find((g) => g.id === inside.id)!.people).toBeFalse();
   });
 
+  it('has a name that the vehicle’s file takes, however long it was typed', () => {
+    const d = boxed(drafted('vet'), ['house'], { ...plain, name: 'x'.repeat(80) });
+    expect(readDesign(JSON.parse(JSON.stringify(d))).ok).toBeTrue();
+  });
+
   it('is refused in words where it cannot be', () => {
     const d = drafted('vet');
     const { gear } = of(d);

@@ -29,6 +29,10 @@ function roomOf(g: Gear, face: Face, airMm: number): readonly [u0: number, v0: n
   return [Math.max(0, g.u - at('left')), Math.max(0, g.v - at('down')), Math.min(face.w, g.u + w + at('right')), Math.min(face.h, g.v + h + at('up')), outMm + at('out')];
 }
 
+/** Letters of a box's name: its wall is called after it, within what a vehicle's file takes. */
+const NAME_LETTERS = 46;
+const clipped = (text: string): string => text.slice(0, NAME_LETTERS);
+
 const freshId = (vehicle: Vehicle): string => {
   const taken = new Set([...vehicle.zones, ...vehicle.keep, ...vehicle.faces, ...vehicle.waypoints].map((x) => x.id));
   for (let n = 1; ; n++) if (!taken.has(`box-${n}`)) return `box-${n}`;
@@ -65,7 +69,7 @@ export function boxGear(design: Design, catalogue: Catalogue, ids: readonly stri
   const [w, h] = [Math.max(...rooms.map((r) => r[2])) - u, Math.max(...rooms.map((r) => r[3])) - v];
   const outMm = Math.min(depthOf(face, zone), Math.max(...rooms.map((r) => r[4])));
   const id = freshId(vehicle);
-  const name = wanted.name.trim() || `box of the ${first.plain}`;
+  const name = clipped(wanted.name.trim() || `box of the ${first.plain}`);
   const box = faceBox(face, { u, v, w, h, outMm });
   const { x, y, z } = faceBox(face, { u, v, w: 0, h: 0, outMm: 0 });
   vehicle.zones.push({ ...zone, id, name, weather: wanted.weather, stones: false, people: zone.people && !wanted.sealed, box, nameInside: true, surface: 'wall of the box' });

@@ -10,6 +10,8 @@ export const COMPARTMENT = { riseK: 10, thermostatC: 40, filterLoss: 0.3 } as co
 const FLOW_M3H_K_PER_W = 2.99;
 /** Steps in which fans are bought, m³/h. */
 const FAN_STEP_M3H = 10;
+/** Most that the field takes, m³/h. */
+const MOST_FAN_M3H = 2000;
 
 /** Air above which chargers cut back, and the room that is kept below it, °C and K. */
 const CUTS_BACK = { fromC: 50, roomK: 1 } as const;
@@ -50,7 +52,7 @@ export function airedRiseK(heatW: number, skinM2: number, ambientC: number, air:
 
 /** Fans that let a closed compartment rise no further than it may, in whole steps that are sold, with their thermostat. */
 export function fansFor({ fanM3h, ambientC, allowedK }: CompartmentHeat): Air {
-  return { outM3h: Math.ceil(fanM3h / FAN_STEP_M3H) * FAN_STEP_M3H, inM3h: 0, fromC: Math.min(COMPARTMENT.thermostatC, Math.floor(ambientC + allowedK)) };
+  return { outM3h: Math.min(MOST_FAN_M3H, Math.ceil(fanM3h / FAN_STEP_M3H) * FAN_STEP_M3H), inM3h: 0, fromC: Math.max(0, Math.min(COMPARTMENT.thermostatC, Math.floor(ambientC + allowedK))) };
 }
 
 /** A closed compartment with everything in it at full output. */

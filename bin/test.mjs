@@ -48,19 +48,27 @@ async function webSuite() {
   return counted(done, ran === all ? ran - failed : 0, failed);
 }
 
+/** Paths run on two benches at once, each with a database and a server of its own, so that none sees what another changes. */
+const BENCHES = 2;
+
 async function pathSuite() {
   const pg = await startPostgres({ name: 'test-postgres', wishedPort: 54510, throwaway: true });
-  const database = `paths_${process.pid}`;
-  await prepare(pg, database);
-  const server = await startServer(pg, { name: 'test-server', wishedPort: 4310, database });
-  // The suite itself kills and restarts a server of its own to see that nothing is lost.
-  const env = { ...process.env, MERIDEX_ADDRESS: server.address, MERIDEX_TEST_DATABASE: pg.url('meridex_app', database) };
+  const servers = [];
+  const databases = [];
   try {
+    for (let n = 0; n < BENCHES; n++) {
+      const database = `paths_${process.pid}_${n}`;
+      await prepare(pg, database);
+      // Some paths kill and restart a server of their own to see that nothing is lost.
+      databases.push(pg.url('meridex_app', database));
+      servers.push(await startServer(pg, { name: `test-server-${n}`, wishedPort: 4310 + n, database }));
+    }
+    const env = { ...process.env, MERIDEX_ADDRESSES: servers.map((s) => s.address).join(' '), MERIDEX_TEST_DATABASES: databases.join(' ') };
     const done = await npx(['playwright', 'test'], { cwd: join(ROOT, 'e2e'), env });
     const number = (word) => Number(last(done.out, new RegExp(`(\\d+) ${word}`, 'g'))?.[1] ?? 0);
     return counted(done, number('passed'), number('failed'));
   } finally {
-    await server.stop();
+    for (const server of servers) await server.stop();
     pg.stop();
   }
 }

@@ -1,14 +1,17 @@
 import { defineConfig } from '@playwright/test';
 
+// Each worker has a server of its own.
+const addresses = (process.env['MERIDEX_ADDRESSES'] ?? 'http://127.0.0.1:4200').split(' ');
+
 export default defineConfig({
   testDir: './tests',
   // Nothing here measures speed: a slow machine that reloads the application gets the time it needs.
   timeout: 240_000,
   expect: { timeout: 30_000 },
-  workers: 1,
+  workers: addresses.length,
   reporter: [['list']],
   use: {
-    baseURL: process.env['MERIDEX_ADDRESS'] ?? 'http://127.0.0.1:4200',
+    baseURL: addresses[Number(process.env['TEST_PARALLEL_INDEX'] ?? 0)],
     viewport: { width: 1280, height: 800 },
     // Each test is a new browser: what the service worker keeps is fetched only where a test is about it.
     serviceWorkers: 'block',

@@ -6,7 +6,7 @@ import { allKept, openJob, signIn, stage } from './workshop';
 const PORT = 4390;
 const MAIN = join(process.cwd(), '../server/dist/main.js');
 const WEB = join(process.cwd(), '../web/dist/browser');
-const database = process.env['MERIDEX_TEST_DATABASE'];
+const database = process.env['MERIDEX_TEST_DATABASES']?.split(' ')[Number(process.env['TEST_PARALLEL_INDEX'] ?? 0)];
 
 let running: ChildProcess | null = null;
 

@@ -46,6 +46,15 @@ export async function stage(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('heading', { name, level: 1, exact: true })).toBeVisible();
 }
 
+/** Goes to a view of the open job as people do, by its stage in the trunk and the tab of its sheet, without loading the page anew. */
+export async function goTo(page: Page, job: string, view: string): Promise<void> {
+  const stageOf = view.split('/')[0]!;
+  await page.locator(`mx-trunk a[href^="/jobs/${job}/${stageOf}"]`).click();
+  if (view !== stageOf) await page.locator(`mx-sheet-tabs a[href="/jobs/${job}/${view}"]`).click();
+  await expect(page).toHaveURL(new RegExp(`/jobs/${job}/${view}$`));
+  await expect(page.locator('.bench-head h1')).toBeVisible();
+}
+
 /** Opens one of the demo jobs at a stage. */
 export async function openJob(page: Page, customer: string, stageName: string): Promise<void> {
   await page.getByRole('link', { name: `Open ${customer}` }).click();

@@ -1,6 +1,6 @@
 import { DatePipe } from '@angular/common';
 import { type HttpErrorResponse } from '@angular/common/http';
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { JOB_STATES, type JobState, type SettleJob } from '@meridex/contract';
@@ -18,7 +18,7 @@ import { DesignService } from '../services/design.service';
 import { type Bay, JobsService, type JobLine } from '../services/jobs.service';
 import { fileName, saveFile } from '../services/save-file';
 import { inWordsOf } from '../services/asks-server';
-import { isoDay } from './days';
+import { isoDay } from '../fields/iso-day';
 import { NewJob } from './new-job';
 
 /** What is still being worked out is asked for again, ms. */
@@ -55,6 +55,7 @@ export class BaySheet {
   protected readonly day = signal<Date | null>(null);
   protected readonly note = signal('');
   protected readonly says = signal<string | null>(null);
+  protected readonly newJob = viewChild(NewJob);
   protected readonly asking = signal(false);
   /** The job that a new one begins as a copy of. */
   protected readonly like = signal<string | null>(null);

@@ -1,5 +1,5 @@
 import { type HttpErrorResponse } from '@angular/common/http';
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, type ElementRef, inject, input, output, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { readDesign } from '@meridex/core';
 import { NzDatePickerModule } from 'ng-zorro-antd/date-picker';
@@ -7,7 +7,7 @@ import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { inWordsOf } from '../services/asks-server';
 import { type JobLine, JobsService } from '../services/jobs.service';
-import { isoDay } from './days';
+import { isoDay } from '../fields/iso-day';
 
 type Start = 'answers' | 'copy' | 'file';
 
@@ -24,6 +24,7 @@ export class NewJob {
   readonly from = input<string | null>(null);
   readonly opened = output<{ readonly id: string; readonly empty: boolean }>();
   private readonly service = inject(JobsService);
+  private readonly first = viewChild.required<ElementRef<HTMLInputElement>>('first');
   protected readonly customer = signal('');
   protected readonly promised = signal<Date | null>(null);
   protected readonly start = signal<Start | null>(null);
@@ -37,6 +38,15 @@ export class NewJob {
     { label: 'a copy', value: 'copy' },
     { label: 'a job file', value: 'file' },
   ];
+
+  constructor() {
+    // Letters typed right after the dialog opened are the customer's name already.
+    afterNextRender(() => this.focus());
+  }
+
+  focus(): void {
+    this.first().nativeElement.focus();
+  }
 
   protected async read(chosen: FileList | null): Promise<void> {
     const file = chosen?.[0];

@@ -104,6 +104,10 @@ describe('the strip', () => {
     expect(strip.commands().map((d) => d.kind)).toEqual(['check']);
     strip.wanted.set('40 A 6 m');
     expect(strip.commands()[0]).toEqual(jasmine.objectContaining({ kind: 'answer', label: '16 mm², 60 A fuse, 0.58 V lost, 4.8 %' }));
+    strip.wanted.set('add portable');
+    expect(strip.commands().map((d) => d.label)).toEqual(['Add a portable panel']);
+    strip.wanted.set('supply house battery');
+    expect(strip.commands().map((d) => d.kind)).toEqual(['thing']);
     strip.wanted.set('nothing like this');
     expect(strip.commands()).toEqual([]);
   });

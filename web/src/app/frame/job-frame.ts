@@ -79,6 +79,8 @@ export class JobFrame {
       else this.designs.undo();
       return;
     }
+    // Out of a field the keys belong to the bench again.
+    if (event.key === 'Escape' && isTyping(event.target)) (event.target as HTMLElement).blur();
     if (control || event.altKey || isTyping(event.target)) return;
     const stage = STAGE_LIST.find((s) => s.key !== '' && s.key === event.key);
     if (stage) void this.router.navigate(['/jobs', this.jobId(), stage.id]);

@@ -14,6 +14,8 @@ import { SessionService } from '../services/session.service';
 import { ThemeService } from '../services/theme.service';
 import { KeptAnswers } from '../sync/kept-answers';
 import { SyncService } from '../sync/sync.service';
+import { rigRows } from '../supply/rig-rows';
+import { SHELF } from '../supply/shelf';
 import { QuickAnswerCard } from './quick-answer';
 import { SHEET_LIST, STAGE_LIST, stageName } from './stages';
 
@@ -88,8 +90,8 @@ export class Strip {
     setTimeout(() => {
       box.value = '';
       box.blur();
+      command?.go();
     });
-    command?.go();
   }
 
   protected signOut(): void {
@@ -114,6 +116,7 @@ export class Strip {
       { label: 'Bay sheet: all jobs', kind: 'go', go: () => void this.router.navigateByUrl('/') },
       { label: 'Parts: the catalogue, and the workshop’s own', kind: 'go', go: () => void this.router.navigateByUrl('/parts') },
       { label: 'People: invite, roles, passwords', kind: 'go', go: () => void this.router.navigateByUrl('/people') },
+      { label: 'Workshop: its papers, its ways, its meters', kind: 'go', go: () => void this.router.navigateByUrl('/workshop') },
       { label: this.theme.night() ? 'Day view' : 'Night view', kind: 'do', go: () => this.theme.toggle() },
       { label: 'Sign out', kind: 'do', go: () => this.signOut() },
     ];
@@ -128,8 +131,13 @@ export class Strip {
     const runs = a.runs.map((r): StripCommand => ({ label: `Run ${r.spec.number}: ${r.spec.name}`, kind: 'run', go: () => (this.selection.run.set(r.spec.id), go('runs')) }));
     const loads = a.day.loads.map((l): StripCommand => ({ label: `Load: ${l.name}`, kind: 'load', go: () => (this.selection.load.set(l.id), go('loads')) }));
     const findings = a.open.map((f): StripCommand => ({ label: `Finding: ${inWords(f).say}`, kind: 'check', go: () => (this.selection.finding.set(f.key), go('checks')) }));
+    const design = this.designs.openDesign();
+    const drawn = (wish: { readonly show: string } | { readonly add: string }): void => (this.selection.supply.set(wish), go('supply', 'flow'));
+    const boxOf = (thing: string): string => Object.keys(design.banks).find((b) => thing in design.banks[b]!.batteries) ?? thing;
+    const things = rigRows(design, a).map((r): StripCommand => ({ label: `Supply: ${r.name}`, kind: 'thing', go: () => drawn({ show: boxOf(r.id) }) }));
+    const shelf = SHELF.map(({ words }): StripCommand => ({ label: `Add ${words}`, kind: 'do', go: () => drawn({ add: words }) }));
     const job = this.designs.job();
     const vehicles = job && isJoined(job) ? vehicleIds(job).map((id): StripCommand => ({ label: `Vehicle: ${vehicleName(job, id)}`, kind: 'show', go: () => this.designs.lookAt(id) })) : [];
-    return [...vehicles, ...STAGE_LIST.map((s): StripCommand => ({ label: s.name, kind: 'stage', go: () => go(s.id) })), ...sheets, ...runs, ...loads, ...findings];
+    return [...vehicles, ...STAGE_LIST.map((s): StripCommand => ({ label: s.name, kind: 'stage', go: () => go(s.id) })), ...sheets, ...shelf, ...things, ...runs, ...loads, ...findings];
   }
 }

@@ -1,4 +1,6 @@
 import { onBench } from '../testing/bench';
+import { TestBed } from '@angular/core/testing';
+import { SelectionService } from '../services/selection.service';
 import { FlowSheet } from './flow';
 
 const text = (e: Element): string => e.textContent!.replace(/\s+/g, ' ');
@@ -36,6 +38,19 @@ describe('the drawn supply', () => {
     expect(box(element, 'mains')).not.toBeNull();
     await click(button(element, 'take out'));
     expect(bench.openDesign().converters).toEqual(before!.converters);
+  });
+  it('takes up what was asked for elsewhere, once, and gives the keys to its fields', async () => {
+    const { element, bench, settle } = await onBench(FlowSheet, 'vet');
+    const wish = TestBed.inject(SelectionService).supply;
+    wish.set({ add: 'a mains charger' });
+    await settle();
+    expect(bench.labels).toEqual(['a mains charger']);
+    expect(wish()).toBeNull();
+    expect(document.activeElement!.getAttribute('aria-label')).toBe('What is chosen: Mains charger');
+    wish.set({ show: 'house' });
+    await settle();
+    expect(chosen(element)).toContain('House battery');
+    expect(bench.labels.length).toBe(1);
   });
   it('adds an inverter beside the first, called by its name, and a block that goes again', async () => {
     const { element, bench, click, settle } = await onBench(FlowSheet, 'vet');

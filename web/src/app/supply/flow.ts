@@ -1,8 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, effect, type ElementRef, inject, Injector, signal, untracked, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { type Asked, catalogueOf, figure, inWords, type Press, sentence, supplyFlow } from '@meridex/core';
 import { Mark } from '../pictures/mark';
 import { SupplyFlowPicture } from '../pictures/supply-flow';
+import { SelectionService } from '../services/selection.service';
 import { SupplyPanel } from './panel';
 import { rigRows } from './rig-rows';
 import { HOUSE_BATTERY, SHELF, type ShelfItem } from './shelf';
@@ -26,14 +27,16 @@ const ELSEWHERE: Readonly<Record<string, { readonly path: string; readonly words
 })
 export class FlowSheet extends SupplyPanel {
   protected readonly Infinity = Infinity;
-  private readonly picked = signal<string | null>(null);
+  private readonly selection = inject(SelectionService);
+  private readonly injector = inject(Injector);
+  private readonly beside = viewChild.required<ElementRef<HTMLElement>>('beside');
   /** What a command has against it, in words. */
   protected readonly refused = signal<string | null>(null);
   protected readonly flow = computed(() => supplyFlow(this.designs.openDesign(), catalogueOf(this.designs.openDesign()), this.assessments.openAssessment()));
   private readonly rows = computed(() => rigRows(this.designs.openDesign(), this.assessments.openAssessment()));
   protected readonly chosen = computed(() => {
     const { things } = this.flow();
-    const id = this.picked();
+    const id = this.selection.thing();
     const drawn = things.find((t) => t.id === id || t.id === `${id}:use`);
     return drawn?.id ?? things.find((t) => t.looks.length)?.id ?? things.find((t) => t.column === 'stores')?.id ?? null;
   });
@@ -72,8 +75,25 @@ export class FlowSheet extends SupplyPanel {
     return low && trip ? low.soc >= low.reserve - 1e-9 && trip.criticalOffH === 0 : null;
   });
 
+  constructor() {
+    super();
+    effect(() => {
+      const wish = this.selection.supply();
+      if (wish) untracked(() => this.takeUp(wish));
+    });
+  }
+
+  /** Shows or adds what was asked for elsewhere; its fields are where the keys go on. */
+  private takeUp(wish: { readonly show: string } | { readonly add: string }): void {
+    this.selection.supply.set(null);
+    if ('show' in wish) this.pick(wish.show);
+    const item = 'add' in wish ? this.shelf().find((s) => s.words === wish.add) : undefined;
+    if (item) this.add(item);
+    afterNextRender(() => this.beside().nativeElement.focus(), { injector: this.injector });
+  }
+
   protected pick(id: string): void {
-    this.picked.set(id);
+    this.selection.thing.set(id);
     this.refused.set(null);
   }
 
@@ -86,11 +106,11 @@ export class FlowSheet extends SupplyPanel {
     const before = new Set(this.rows().map((r) => r.id));
     this.command(item.words, item.asked(this.designs.openDesign()));
     const made = rigRows(this.designs.openDesign(), this.assessments.openAssessment()).find((r) => !before.has(r.id));
-    if (made) this.picked.set(made.id);
+    if (made) this.selection.thing.set(made.id);
   }
 
   protected hang(end: { readonly thing: string; readonly on: string }): void {
-    this.picked.set(end.thing);
+    this.selection.thing.set(end.thing);
     this.command(`${this.title()} hung anew`, [{ do: 'hang', with: end }]);
   }
 

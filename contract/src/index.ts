@@ -2,3 +2,4 @@ export * from './jobs.js';
 export * from './people.js';
 export * from './roles.js';
 export * from './revisions.js';
+export * from './workshop.js';

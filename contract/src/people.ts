@@ -31,6 +31,10 @@ export type Person = z.infer<typeof personSchema>;
 export const colleagueSchema = z.object({ id: z.string(), name: z.string(), email: z.string(), role: z.string(), ended: z.boolean(), sessions: z.number(), you: z.boolean() });
 export type Colleague = z.infer<typeof colleagueSchema>;
 
+/** A browser in which one is signed in. */
+export const signedInSchema = z.object({ id: z.string(), browser: z.string(), since: z.string(), until: z.string(), here: z.boolean() });
+export type SignedIn = z.infer<typeof signedInSchema>;
+
 /** How an installation stands before anybody is signed in. */
 export const standingSchema = z.object({
   /** Nobody has made a workshop yet: the first visitor may. */

@@ -3,7 +3,7 @@ export const ROLES = ['owner', 'electrician', 'apprentice', 'mains electrician',
 export type Role = (typeof ROLES)[number];
 
 /** What can be done, as far as not everybody may. */
-export const DEEDS = ['plan', 'accept', 'tick', 'read', 'open jobs', 'settle jobs', 'keep parts', 'people'] as const;
+export const DEEDS = ['plan', 'accept', 'tick', 'read', 'open jobs', 'settle jobs', 'keep parts', 'workshop', 'people'] as const;
 export type Deed = (typeof DEEDS)[number];
 
 /** Who may do what; looking is everybody's. */
@@ -24,6 +24,7 @@ const DEED_WORDS: Readonly<Record<Deed, string>> = {
   'open jobs': 'open a job',
   'settle jobs': 'set a job’s state and day',
   'keep parts': 'keep parts and vehicles for the workshop',
+  workshop: 'change what the workshop says of itself and how it works',
   people: 'invite people and change what they may do',
 };
 

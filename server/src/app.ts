@@ -23,6 +23,7 @@ import type { Queue } from './queue/queue.js';
 import { tickRoutes } from './ticks/routes.js';
 import { tripRoutes } from './trips/routes.js';
 import { vehicleRoutes } from './vehicles/routes.js';
+import { workshopRoutes } from './workshop/routes.js';
 
 export interface AppOptions {
   readonly db: Database;
@@ -69,7 +70,8 @@ export async function buildApp({ db, queue, webRoot, demo = true, proxy = false,
   await app.register(cookie);
   await app.register(rateLimit, { global: false });
   app.get('/api/health', { schema: { response: { 200: z.object({ ok: z.boolean() }) } } }, () => ({ ok: true }));
-  for (const routes of [peopleRoutes, jobRoutes, designRoutes, tickRoutes, readingRoutes, packRoutes, drillRoutes, diagramRoutes, vehicleRoutes, partRoutes]) await app.register(routes(db));
+  for (const routes of [peopleRoutes, jobRoutes, designRoutes, tickRoutes, readingRoutes, packRoutes, drillRoutes, diagramRoutes, vehicleRoutes, partRoutes, workshopRoutes])
+    await app.register(routes(db));
   await app.register(accountRoutes(db, demo));
   await app.register(openRoutes(db, demo));
   await app.register(tripRoutes(db, queue));

@@ -97,7 +97,7 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
       bond,
       layout,
       order,
-      fit: fitSteps(gear, runs, layout, supply.settings, licensed, bond, oldGear(design)),
+      fit: fitSteps(gear, runs, layout, supply.settings, { licensed, torqueNm: design.settings.torqueNm }, bond, oldGear(design)),
       prove: provePlan(design, catalogue, runs, context.inline, settings.readings ?? {}),
     },
     findings,

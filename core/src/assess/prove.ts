@@ -27,5 +27,5 @@ export function provePlan(design: Design, catalogue: Catalogue, runs: readonly S
   const strings = Array.from({ length: bank.strings }, (_, i) => i + 1);
   const circuit = designCircuit(joined, design, bank, inline, { extreme: 'typical', strings, startingBattery: false, alternatorV: null, isolatorClosed: false });
   const sources = circuit.sources.map((s) => ({ ...s, volt: rest }));
-  return proveRows(joined, { circuit: { ...circuit, sources }, restV: rest, ...bankPosts(FIRST_BANK.id, bank.strings > 1 ? 1 : null) }, sensible);
+  return proveRows(joined, { circuit: { ...circuit, sources }, restV: rest, ...bankPosts(FIRST_BANK.id, bank.strings > 1 ? 1 : null), meters: design.settings.meters }, sensible);
 }

@@ -84,7 +84,7 @@ export function assessIn(job: Design, id: string, catalogue: Catalogue, settings
   const plain = assess(design, catalogue, settings);
   if (!isJoined(job)) return plain;
   const there = pluggedInto(job, id, catalogue);
-  const own = withMoreFeeds(plain, there);
+  const own = withMoreFeeds(plain, there, job.settings.torqueNm);
   const facts: JoinedFacts = { design, leads: leadFacts(job, id, catalogue), across: across(job, id, catalogue, own), elsewhere: elsewhere(own, there) };
   // Of a vehicle that only tows or carries nothing is asked but what joins it.
   return withFindings(design, own, stopsFirst([...(hasRig(design) ? own.findings : []), ...judgeJoined(facts)]));

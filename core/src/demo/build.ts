@@ -39,6 +39,9 @@ export function thereBefore(order: number, name: string, change: Partial<Existin
   return { ...BLANK_EXISTING, order, name, ...change };
 }
 
+/** What the made-up workshop says its money by. */
+export const DEMO_RULES: Pick<Design['settings'], 'money'> = { money: { sign: '$', tax: 'GST', taxPercent: 10 } };
+
 interface Changes {
   readonly brief: Partial<Omit<Design['brief'], 'trip' | 'alternator'>> & { readonly trip: Partial<Design['brief']['trip']>; readonly alternator: Partial<Design['brief']['alternator']> };
   readonly supply: Partial<Omit<UsualSupply, 'sun'>> & { readonly sun?: Partial<UsualSupply['sun']> };
@@ -64,7 +67,7 @@ export function designWith(customer: string, c: Changes): Design {
     board: c.board ?? null,
     runs: c.runs ?? {},
     accepted: c.accepted ?? {},
-    settings: { ...blank.settings, ...c.settings },
+    settings: { ...blank.settings, ...DEMO_RULES, ...c.settings },
   };
 }
 

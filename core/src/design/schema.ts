@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { partSchema } from '../catalogue/index.js';
+import { METER_DEFAULTS } from '../verdicts/index.js';
 import { briefSchema, type existingSchema, type traceSchema } from './brief-schema.js';
 import { text, thingId } from './common-schema.js';
 import { type feedSchema, type loadSchema, type PURPOSES } from './load-schema.js';
@@ -20,6 +21,34 @@ const customSchema = z.object({
 });
 
 export const USUAL_CUSTOM: z.infer<typeof customSchema> = { loadMm2: 1.5, coldMm2: 2.5, feedMm2: 10, leadMm2: 16, loadFuseA: 5 };
+
+/** An instrument as its leaflet and its label say: what it may be off by, as a share of what it reads and in its unit, and when it was last checked. */
+const meterClassSchema = z.object({
+  name: text(60).default(''),
+  share: z.number().min(0).max(0.2),
+  absolute: z.number().min(0).max(5),
+  checkedOn: z.iso.date().nullable().default(null),
+});
+export type MeterClass = z.infer<typeof meterClassSchema>;
+
+const metersSchema = z.object({ volt: meterClassSchema, clamp: meterClassSchema, shunt: meterClassSchema });
+
+export const USUAL_METERS: z.infer<typeof metersSchema> = {
+  volt: { name: '', checkedOn: null, ...METER_DEFAULTS.volt },
+  clamp: { name: '', checkedOn: null, ...METER_DEFAULTS.clamp },
+  shunt: { name: '', checkedOn: null, ...METER_DEFAULTS.shunt },
+};
+
+/** Torque by stud where no maker says, N·m. */
+const nm = z.number().min(0.2).max(80);
+const torqueSchema = z.object({ M4: nm, M5: nm, M6: nm, M8: nm, M10: nm });
+
+/** Soft battery inserts are often lower. */
+export const USUAL_TORQUE_NM: z.infer<typeof torqueSchema> = { M4: 1.5, M5: 3, M6: 5, M8: 12, M10: 20 };
+
+/** In what prices are said, and what comes on top; an empty sign: bare planning prices. */
+const moneySchema = z.object({ sign: text(6), tax: text(20), taxPercent: z.number().min(0).max(50) });
+export type Money = z.infer<typeof moneySchema>;
 
 /** The workshop's schools and ways. */
 export const settingsSchema = z.object({
@@ -44,6 +73,10 @@ export const settingsSchema = z.object({
   custom: customSchema.default(USUAL_CUSTOM),
   /** A short above what a block's fuse breaks, behind one that breaks it all: to be looked at, or not to be built so. */
   backup: z.enum(['look', 'stop']).default('look'),
+  /** What readings are judged by. */
+  meters: metersSchema.default(USUAL_METERS),
+  torqueNm: torqueSchema.default(USUAL_TORQUE_NM),
+  money: moneySchema.default({ sign: '', tax: '', taxPercent: 0 }),
 });
 
 /** One job's design: the only document that is edited, always by patches. */

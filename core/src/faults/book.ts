@@ -2,7 +2,7 @@ import { assess } from '../assess/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import { circuitPlan, type CircuitPlan } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
-import { readingTolerance } from '../verdicts/index.js';
+import { asOwned, readingTolerance } from '../verdicts/index.js';
 import { complaintsOf } from './complaints.js';
 import { SOUND, type Fault } from './fault.js';
 import { faultsInBatteries } from './in-batteries.js';
@@ -55,7 +55,7 @@ export function faultBook(design: Design, catalogue: Catalogue): FaultBook | nul
   const plan = circuitPlan(design, catalogue, assess(design, catalogue));
   const sound = plan && settled(plan, situationsOf(plan));
   if (!plan || !sound) return null;
-  const probes = probesOf(plan, sound);
+  const probes = probesOf(plan, sound).map((p) => ({ ...p, meter: asOwned(p.meter, design.settings.meters) }));
   const readAll = (fault: Fault, s: Settled): readonly number[] => probes.map((p) => p.read(s.get(p.situation)!, fault));
   const all = [SOUND, ...faultsInRuns(plan), ...faultsInBoxes(plan), ...faultsInBatteries(plan)].map((fault) => {
     const s = under(plan, fault, sound);

@@ -1,5 +1,4 @@
 export type { OldGear } from './spaces.js';
 export type { FitStep } from './step.js';
 export * from './steps.js';
-export * from './torque.js';
 export { buildPlan, type BuildPlan, type Visit } from './visits.js';

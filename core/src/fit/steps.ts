@@ -1,4 +1,5 @@
 import type { Bond } from '../circuit/index.js';
+import type { Settings } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 import { studOf } from '../order/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
@@ -8,7 +9,6 @@ import type { DeviceSetting } from '../supply/index.js';
 import { crimperFor, joinMin, MINUTES, placeMin, pullMin } from './how.js';
 import { boxSteps, fanSteps, oldSteps, type OldGear } from './spaces.js';
 import { AT_LARGE, type FitStep } from './step.js';
-import { TORQUE_NM } from './torque.js';
 
 const SAFE: readonly FitStep[] = [
   {
@@ -74,22 +74,24 @@ function powerSteps(before: readonly FitStep[], branches: number, licensed: bool
   ];
 }
 
-function lug(run: Fitted): string {
+type TorqueNm = Settings['torqueNm'];
+
+function lug(run: Fitted, torqueNm: TorqueNm): string {
   const stud = studOf(run.figures.areaMm2);
-  return `${stud}, ${TORQUE_NM[stud]} N·m unless the maker says`;
+  return `${stud}, ${torqueNm[stud]} N·m unless the maker says`;
 }
 
 /** Zones of a run’s two ends, by name. */
 type Places = (gear: string) => string;
 
 /** Crimping and tightening where the run ends: once where both ends are in one place, else at each. */
-function joinSteps(run: Fitted, places: Places): FitStep[] {
+function joinSteps(run: Fitted, places: Places, torqueNm: TorqueNm): FitStep[] {
   const { spec, figures: f } = run;
   const [from, to] = [places(spec.from.gear), places(spec.to.gear)];
   const far = to !== from;
   const how = {
     section: 'join and tighten' as const,
-    detail: `Heat-shrink on first; strip the barrel’s depth + 1 mm; ${lug(run)}`,
+    detail: `Heat-shrink on first; strip the barrel’s depth + 1 mm; ${lug(run, torqueNm)}`,
     tool: crimperFor(f.areaMm2),
     minutes: joinMin(f.areaMm2) * (far ? 1 : 2),
   };
@@ -141,9 +143,9 @@ function pullStep(run: Fitted, places: Places, holes: ReadonlySet<string> = new 
 }
 
 /** Steps of a feed that is fitted once more, in another vehicle. */
-export function feedSteps(run: Fitted): readonly FitStep[] {
+export function feedSteps(run: Fitted, torqueNm: TorqueNm): readonly FitStep[] {
   const there: Places = () => AT_LARGE;
-  return [pullStep(run, there), ...joinSteps(run, there)].map((s) => ({ ...s, after: s.after.filter((a) => !a.startsWith('place-')) }));
+  return [pullStep(run, there), ...joinSteps(run, there, torqueNm)].map((s) => ({ ...s, after: s.after.filter((a) => !a.startsWith('place-')) }));
 }
 
 /** A hole a stretch, before anything is pulled through it. */
@@ -228,13 +230,20 @@ function settingSteps(settings: readonly DeviceSetting[], gear: readonly Gear[])
   }));
 }
 
+/** How a build is done beside what is built. */
+export interface FitWays {
+  /** A licensed electrician has the 230 V side. */
+  readonly licensed: boolean;
+  readonly torqueNm: TorqueNm;
+}
+
 /** The build in an order that works at the vehicle: safe, place, pull, join, power. */
 export function fitSteps(
   gear: readonly Gear[],
   runs: readonly SizedRun[],
   layout: LayoutFigures,
   settings: readonly DeviceSetting[],
-  licensed: boolean,
+  ways: FitWays,
   bond: Bond | null,
   old: readonly OldGear[] = [],
 ): FitStep[] {
@@ -267,11 +276,11 @@ export function fitSteps(
     ...holes,
     ...fitted.map((r) => pullStep(r, places, cut)),
     ...all.filter((r) => r.spec.existing).map((r) => tapStep(r, places)),
-    ...fitted.flatMap((r) => (r.spec.provision ? [provisionStep(r, places)] : joinSteps(r, places))),
+    ...fitted.flatMap((r) => (r.spec.provision ? [provisionStep(r, places)] : joinSteps(r, places, ways.torqueNm))),
     ...(bond ? [bondStep(bond, places)] : []),
     ...settingSteps(settings, gear),
   ];
-  const steps = [...build, ...powerSteps(build, all.filter((r) => r.spec.role === 'load feed').length, licensed)];
+  const steps = [...build, ...powerSteps(build, all.filter((r) => r.spec.role === 'load feed').length, ways.licensed)];
   // What is not a step of this job is waited for by none.
   const ids = new Set(steps.map((s) => s.id));
   return steps.map((s) => {

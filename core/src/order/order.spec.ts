@@ -3,7 +3,8 @@ import { assess, type Assessment } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import type { Design } from '../design/index.js';
-import { fitSteps, TORQUE_NM } from '../fit/index.js';
+import { USUAL_TORQUE_NM } from '../design/index.js';
+import { fitSteps } from '../fit/index.js';
 import { studOf } from './list.js';
 
 const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
@@ -109,7 +110,7 @@ describe('the fitting steps', () => {
 
   it('name stud and torque by the cable', () => {
     expect([10, 16, 70, 95].map(studOf)).toEqual(['M6', 'M8', 'M8', 'M10']);
-    expect(TORQUE_NM[studOf(50)]).toBe(12);
+    expect(USUAL_TORQUE_NM[studOf(50)]).toBe(12);
     const step = of(demo('vet')).fit.find((s) => s.id === 'join-start-charger')!;
     expect(step.detail).toContain('M8, 12 N·m unless the maker says');
   });
@@ -126,5 +127,5 @@ describe('the fitting steps', () => {
   });
 
   it('are just making safe and first power where nothing is fitted', () =>
-    expect(new Set(fitSteps([], [], EMPTY_LAYOUT, [], false, null).map((s) => s.section))).toEqual(new Set(['make safe', 'first power'])));
+    expect(new Set(fitSteps([], [], EMPTY_LAYOUT, [], { licensed: false, torqueNm: USUAL_TORQUE_NM }, null).map((s) => s.section))).toEqual(new Set(['make safe', 'first power'])));
 });

@@ -1,6 +1,6 @@
 import { type Circuit, type CircuitLoad, type LoadAlone, loadsAlone } from '../network/index.js';
 import type { Fitted, SizedRun } from '../routes/index.js';
-import { type Meter, readingTolerance } from '../verdicts/index.js';
+import { asOwned, type Meter, type Meters, readingTolerance } from '../verdicts/index.js';
 import type { Expected } from './verdict.js';
 
 /** One reading to take, with what it should be. */
@@ -20,6 +20,8 @@ export interface ProveBasis {
   /** Nodes of the house battery's posts. */
   readonly plus: string;
   readonly minus: string;
+  /** What the readings are taken with. */
+  readonly meters: Meters;
 }
 
 const VOLTMETER: Meter = { kind: 'volt' };
@@ -35,17 +37,18 @@ function loadOf(run: Fitted): CircuitLoad {
 }
 
 function rowFor(run: Fitted, alone: LoadAlone, basis: ProveBasis): ProveRow {
+  const voltmeter = asOwned(VOLTMETER, basis.meters);
   const dropV = alone.watchedV - alone.volt;
   return {
     id: `volts-${run.spec.id}`,
     where: run.spec.to.name,
     state: 'engine off, only this on',
-    meter: VOLTMETER,
+    meter: voltmeter,
     unit: 'V',
     expected: alone.volt,
     dropV,
-    tolerance: readingTolerance(VOLTMETER, alone.volt, alone.volt, dropV),
-    mostV: basis.restV + Math.SQRT2 * readingTolerance(VOLTMETER, basis.restV, basis.restV),
+    tolerance: readingTolerance(voltmeter, alone.volt, alone.volt, dropV),
+    mostV: basis.restV + Math.SQRT2 * readingTolerance(voltmeter, basis.restV, basis.restV),
     run: run.spec.name,
     currentA: alone.amp,
   };
@@ -56,7 +59,7 @@ function rowFor(run: Fitted, alone: LoadAlone, basis: ProveBasis): ProveRow {
  * battery's own reading at rest, once it is typed, is what the rest is reckoned from.
  */
 export function proveRows(runs: readonly SizedRun[], basis: ProveBasis, measured: boolean): ProveRow[] {
-  const meter = measured ? VOLTMETER : UNKNOWN_CHARGE;
+  const meter = measured ? asOwned(VOLTMETER, basis.meters) : UNKNOWN_CHARGE;
   const battery: ProveRow = {
     id: BATTERY_ROW,
     where: 'House battery posts',

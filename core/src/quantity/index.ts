@@ -1,5 +1,6 @@
 export * from './constants.js';
 export * from './format.js';
 export * from './memoize.js';
+export * from './money.js';
 export * from './typed-number.js';
 export * from './sentence.js';

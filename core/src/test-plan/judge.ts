@@ -1,6 +1,6 @@
 import { judgeReading, type Judged, type ReadIn } from '../prove/index.js';
 import { figure } from '../quantity/index.js';
-import { judgeConverter } from '../verdicts/index.js';
+import { asOwned, judgeConverter } from '../verdicts/index.js';
 import { type Converts, FULL_FROM_PERCENT, type TestGroup, type TestPlan, type TestRow } from './plan.js';
 
 /** Key under which what stands beside a group's readings is kept. @example besideKey('sun', 'charge') // 'sun.charge' */
@@ -37,8 +37,8 @@ export function impossiblePairs(plan: TestPlan, readings: Readings): readonly { 
   return plan.converters.flatMap((c) => {
     const [inV, inA, outV, outA] = c.rows.map((r) => readings[r]);
     if (inV === undefined || inA === undefined || outV === undefined || outA === undefined) return [];
-    const volt = (value: number) => ({ value, meter: { kind: 'volt' as const } });
-    const amp = (value: number) => ({ value, meter: { kind: 'clamp' as const } });
+    const volt = (value: number) => ({ value, meter: asOwned({ kind: 'volt' }, plan.meters) });
+    const amp = (value: number) => ({ value, meter: asOwned({ kind: 'clamp' }, plan.meters) });
     const v = judgeConverter({ kind: 'converter', inV: volt(inV), inA: amp(inA), outV: volt(outV), outA: amp(outA), ratedW: c.ratedW, efficiency: c.efficiency, steady: true });
     if (v.verdict !== 'impossible') return [];
     const liar = v.liar ? ` Of the four the ${SIDE[v.liar]} would need the least error: read that again first.` : '';

@@ -6,7 +6,7 @@ import { probesThatProve } from '../faults/index.js';
 import { fromInlet } from '../plant/index.js';
 import type { ProveRow } from '../prove/index.js';
 import { sentence } from '../quantity/index.js';
-import { readingTolerance } from '../verdicts/index.js';
+import { asOwned, type Meters, readingTolerance } from '../verdicts/index.js';
 import { asPlanned, lookFor, moreProbes, type PlanProbe, STANDS, type Stand } from './more.js';
 
 /** A bank is charged with what it takes only while it is well below full. */
@@ -46,6 +46,8 @@ export interface Converts {
 export interface TestPlan {
   readonly groups: readonly TestGroup[];
   readonly converters: readonly Converts[];
+  /** What the readings are taken with. */
+  readonly meters: Meters;
 }
 
 function rowOf(p: PlanProbe, stand: Stand, s: SettledState): TestRow {
@@ -93,12 +95,13 @@ function convertsOf(plan: NonNullable<ReturnType<typeof circuitPlan>>, there: Re
 export function testPlan(design: Design, catalogue: Catalogue): TestPlan | null {
   const plan = circuitPlan(design, catalogue, assess(design, catalogue));
   if (!plan) return null;
-  const probes = [...probesThatProve(plan).map(asPlanned), ...moreProbes(plan)];
+  const { meters } = design.settings;
+  const probes = [...probesThatProve(plan).map(asPlanned), ...moreProbes(plan)].map((p) => ({ ...p, meter: asOwned(p.meter, meters) }));
   const mains = fromInlet(plan.plant).length > 0;
   const groups = STANDS.flatMap((stand): TestGroup[] => {
     const asked = probes.filter((p) => p.stand === stand.id);
     const s = asked.length ? settle(plan, { ...stand.state, mains: stand.state.mains && mains }) : null;
     return s?.ok ? [{ id: stand.id, words: stand.words, minutes: stand.minutes, also: stand.also, rows: asked.map((p) => rowOf(p, stand, s)) }] : [];
   });
-  return { groups, converters: convertsOf(plan, new Set(groups.flatMap((g) => g.rows.map((r) => r.id)))) };
+  return { groups, converters: convertsOf(plan, new Set(groups.flatMap((g) => g.rows.map((r) => r.id)))), meters };
 }

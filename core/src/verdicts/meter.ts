@@ -15,6 +15,12 @@ export const meterSchema = z.object({
 });
 export type Meter = z.infer<typeof meterSchema>;
 
+/** The instruments of a workshop, one of each kind. */
+export type Meters = Readonly<Record<Meter['kind'], { readonly share: number; readonly absolute: number }>>;
+
+/** A meter that says nothing of its own, as the workshop's instrument of its kind. @example asOwned({ kind: 'clamp' }, { ...METER_DEFAULTS, clamp: { share: 0.02, absolute: 0.1 } }).share // 0.02 */
+export const asOwned = (meter: Meter, meters: Meters): Meter => ({ ...meter, share: meter.share ?? meters[meter.kind].share, absolute: meter.absolute ?? meters[meter.kind].absolute });
+
 /** What an instrument showed. */
 export const readSchema = z.object({ value: z.number(), meter: meterSchema });
 export type Read = z.infer<typeof readSchema>;

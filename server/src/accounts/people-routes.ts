@@ -1,11 +1,11 @@
-import { changePersonSchema, colleagueSchema, joinSchema, mayNot, newPasswordSchema, resetSchema, roleSchema, setUpSchema, standingSchema } from '@meridex/contract';
+import { changePersonSchema, colleagueSchema, joinSchema, mayNot, newPasswordSchema, resetSchema, roleSchema, setUpSchema, signedInSchema, standingSchema } from '@meridex/contract';
 import type { FastifyReply } from 'fastify';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
 import { DEMO } from '../demo/account.js';
-import { allowed, COOKIE, giveSession, personOf, signedIn } from '../http/guard.js';
-import { changePassword, changePerson, colleagues, endSessions, hasAccount, invitation, invite, isEmpty, join, resetPassword, setUp, type Done } from './people.js';
+import { allowed, browserOf, COOKIE, giveSession, personOf, signedIn } from '../http/guard.js';
+import { changePassword, changePerson, colleagues, endSession, endSessions, hasAccount, invitation, invite, isEmpty, join, ownSessions, resetPassword, setUp, type Done } from './people.js';
 
 const message = z.object({ message: z.string() });
 const nothing = z.null();
@@ -22,7 +22,7 @@ export const openRoutes =
   async (app) => {
     app.get('/api/standing', { schema: { response: { 200: standingSchema } } }, async () => ({ empty: await isEmpty(db), demo: demo && (await hasAccount(db, DEMO.email)) ? DEMO.email : null }));
     app.post('/api/standing', { config: LIMIT, schema: { body: setUpSchema, response: { 201: nothing, ...REFUSALS } } }, async (request, reply) => {
-      const made = await setUp(db, request.body);
+      const made = await setUp(db, { ...request.body, browser: browserOf(request) });
       return made.ok ? giveSession(reply, made.value).code(201).send(null) : refuse(reply, made);
     });
     app.get(
@@ -34,7 +34,7 @@ export const openRoutes =
       },
     );
     app.post('/api/invites/:token', { config: LIMIT, schema: { params: byToken, body: joinSchema, response: { 201: nothing, ...REFUSALS } } }, async (request, reply) => {
-      const joined = await join(db, request.params.token, request.body);
+      const joined = await join(db, request.params.token, { ...request.body, browser: browserOf(request) });
       return joined.ok ? giveSession(reply, joined.value).code(201).send(null) : refuse(reply, joined);
     });
   };
@@ -65,6 +65,13 @@ export const peopleRoutes =
     app.put('/api/session/password', { config: LIMIT, schema: { body: newPasswordSchema, response: { 204: nothing, ...REFUSALS } } }, async (request, reply) => {
       const person = personOf(request);
       const r = await db.inWorkshop(person.workshopId, (tx) => changePassword(tx, person, request.cookies[COOKIE]!, request.body));
+      return r.ok ? reply.code(204).send(null) : refuse(reply, r);
+    });
+    app.get('/api/session/all', { schema: { response: { 200: z.array(signedInSchema) } } }, (request) =>
+      db.inWorkshop(personOf(request).workshopId, (tx) => ownSessions(tx, personOf(request), request.cookies[COOKIE]!)),
+    );
+    app.delete('/api/session/all/:id', { schema: { params: z.object({ id: z.string().max(40) }), response: { 204: nothing, ...REFUSALS } } }, async (request, reply) => {
+      const r = await db.inWorkshop(personOf(request).workshopId, (tx) => endSession(tx, personOf(request), request.params.id));
       return r.ok ? reply.code(204).send(null) : refuse(reply, r);
     });
     app.delete('/api/people/:id/sessions', { schema: { params, response: { 204: nothing, ...REFUSALS } } }, async (request, reply) => {

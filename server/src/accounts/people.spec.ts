@@ -86,6 +86,7 @@ describe('an installation without the demo', () => {
         read: async (c) => (await call('POST', `/api/jobs/${jobId}/readings`, c, { id: crypto.randomUUID(), rowId: 'r', value: 12, unit: 'V', revision: 1 })).statusCode,
         'settle jobs': async (c) => (await call('PATCH', `/api/jobs/${jobId}`, c, { state: 'quoted', note: 'asked by mail' })).statusCode,
         'open jobs': async (c) => (await call('POST', '/api/jobs', c, { customer: 'Another', promisedOn: null })).statusCode,
+        workshop: async (c) => (await call('PUT', '/api/workshop', c, { name: 'Shed', address: '', phone: '', licence: '', rules: null })).statusCode,
         'keep parts': async (c) => (await call('POST', '/api/parts', c, { kind: 'battery', name: 'attic', chemistry: 'agm', capacityAh: 100 })).statusCode,
       };
       for (const role of ROLES) {

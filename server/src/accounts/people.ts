@@ -1,11 +1,14 @@
-import type { Colleague, Join, Role, SetUp } from '@meridex/contract';
-import { and, asc, eq, isNull, gt, ne, sql } from 'drizzle-orm';
+import type { Colleague, Join, Role, SetUp, SignedIn } from '@meridex/contract';
+import { and, asc, desc, eq, isNull, gt, ne, sql } from 'drizzle-orm';
 import type { Database, Tx } from '../db/client.js';
 import { accounts, installation, invites, sessions, workshops } from '../db/schema.js';
 import { hashPassword, hashToken, newToken, passwordFits } from './password.js';
-import { openSession, type Person } from './store.js';
+import { type Credentials, openSession, type Person } from './store.js';
 
 const INVITE_DAYS = 7;
+
+/** What somebody is signed in from. */
+type Seen = Pick<Credentials, 'browser'>;
 
 /** What was asked, or why it cannot be, in words with the answer's status. */
 export type Done<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly status: 403 | 404 | 409 | 422; readonly message: string };
@@ -37,16 +40,16 @@ export const hasAccount = (db: Database, email: string): Promise<boolean> =>
       ).length === 1,
   );
 
-async function addAccount(tx: Tx, workshopId: string, role: Role, who: Join): Promise<string> {
+async function addAccount(tx: Tx, workshopId: string, role: Role, who: Join & Seen): Promise<string> {
   const [row] = await tx
     .insert(accounts)
     .values({ workshopId, email: who.email.trim().toLowerCase(), name: who.name, role, passwordHash: await hashPassword(who.password) })
     .returning({ id: accounts.id });
-  return openSession(tx, workshopId, row!.id);
+  return openSession(tx, { workshopId, accountId: row!.id, browser: who.browser });
 }
 
 /** The first workshop of an installation with its owner, who is signed in: the session's token. Two first visitors at once: one of them is told. */
-export async function setUp(db: Database, asked: SetUp): Promise<Done<string>> {
+export async function setUp(db: Database, asked: SetUp & Seen): Promise<Done<string>> {
   const workshopId = crypto.randomUUID();
   try {
     const token = await db.inWorkshop(workshopId, async (tx) => {
@@ -96,7 +99,7 @@ export async function invitation(db: Database, token: string): Promise<Done<{ re
 }
 
 /** Somebody joins by an invitation, once, and is signed in. */
-export async function join(db: Database, token: string, who: Join): Promise<Done<string>> {
+export async function join(db: Database, token: string, who: Join & Seen): Promise<Done<string>> {
   const found = await openInvite(db, token);
   if (!found) return refused(404, OVER);
   try {
@@ -176,4 +179,27 @@ export async function changePassword(tx: Tx, you: Person, token: string, asked: 
 /** Signs somebody out everywhere; of one's own sessions the one that asks stays. */
 export async function endSessions(tx: Tx, id: string, keepToken: string): Promise<void> {
   await tx.delete(sessions).where(and(eq(sessions.accountId, id), ne(sessions.tokenHash, hashToken(keepToken))));
+}
+
+/** Letters of a session's hash that name it in one's own list. */
+const ID_LETTERS = 16;
+
+/** Where one is signed in, the latest first. */
+export async function ownSessions(tx: Tx, you: Person, token: string): Promise<SignedIn[]> {
+  const rows = await tx
+    .select()
+    .from(sessions)
+    .where(and(eq(sessions.accountId, you.accountId), gt(sessions.expiresAt, sql`now()`)))
+    .orderBy(desc(sessions.createdAt));
+  const here = hashToken(token);
+  return rows.map((s) => ({ id: s.tokenHash.slice(0, ID_LETTERS), browser: s.browser, since: s.createdAt, until: s.expiresAt, here: s.tokenHash === here }));
+}
+
+/** Ends one of one's own sessions. */
+export async function endSession(tx: Tx, you: Person, id: string): Promise<Done<null>> {
+  const ended = await tx
+    .delete(sessions)
+    .where(and(eq(sessions.accountId, you.accountId), sql`left(${sessions.tokenHash}, ${ID_LETTERS}) = ${id}`))
+    .returning({ of: sessions.accountId });
+  return ended.length ? done(null) : refused(404, 'You are not signed in there any more.');
 }

@@ -3,7 +3,8 @@ import { z } from 'zod';
 import { personSchema } from '@meridex/contract';
 import type { Database } from '../db/client.js';
 import { DEMO } from '../demo/account.js';
-import { COOKIE, giveSession, personOf, signedIn } from '../http/guard.js';
+import { browserOf, COOKIE, giveSession, personOf, signedIn } from '../http/guard.js';
+import { slowDown } from './slow-down.js';
 import { personByToken, signIn, signOut, type Person } from './store.js';
 
 const message = z.object({ message: z.string() });
@@ -12,16 +13,24 @@ const shown = ({ name, email, role, workshop }: Person): z.infer<typeof personSc
 export const accountRoutes =
   (db: Database, demo: boolean): FastifyPluginAsyncZod =>
   async (app) => {
+    const slow = slowDown(db);
     app.post(
       '/api/session',
       {
         config: { rateLimit: { max: 20, timeWindow: '1 minute' } },
-        schema: { body: z.object({ email: z.string().max(200), password: z.string().max(200) }), response: { 200: personSchema, 401: message } },
+        schema: { body: z.object({ email: z.string().max(200), password: z.string().max(200) }), response: { 200: personSchema, 401: message, 429: message } },
       },
       async (request, reply) => {
-        const off = !demo && request.body.email.trim().toLowerCase() === DEMO.email;
-        const done = off ? null : await signIn(db, request.body.email, request.body.password);
-        if (!done) return reply.code(401).send({ message: 'Address and password do not belong together.' });
+        const address = request.body.email.trim().toLowerCase();
+        const waitS = await slow.leftS(address);
+        if (waitS > 0) return reply.code(429).send({ message: `Too many tries for this address failed: the next is looked at in ${waitS} s.` });
+        const off = !demo && address === DEMO.email;
+        const done = off ? null : await signIn(db, { ...request.body, browser: browserOf(request) });
+        if (!done) {
+          await slow.failed(address);
+          return reply.code(401).send({ message: 'Address and password do not belong together.' });
+        }
+        await slow.fits(address);
         giveSession(reply, done.token);
         return shown(done.person);
       },

@@ -26,22 +26,29 @@ async function personOf(db: Database, workshopId: string, accountId: string): Pr
   });
 }
 
+export interface Credentials {
+  readonly email: string;
+  readonly password: string;
+  /** What it is signed in from, as one's list of sessions shows it. */
+  readonly browser: string;
+}
+
 /** Signs in; null when address and password do not belong together. */
-export async function signIn(db: Database, email: string, password: string): Promise<{ readonly person: Person; readonly token: string } | null> {
+export async function signIn(db: Database, { email, password, browser }: Credentials): Promise<{ readonly person: Person; readonly token: string } | null> {
   const address = email.trim().toLowerCase();
   const account = await db.withSetting('app.sign_in_email', address, async (tx) => (await tx.select().from(accounts).where(eq(accounts.email, address)))[0]);
   const fits = await passwordFits(account?.passwordHash ?? (await nobody), password);
   if (!account || account.endedAt !== null || !fits) return null;
-  const token = await db.inWorkshop(account.workshopId, (tx) => openSession(tx, account.workshopId, account.id));
+  const token = await db.inWorkshop(account.workshopId, (tx) => openSession(tx, { workshopId: account.workshopId, accountId: account.id, browser }));
   const person = await personOf(db, account.workshopId, account.id);
   return person && { person, token };
 }
 
 /** A new session's token; those of the account that have run out are cleared by the way. */
-export async function openSession(tx: Tx, workshopId: string, accountId: string): Promise<string> {
+export async function openSession(tx: Tx, of: Pick<typeof sessions.$inferInsert, 'workshopId' | 'accountId' | 'browser'>): Promise<string> {
   const { token, tokenHash } = newToken();
-  await tx.delete(sessions).where(and(eq(sessions.accountId, accountId), lt(sessions.expiresAt, sql`now()`)));
-  await tx.insert(sessions).values({ tokenHash, workshopId, accountId, expiresAt: new Date(Date.now() + SESSION_DAYS * 86_400_000).toISOString() });
+  await tx.delete(sessions).where(and(eq(sessions.accountId, of.accountId), lt(sessions.expiresAt, sql`now()`)));
+  await tx.insert(sessions).values({ tokenHash, ...of, expiresAt: new Date(Date.now() + SESSION_DAYS * 86_400_000).toISOString() });
   return token;
 }
 

@@ -5,7 +5,15 @@ import { boolean, date, doublePrecision, integer, jsonb, pgTable, primaryKey, te
 const id = () => uuid('id').primaryKey().defaultRandom();
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' }).notNull().defaultNow();
 
-export const workshops = pgTable('workshops', { id: id(), name: text('name').notNull(), createdAt: at('created_at') });
+/** What a workshop says of itself beside its name, and how it works: the rules that a new job begins with; null: the usual ones. */
+export interface WorkshopSettings {
+  readonly address?: string;
+  readonly phone?: string;
+  readonly licence?: string;
+  readonly rules?: Design['settings'] | null;
+}
+
+export const workshops = pgTable('workshops', { id: id(), name: text('name').notNull(), settings: jsonb('settings').$type<WorkshopSettings>().notNull().default({}), createdAt: at('created_at') });
 
 const workshopId = () =>
   uuid('workshop_id')
@@ -32,8 +40,13 @@ export const sessions = pgTable('sessions', {
     .notNull()
     .references(() => accounts.id),
   expiresAt: timestamp('expires_at', { withTimezone: true, mode: 'string' }).notNull(),
+  /** What the browser said that it is. */
+  browser: text('browser').notNull().default(''),
   createdAt: at('created_at'),
 });
+
+/** Tries to sign in that failed, by the hash of the typed address, known or not; gone with the next that fits. */
+export const failedSignIns = pgTable('failed_sign_ins', { addressHash: text('address_hash').primaryKey(), count: integer('count').notNull(), lastAt: at('last_at') });
 
 /** A link by which somebody joins; only the hash of its token is kept, and it is used once. */
 export const invites = pgTable('invites', {

@@ -1,4 +1,4 @@
-import { assess, DEMO_JOBS, catalogueOf, type DemoJob, testPlan } from '@meridex/core';
+import { assess, blankDesign, DEMO_JOBS, DEMO_RULES, catalogueOf, type DemoJob, testPlan } from '@meridex/core';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import { sql } from 'drizzle-orm';
 import pg from 'pg';
@@ -40,7 +40,10 @@ export async function loadDemo(ownerUrl: string): Promise<boolean> {
     return await drizzle(client, { schema }).transaction(async (tx) => {
       if ((await tx.select().from(schema.installation)).length) return false;
       await tx.insert(schema.installation).values({});
-      const [workshop] = await tx.insert(schema.workshops).values({ name: DEMO.workshop }).returning();
+      const [workshop] = await tx
+        .insert(schema.workshops)
+        .values({ name: DEMO.workshop, settings: { ...DEMO.says, rules: { ...blankDesign('').settings, ...DEMO_RULES } } })
+        .returning();
       const workshopId = workshop!.id;
       await tx.execute(sql`select set_config('app.workshop_id', ${workshopId}, true)`);
       await tx.insert(schema.accounts).values({ workshopId, email: DEMO.email, name: DEMO.name, role: 'owner', passwordHash: await hashPassword(DEMO.password) });

@@ -34,6 +34,9 @@ export const allowed =
     if (words !== null) await reply.code(403).send({ message: words });
   };
 
+/** What a request comes from, as far as a browser says it: a phone or tablet, else a desk. */
+export const browserOf = ({ headers }: FastifyRequest): string => (headers['sec-ch-ua-mobile'] === '?1' || /Mobi/.test(headers['user-agent'] ?? '') ? 'phone or tablet' : 'desk');
+
 /** Gives the browser its session: kept from scripts and other sites, over TLS from plain connections too. */
 export function giveSession(reply: FastifyReply, token: string): FastifyReply {
   return reply.setCookie(COOKIE, token, { path: '/', httpOnly: true, sameSite: 'strict', secure: 'auto', maxAge: SESSION_DAYS * 86400 });

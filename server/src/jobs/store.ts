@@ -4,6 +4,7 @@ import { eq } from 'drizzle-orm';
 import type { Tx } from '../db/client.js';
 import { jobs, vehicles } from '../db/schema.js';
 import { firstRevision } from '../designs/store.js';
+import { ownWorkshop } from '../workshop/store.js';
 import { customerId } from './register.js';
 
 export async function jobExists(tx: Tx, jobId: string): Promise<boolean> {
@@ -20,7 +21,9 @@ export interface NewJob {
 
 /** Opens a job with its first revision; the id. */
 export async function createJob(tx: Tx, workshopId: string, author: string, n: NewJob): Promise<string> {
-  const design = n.design ?? blankDesign(n.customer);
+  const rules = n.design ? null : (await ownWorkshop(tx)).rules;
+  const blank = n.design ?? blankDesign(n.customer);
+  const design = rules ? { ...blank, settings: rules } : blank;
   const owner = await customerId(tx, workshopId, n.customer);
   const [vehicle] = await tx.insert(vehicles).values({ workshopId, customerId: owner, kind: design.brief.vehicleKind, plate: design.brief.plate }).returning({ id: vehicles.id });
   const [job] = await tx

@@ -1,5 +1,7 @@
+import type { Workshop } from '@meridex/contract';
 import type { Pack, PackTable } from '@meridex/core';
 import type { Content, TableCell } from 'pdfmake';
+import { headLine } from './head.js';
 import { printed } from '../paper/fonts.js';
 
 const INK = '#1D2629';
@@ -31,7 +33,8 @@ function tableOf(t: PackTable): Content {
 const list = (title: string, items: readonly string[]): Content[] => (items.length ? [{ text: title, style: 'h2' }, { ul: items.map(spelt) }] : []);
 
 /** Sets the hand-over pack on A4. */
-export function packPdf(pack: Pack, workshop: string, revision: number, day: string): Promise<Buffer> {
+export function packPdf(pack: Pack, from: Workshop, revision: number, day: string): Promise<Buffer> {
+  const workshop = from.name;
   return printed({
     info: { title: `${pack.title}, hand-over pack`, author: workshop },
     pageSize: 'A4',
@@ -46,6 +49,7 @@ export function packPdf(pack: Pack, workshop: string, revision: number, day: str
       margin: [0, 20, 0, 0],
     }),
     content: [
+      { text: headLine(from), style: 'muted', margin: [0, 0, 0, 10] },
       { text: pack.title, style: 'h1' },
       { text: `${pack.vehicle} · hand-over pack of ${day}`, style: 'muted', margin: [0, 2, 0, 12] },
       { table: { widths: [170, '*'], body: pack.summary.map(([k, v]) => [{ text: k, color: MUTED }, { text: spelt(v) }]) }, layout: 'noBorders' },

@@ -7,6 +7,7 @@ import { newestRevision } from '../designs/store.js';
 import { personOf, signedIn } from '../http/guard.js';
 import { latest, readingsOf } from '../readings/store.js';
 import { ticksOf } from '../ticks/store.js';
+import { ownWorkshop } from '../workshop/store.js';
 import { packPdf } from './paper.js';
 
 export const packRoutes =
@@ -18,7 +19,7 @@ export const packRoutes =
       const { jobId } = request.params;
       const found = await db.inWorkshop(person.workshopId, async (tx) => {
         const revision = await newestRevision(tx, jobId);
-        return revision && { revision, readings: latest(await readingsOf(tx, jobId)), ticks: await ticksOf(tx, jobId) };
+        return revision && { revision, readings: latest(await readingsOf(tx, jobId)), ticks: await ticksOf(tx, jobId), workshop: await ownWorkshop(tx) };
       });
       if (!found) return reply.code(404).send({ message: 'This job is not in your workshop.' });
       const { vehicle } = request.query;
@@ -32,7 +33,7 @@ export const packRoutes =
       const ticked = new Set(Object.entries(recordsOf(vehicle, done)).flatMap(([step, is]) => (is ? [step] : [])));
       const left = { readings: taken, plan: testPlan(design, catalogueOf(job)), ticked };
       const pack = handOverPack(design, assessIn(job, vehicle, catalogueOf(job), { readings: values }), vehicleOf(design).name, left);
-      const pdf = await packPdf(pack, person.workshop, number, new Date().toISOString().slice(0, 10));
+      const pdf = await packPdf(pack, found.workshop, number, new Date().toISOString().slice(0, 10));
       const name = `${pack.title.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-pack.pdf`;
       return reply.header('content-disposition', `inline; filename="${name}"`).type('application/pdf').send(pdf);
     });

@@ -14,6 +14,7 @@ export const routes: Routes = [
   { path: 'sign-in', title: 'Sign in · Meridex', loadComponent: () => import('./sign-in/sign-in').then((m) => m.SignIn) },
   { path: 'join/:token', title: 'Join · Meridex', loadComponent: () => import('./sign-in/join').then((m) => m.JoinPage) },
   { path: 'people', canActivate: [signedIn], title: 'People · Meridex', loadComponent: () => import('./people/people').then((m) => m.PeoplePage) },
+  { path: 'workshop', canActivate: [signedIn], title: 'Workshop · Meridex', loadComponent: () => import('./workshop/workshop').then((m) => m.WorkshopPage) },
   { path: 'parts', canActivate: [signedIn], title: 'Parts · Meridex', loadComponent: () => import('./parts/parts').then((m) => m.PartsPage) },
   { path: '', pathMatch: 'full', canActivate: [signedIn], title: 'Bay sheet · Meridex', loadComponent: () => import('./bay-sheet/bay-sheet').then((m) => m.BaySheet) },
   {

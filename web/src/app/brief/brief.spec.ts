@@ -6,7 +6,7 @@ import { VehicleSheet } from './vehicle';
 
 interface Inside {
   setKind(kind: Design['brief']['vehicleKind']): void;
-  setWay(change: Partial<Design['settings']>): void;
+  setWay(changed: { words: string; change: Partial<Design['settings']> }): void;
 }
 const inside = (c: VehicleSheet): Inside => c as unknown as Inside;
 const labelled = (element: HTMLElement, label: string): HTMLInputElement | null => element.querySelector(`input[aria-label="${label}"]`);
@@ -63,11 +63,11 @@ describe('the vehicle’s sheet', () => {
       return r.figures;
     };
     const plain = feed();
-    inside(fixture.componentInstance).setWay({ series: 'gauge' });
+    inside(fixture.componentInstance).setWay({ words: 'gauge', change: { series: 'gauge' } });
     expect(feed().size).toMatch(/^\d+ B&S \(\d+(\.\d+)? mm²\)$/);
-    inside(fixture.componentInstance).setWay({ series: 'metric', insulationC: 125 });
+    inside(fixture.componentInstance).setWay({ words: 'hotter', change: { series: 'metric', insulationC: 125 } });
     expect(feed().ampacityA).not.toBe(plain.ampacityA);
-    inside(fixture.componentInstance).setWay({ dropSchool: '5 % everywhere' });
+    inside(fixture.componentInstance).setWay({ words: 'drop', change: { dropSchool: '5 % everywhere' } });
     expect(bench.openAssessment().runs.find((r) => r.spec.id === 'load-l1')!.spec.pathLimitPercent).toBe(5);
   });
 });

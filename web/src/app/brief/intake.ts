@@ -25,6 +25,7 @@ import {
 } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { Choice } from '../fields/choice';
+import { MoneyPipe } from '../fields/money.pipe';
 import { NumberField } from '../fields/number-field';
 import { DesignService } from '../services/design.service';
 import { AnalysisService } from '../services/analysis.service';
@@ -36,7 +37,7 @@ const PAUSE_MS = 250;
 /** A short intake: ten answers, with the three drafts they lead to worked out as they are given. */
 @Component({
   selector: 'mx-intake',
-  imports: [FormsModule, NzCheckboxModule, Choice, NumberField],
+  imports: [FormsModule, NzCheckboxModule, Choice, MoneyPipe, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './intake.html',
   styleUrl: './intake.less',

@@ -1,37 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import {
-  type Brief,
-  climateOf,
-  type Design,
-  figure,
-  REGIONS,
-  TRACE_VOLTS,
-  type TraceVolts,
-  type Trip,
-  tripDays,
-  USES,
-  VEHICLE_KINDS,
-  vehicleOf,
-  VEHICLE_TEMPLATES,
-  type VehicleKind,
-} from '@meridex/core';
+import { type Brief, climateOf, figure, REGIONS, TRACE_VOLTS, type TraceVolts, type Trip, tripDays, USES, VEHICLE_KINDS, vehicleOf, VEHICLE_TEMPLATES, type VehicleKind } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { Choice } from '../fields/choice';
 import { NumberField } from '../fields/number-field';
+import { type ShopRules, ShopRulesFields } from '../fields/shop-rules';
 import { TripDays } from '../pictures/trip-days';
 import { VehiclePicture } from '../pictures/vehicle-picture';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { MAINS_NIGHTS, MONTH_NAMES } from './words';
 
-type ShopRules = Design['settings'];
-
 /** Customer, vehicle, trip and the workshop's way, field by field. */
 @Component({
   selector: 'mx-vehicle-sheet',
-  imports: [FormsModule, NzCheckboxModule, NzInputModule, Choice, NumberField, TripDays, VehiclePicture],
+  imports: [FormsModule, NzCheckboxModule, NzInputModule, Choice, NumberField, ShopRulesFields, TripDays, VehiclePicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './vehicle.html',
   styleUrl: './vehicle.less',
@@ -57,15 +41,6 @@ export class VehicleSheet {
   protected readonly regions = [null, ...REGIONS.map((r) => r.id)];
   protected readonly regionWords = (id: string | null): string => REGIONS.find((r) => r.id === id)?.name ?? 'typed by hand';
   protected readonly nights = MAINS_NIGHTS;
-  protected readonly series = ['metric', 'gauge'] as const;
-  protected readonly seriesWords = (s: ShopRules['series']): string => (s === 'metric' ? 'mm²' : 'gauge (B&S = AWG)');
-  protected readonly coppers = [false, true] as const;
-  protected readonly copperWords = (tinned: boolean): string => (tinned ? 'tinned' : 'plain');
-  protected readonly insulations = [70, 90, 105, 125] as const;
-  protected readonly inC = (c: number): string => `${c} °C`;
-  protected readonly drops = ['by purpose', '5 % everywhere'] as const;
-  protected readonly charts = ['rested', 'loaded'] as const;
-  protected readonly chartWords = (c: ShopRules['voltsChart']): string => (c === 'rested' ? 'rested four hours' : 'lightly loaded, 0.2 V lower');
   protected readonly measuredFields = [
     { key: 'coldIdleV', name: 'Idle, just started' },
     { key: 'cruiseV', name: 'Cruising' },
@@ -73,22 +48,8 @@ export class VehicleSheet {
     { key: 'warmIdleV', name: 'Idle, warm' },
   ] as const satisfies readonly { key: keyof TraceVolts; name: string }[];
 
-  protected readonly backups = ['look', 'stop'] as const;
-  protected readonly backupWords = (s: ShopRules['backup']): string => (s === 'look' ? 'may stay, looked at' : 'not to be built');
-  protected readonly customs = [
-    { key: 'loadMm2', name: 'Smallest cable of a load', unit: 'mm²', min: 0.5, max: 10 },
-    { key: 'coldMm2', name: 'of a fridge or freezer', unit: 'mm²', min: 0.5, max: 10 },
-    { key: 'feedMm2', name: 'feed of block or charger', unit: 'mm²', min: 1, max: 50 },
-    { key: 'leadMm2', name: 'battery lead', unit: 'mm²', min: 1, max: 95 },
-    { key: 'loadFuseA', name: 'Smallest fuse of a load', unit: 'A', min: 1, max: 15 },
-  ] as const;
-
-  protected setCustom(key: keyof ShopRules['custom'], value: number | null): void {
-    if (value !== null) this.designs.edit('smallest sizes', (d) => (d.settings.custom[key] = value));
-  }
-
-  protected setWay(change: Partial<ShopRules>): void {
-    this.designs.edit('the workshop’s way', (d) => Object.assign(d.settings, change));
+  protected setWay({ words, change }: { readonly words: string; readonly change: Partial<ShopRules> }): void {
+    this.designs.edit(words, (d) => Object.assign(d.settings, change));
   }
 
   protected set<K extends keyof Brief>(key: K, value: Brief[K], label: string): void {

@@ -10,7 +10,7 @@ describe('cable bought and cut, on screen', () => {
     const cables = element.querySelectorAll('mx-cable-cuts .cable');
     expect(cables.length).toBe(new Set(bench.openAssessment().order.cuts.map((c) => `${c.size} ${c.colour}`)).size);
     expect(element.querySelectorAll('mx-cable-cuts .cut').length).toBe(bench.openAssessment().order.cuts.length);
-    expect(text(cables[0]!)).toMatch(/mm² (red|black) ?buy \d+ m ?[\d.]+/);
+    expect(text(cables[0]!)).toMatch(/mm² (red|black) ?buy \d+ m ?\$?[\d.]+/);
   });
   it('takes what lies on the shelf, refuses what is no length, and keeps it', async () => {
     const { element, type, settle } = await onBench(OrderStage, 'vet');

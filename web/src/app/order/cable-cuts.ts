@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { cablePlans, type CableShelf, type Cut, figure } from '@meridex/core';
+import { MoneyPipe } from '../fields/money.pipe';
 import { ReadField, type Reader } from '../fields/read-field';
 import { Mark } from '../pictures/mark';
 import { keepHere, keptHere } from '../services/kept-here';
@@ -10,12 +11,12 @@ const isShelf = (kept: unknown): kept is CableShelf => typeof kept === 'object' 
 /** What to buy of every cable, and how it is cut: drawn to length, with what lies on the shelf used first. */
 @Component({
   selector: 'mx-cable-cuts',
-  imports: [Mark, ReadField],
+  imports: [Mark, MoneyPipe, ReadField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Cable: what to buy, and what it is cut from</h2>
     <p class="narrow muted sum">
-      <b class="figure">{{ figure(sums().price, 2) }}</b> at planning prices, {{ figure(sums().waste, 1) }} m thrown away, {{ figure(sums().kept, 1) }} m back on the shelf
+      <b class="figure">{{ sums().price | money: 2 }}</b> at planning prices, {{ figure(sums().waste, 1) }} m thrown away, {{ figure(sums().kept, 1) }} m back on the shelf
     </p>
     @for (p of plans(); track p.cable) {
       <div class="cable" [attr.aria-label]="p.cable">
@@ -23,7 +24,7 @@ const isShelf = (kept: unknown): kept is CableShelf => typeof kept === 'object' 
           <b class="keep"><i class="dot" [class.red]="isRed(p.cable)"></i>{{ p.cable }}</b>
           <span class="buy">{{ buys(p.bought) }}</span>
           <mx-read class="shelf" [label]="'On the shelf, ' + p.cable" placeholder="shelf, m" [bare]="true" [shown]="shelfText(p.cable)" [reader]="readShelf" (taken)="lay(p.cable, $event)" />
-          <span class="figure">{{ figure(p.price, 2) }}</span>
+          <span class="figure">{{ p.price | money: 2 }}</span>
         </div>
         @if (p.trouble; as why) {
           <p class="stop" role="alert"><mx-mark kind="stop" /> {{ why }}</p>

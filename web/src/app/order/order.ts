@@ -4,6 +4,7 @@ import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { AnalysisService } from '../services/analysis.service';
 import { CableCuts } from './cable-cuts';
+import { MoneyPipe } from '../fields/money.pipe';
 import { fileName, saveFile } from '../services/save-file';
 
 const GROUPS: readonly OrderLine['group'][] = ['devices', 'protection', 'cable', 'joints', 'sundries'];
@@ -11,7 +12,7 @@ const GROUPS: readonly OrderLine['group'][] = ['devices', 'protection', 'cable',
 /** One complete parts list and the cut list, with prices and as CSV. */
 @Component({
   selector: 'mx-order',
-  imports: [CableCuts],
+  imports: [CableCuts, MoneyPipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './order.html',
   styles: `
@@ -64,6 +65,11 @@ export class OrderStage {
   private readonly wholeOrder = signal<Order | null>(null);
   protected readonly order = computed(() => (this.whole() && this.several() ? this.wholeOrder() : null) ?? this.assessments.openAssessment().order);
   protected readonly groups = computed(() => GROUPS.map((name) => ({ name, lines: this.order().lines.filter((l) => l.group === name) })).filter((g) => g.lines.length));
+  /** What comes on top, where the workshop says so. */
+  protected readonly tax = computed(() => {
+    const { tax, taxPercent } = this.designs.openDesign().settings.money;
+    return taxPercent > 0 ? { name: tax || 'tax', percent: taxPercent, total: this.order().total * (1 + taxPercent / 100) } : null;
+  });
   protected readonly saved = signal<string | null>(null);
 
   constructor() {

@@ -5,6 +5,7 @@ import { figure, type Part, type PartKind, PART_KINDS, partsCsv, SHIPPED_CATALOG
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzModalModule } from 'ng-zorro-antd/modal';
 import { KIND_WORDS } from '../fields/kind-words';
+import { MoneyPipe } from '../fields/money.pipe';
 import { PlateForm } from '../fields/plate-form';
 import { inShort, plateOf } from '../fields/plate-words';
 import { Strip } from '../frame/strip';
@@ -13,6 +14,7 @@ import { DesignService } from '../services/design.service';
 import { OwnPartsService } from '../services/own-parts.service';
 import { saveFile } from '../services/save-file';
 import { SessionService } from '../services/session.service';
+import { WorkshopService } from '../services/workshop.service';
 
 /** A line of the bench: a part, and whose it is. */
 interface Line {
@@ -37,7 +39,7 @@ type Whose = 'all' | 'own' | 'shipped';
 /** The workshop's catalogue: what ships and what it keeps of its own, by kind, searched, copied, changed, in and out as a file. */
 @Component({
   selector: 'mx-parts',
-  imports: [FormsModule, NzInputModule, NzModalModule, PlateForm, Strip, SyncBars],
+  imports: [FormsModule, NzInputModule, NzModalModule, MoneyPipe, PlateForm, Strip, SyncBars],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './parts.html',
   styleUrl: './parts.less',
@@ -87,6 +89,10 @@ export class PartsPage {
   protected readonly sheet = computed(() => (this.chosen() ? plateOf(this.chosen()!.part) : []));
 
   constructor() {
+    // Without an answer prices stand bare.
+    inject(WorkshopService)
+      .read()
+      .subscribe({ error: () => undefined });
     // What is typed here is the workshop's, and no job's.
     inject(DesignService).close();
     void this.own.load();

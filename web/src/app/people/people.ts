@@ -1,7 +1,8 @@
+import { DatePipe } from '@angular/common';
 import { type HttpErrorResponse } from '@angular/common/http';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { type Colleague, DEEDS, MAY, mayNot, PASSWORD_LETTERS, type Role, ROLES } from '@meridex/contract';
+import { type Colleague, DEEDS, MAY, mayNot, PASSWORD_LETTERS, type Role, ROLES, type SignedIn } from '@meridex/contract';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import type { Observable } from 'rxjs';
@@ -15,7 +16,7 @@ import { SessionService } from '../services/session.service';
 /** Who works here and what each may do; invitations, and one's own password. */
 @Component({
   selector: 'mx-people',
-  imports: [FormsModule, NzInputModule, NzSelectModule, NamedSelect, Strip, SyncBars],
+  imports: [DatePipe, FormsModule, NzInputModule, NzSelectModule, NamedSelect, Strip, SyncBars],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './people.html',
   styleUrl: './people.less',
@@ -27,6 +28,8 @@ export class PeoplePage {
   protected readonly deeds = DEEDS;
   protected readonly letters = PASSWORD_LETTERS;
   protected readonly list = signal<readonly Colleague[]>([]);
+  /** Where one is signed in oneself. */
+  protected readonly sessions = signal<readonly SignedIn[]>([]);
   protected readonly says = signal<string | null>(null);
   /** What was done, in words. */
   protected readonly told = signal<string | null>(null);
@@ -45,6 +48,7 @@ export class PeoplePage {
   }
 
   private read(): void {
+    this.people.sessions().subscribe({ next: (all) => this.sessions.set(all), error: (e: HttpErrorResponse) => this.says.set(inWordsOf(e)) });
     this.people.all().subscribe({ next: (list) => this.list.set(list), error: (e: HttpErrorResponse) => this.says.set(inWordsOf(e)) });
   }
 
@@ -77,6 +81,10 @@ export class PeoplePage {
 
   protected end(p: Colleague): void {
     this.ask(this.people.change(p.id, { ended: !p.ended }), p.ended ? `${p.name} may sign in again.` : `${p.name} is signed out everywhere and may not sign in.`);
+  }
+
+  protected endSession(s: SignedIn): void {
+    this.ask(this.people.endSession(s.id), 'Signed out there.');
   }
 
   protected signOutEverywhere(p: Colleague): void {

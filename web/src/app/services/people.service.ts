@@ -1,6 +1,6 @@
 import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import type { Colleague, Join, Role, SetUp, Standing } from '@meridex/contract';
+import type { Colleague, Join, Role, SetUp, SignedIn, Standing } from '@meridex/contract';
 import type { Observable } from 'rxjs';
 
 export interface Invitation {
@@ -48,6 +48,14 @@ export class PeopleService {
 
   changePassword(old: string, password: string): Observable<null> {
     return this.http.put<null>('/api/session/password', { old, password });
+  }
+
+  sessions(): Observable<readonly SignedIn[]> {
+    return this.http.get<readonly SignedIn[]>('/api/session/all');
+  }
+
+  endSession(id: string): Observable<null> {
+    return this.http.delete<null>(`/api/session/all/${encodeURIComponent(id)}`);
   }
 
   endSessions(id: string): Observable<null> {

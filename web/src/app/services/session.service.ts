@@ -48,6 +48,12 @@ export class SessionService {
     );
   }
 
+  /** The workshop is called otherwise from now on. */
+  renamed(workshop: string): void {
+    const person = this.current();
+    if (person) this.set({ ...person, workshop });
+  }
+
   private set(person: Person | null): void {
     this.current.set(person);
     keepHere(LAST, person);

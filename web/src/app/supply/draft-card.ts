@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { figure, type SupplyDraft } from '@meridex/core';
+import { MoneyPipe } from '../fields/money.pipe';
 import { Mark } from '../pictures/mark';
 
 const NAME = { lean: 'Lean', sound: 'Sound', roomy: 'Roomy' } as const;
@@ -7,7 +8,7 @@ const NAME = { lean: 'Lean', sound: 'Sound', roomy: 'Roomy' } as const;
 /** One drafted supply: what it stands, what it costs, and what gives out first. */
 @Component({
   selector: 'mx-draft-card',
-  imports: [Mark],
+  imports: [Mark, MoneyPipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let d = draft();
@@ -22,7 +23,7 @@ const NAME = { lean: 'Lean', sound: 'Sound', roomy: 'Roomy' } as const;
     </p>
     <dl class="facts">
       <dt>parts</dt>
-      <dd class="figure" [class.look]="d.overBudget">{{ figure(d.price, 0) }}{{ d.overBudget ? ' △ over' : '' }}</dd>
+      <dd class="figure" [class.look]="d.overBudget">{{ d.price | money }}{{ d.overBudget ? ' △ over' : '' }}</dd>
       <dt>weight</dt>
       <dd class="figure" [class.look]="d.overWeight">{{ figure(d.kg, 0) }} kg{{ d.overWeight ? ' △ over' : '' }}</dd>
       <dt>lowest, mean weather</dt>

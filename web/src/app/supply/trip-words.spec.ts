@@ -20,11 +20,11 @@ describe('the trip in words', () => {
 describe('what helps, in words', () => {
   const at = (chanceOff: number, belowReserveH: number, low: number): Helps['now'] => ({ chanceOff, belowReserveH, low });
   it('speaks of what matters most: going off, then the reserve, then room', () => {
-    expect(helpWords(helps(at(0.2, 5, 0.1), at(0.05, 1, 0.15)))).toBe('One more roof panel 200 W helps most: going off 20 → 5.0 % of trips, 230 and 11.5 kg more.');
-    expect(helpWords(helps(at(0, 5, 0.1), at(0, 1, 0.15)))).toContain('below the reserve 5.0 → 1.0 h');
-    expect(helpWords(helps(at(0, 0, 0.6), at(0, 0, 0.7)))).toContain('Nothing needs changing. Most room would come from one more roof panel 200 W: a dull trip’s lowest 60 → 70 %');
+    expect(helpWords(helps(at(0.2, 5, 0.1), at(0.05, 1, 0.15)), '$')).toBe('One more roof panel 200 W helps most: going off 20 → 5.0 % of trips, $230 and 11.5 kg more.');
+    expect(helpWords(helps(at(0, 5, 0.1), at(0, 1, 0.15)), '')).toContain('below the reserve 5.0 → 1.0 h');
+    expect(helpWords(helps(at(0, 0, 0.6), at(0, 0, 0.7)), '')).toContain('Nothing needs changing. Most room would come from one more roof panel 200 W: a dull trip’s lowest 60 → 70 %');
   });
-  it('says when nothing does', () => expect(helpWords({ now: at(0.5, 9, 0), changes: [] })).toContain('Nothing that was tried'));
+  it('says when nothing does', () => expect(helpWords({ now: at(0.5, 9, 0), changes: [] }, '')).toContain('Nothing that was tried'));
 });
 
 describe('a failure in words', () => {

@@ -1,4 +1,4 @@
-import { type Failure, figure, type Help, type Helps, type ManyTrips, sentence, type SunAlone } from '@meridex/core';
+import { type Failure, figure, type Help, type Helps, type ManyTrips, money, sentence, type SunAlone } from '@meridex/core';
 
 const list = (names: readonly string[]): string => (names.length > 1 ? `${names.slice(0, -1).join(', ')} or the ${names.at(-1)}` : (names[0] ?? ''));
 
@@ -38,18 +38,18 @@ function gain(h: Help, helps: Helps): string {
 }
 
 /** What a change brings and costs. */
-export function changeWords(h: Help, helps: Helps): string {
-  const costs = h.price > 0 ? `, ${figure(h.price, 0)} and ${figure(h.kg, 1)} kg more` : '';
+export function changeWords(h: Help, helps: Helps, sign: string): string {
+  const costs = h.price > 0 ? `, ${money(h.price, sign)} and ${figure(h.kg, 1)} kg more` : '';
   return `${gain(h, helps)}${costs}`;
 }
 
 /** The one line: what single change helps most. */
-export function helpWords(helps: Helps): string {
+export function helpWords(helps: Helps, sign: string): string {
   const best = helps.changes[0];
   if (!best) return 'Nothing that was tried makes this trip any safer.';
   const safe = helps.now.chanceOff === 0 && helps.now.belowReserveH < 0.05;
-  if (safe) return `Nothing needs changing. Most room would come from ${best.what}: ${changeWords(best, helps)}.`;
-  return `${sentence(best.what)} helps most: ${changeWords(best, helps)}.`;
+  if (safe) return `Nothing needs changing. Most room would come from ${best.what}: ${changeWords(best, helps, sign)}.`;
+  return `${sentence(best.what)} helps most: ${changeWords(best, helps, sign)}.`;
 }
 
 /** What a failure does, in a line. */

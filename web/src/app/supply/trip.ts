@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, u
 import { FormsModule } from '@angular/forms';
 import { AS_IT_IS, applyChange, climateOf, dayOfTrip, type Failure, figure, type Helps, catalogueOf, sunAlone, type TripResult, type WhatIf } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
+import { MoneyPipe } from '../fields/money.pipe';
 import { AhLedger } from '../pictures/ah-ledger';
 import { Mark } from '../pictures/mark';
 import { TripBand } from '../pictures/trip-band';
@@ -18,7 +19,7 @@ const PAUSE_MS = 500;
 /** The trip: a thousand of them in drawn weather, what helps, what each failure does, and three sliders. */
 @Component({
   selector: 'mx-trip',
-  imports: [FormsModule, NzCheckboxModule, TripBand, AhLedger, Mark, LongTrips],
+  imports: [FormsModule, NzCheckboxModule, MoneyPipe, TripBand, AhLedger, Mark, LongTrips],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './trip.html',
   styleUrl: './trip.less',
@@ -57,7 +58,7 @@ export class TripSheet extends SupplyPanel {
   });
   protected readonly help = computed(() => {
     const h = this.helps();
-    return h ? helpWords(h) : '';
+    return h ? helpWords(h, this.designs.openDesign().settings.money.sign) : '';
   });
   protected readonly failureWords = failureWords;
   protected readonly shareWords = shareWords;

@@ -1,0 +1,86 @@
+import { blankDesign, type Design } from '@meridex/core';
+import type { FastifyInstance } from 'fastify';
+import pg from 'pg';
+import { hashPassword } from '../accounts/password.js';
+import { buildApp } from '../app.js';
+import { DEMO } from '../demo/load.js';
+import { addWorkshop, freshDatabase, type TestDatabase } from '../testing/database.js';
+import { headLine } from '../pack/head.js';
+import { signIn } from '../testing/sign-in.js';
+
+const { settings } = blankDesign('');
+const SHED = {
+  name: 'Siding Lane Electrics',
+  address: '9 Siding Lane\nWirrabel',
+  phone: '0000 555 099',
+  licence: 'EL 0042',
+  rules: { ...settings, series: 'gauge' as const, torqueNm: { ...settings.torqueNm, M8: 9 } },
+};
+
+describe('a workshop’s own settings', () => {
+  let database: TestDatabase;
+  let app: FastifyInstance;
+  let [cookie, other] = ['', ''];
+  const call = (method: 'GET' | 'PUT' | 'POST', url: string, as: string, payload?: object) => app.inject({ method, url, headers: { cookie: as }, ...(payload ? { payload } : {}) });
+
+  beforeAll(async () => {
+    database = await freshDatabase(true);
+    app = await buildApp({ db: database.db, queue: database.queue, webRoot: null });
+    await addWorkshop(database.ownerUrl, 'other@shed.example', await hashPassword('other-secret'));
+    [cookie, other] = [await signIn(app, DEMO.email, DEMO.password), await signIn(app, 'other@shed.example', 'other-secret')];
+  }, 60_000);
+  afterAll(async () => {
+    await app?.close();
+    await database?.drop();
+  });
+
+  it('are those of the usual rules until somebody says otherwise, and are kept for this workshop alone', async () => {
+    expect((await call('GET', '/api/workshop', other)).json()).toEqual({ name: 'Other Shed', address: '', phone: '', licence: '', rules: null });
+    expect((await call('PUT', '/api/workshop', cookie, SHED)).statusCode).toBe(204);
+    expect((await call('GET', '/api/workshop', cookie)).json()).toEqual(JSON.parse(JSON.stringify(SHED)));
+    expect((await call('GET', '/api/workshop', other)).json<{ name: string }>().name).toBe('Other Shed');
+    expect((await call('GET', '/api/session', cookie)).json<{ workshop: string }>().workshop).toBe(SHED.name);
+  });
+
+  it('are what a new job begins with; a copy keeps its own', async () => {
+    await call('PUT', '/api/workshop', cookie, SHED);
+    const opened = async (body: object): Promise<Design> => {
+      const { id } = (await call('POST', '/api/jobs', cookie, { customer: 'Magpie Hall', promisedOn: null, ...body })).json<{ id: string }>();
+      return (await call('GET', `/api/jobs/${id}/design`, cookie)).json<{ design: Design }>().design;
+    };
+    expect((await opened({})).settings).toEqual(SHED.rules);
+    expect((await opened({ design: blankDesign('Magpie Hall') })).settings).toEqual(settings);
+  });
+
+  it('are refused with the field where they make no sense', async () => {
+    for (const [wrong, says] of [
+      [{ ...SHED, name: ' ' }, /^name: a name is accepted/],
+      [{ ...SHED, rules: { ...settings, torqueNm: { ...settings.torqueNm, M8: 900 } } }, /^rules › torqueNm › M8: /],
+      [{ ...SHED, rules: { ...settings, meters: { ...settings.meters, volt: { ...settings.meters.volt, share: -1 } } } }, /^rules › meters › volt › share: /],
+    ] as const) {
+      const r = await call('PUT', '/api/workshop', cookie, wrong);
+      expect(r.statusCode).toBe(400);
+      expect(r.json<{ message: string }>().message).toMatch(says);
+    }
+  });
+
+  it('stand at the head of the pack', async () => {
+    await call('PUT', '/api/workshop', cookie, SHED);
+    const { lines } = (await call('GET', '/api/jobs', cookie)).json<{ lines: { id: string }[] }>();
+    const pdf = await call('GET', `/api/jobs/${lines[0]!.id}/pack.pdf`, cookie);
+    expect(pdf.rawPayload.subarray(0, 5).toString()).toBe('%PDF-');
+    expect(headLine(SHED)).toBe('Siding Lane Electrics · 9 Siding Lane, Wirrabel · 0000 555 099 · licence EL 0042');
+    expect(headLine({ ...SHED, phone: '', licence: '' })).toBe('Siding Lane Electrics · 9 Siding Lane, Wirrabel');
+  }, 30_000);
+
+  it('let no row hang on a job of another workshop, whoever writes it', async () => {
+    const client = new pg.Client({ connectionString: database.ownerUrl });
+    await client.connect();
+    const { rows } = await client.query<{ job: string; shed: string }>("select (select id from jobs limit 1) as job, (select id from workshops where name = 'Other Shed') as shed");
+    const { job, shed } = rows[0]!;
+    await expectAsync(client.query('insert into ticks (id, workshop_id, job_id, step_id, done, author) values (gen_random_uuid(), $1, $2, $3, true, $3)', [shed, job, 'x'])).toBeRejectedWithError(
+      /ticks_job/,
+    );
+    await client.end();
+  });
+});

@@ -1,0 +1,36 @@
+import { provideHttpClient } from '@angular/common/http';
+import { HttpTestingController, provideHttpClientTesting } from '@angular/common/http/testing';
+import { provideZonelessChangeDetection, signal } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { provideRouter } from '@angular/router';
+import { SessionService } from '../services/session.service';
+import { PeoplePage } from './people';
+
+const HERE = { id: 'a1', browser: 'desk', since: '2026-11-20T08:00:00Z', until: '2026-12-20T08:00:00Z', here: true };
+const PHONE = { ...HERE, id: 'b2', browser: 'phone or tablet', here: false };
+
+describe('where one is signed in', () => {
+  it('is listed; any but this browser can be signed out alone', async () => {
+    const session = { provide: SessionService, useValue: { person: signal({ name: 'Ada', workshop: 'Shed', role: 'viewer' }) } };
+    TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), provideHttpClient(), provideHttpClientTesting(), provideRouter([]), session] });
+    const http = TestBed.inject(HttpTestingController);
+    const fixture = TestBed.createComponent(PeoplePage);
+    const page = fixture.nativeElement as HTMLElement;
+    const answer = async (all: object[]): Promise<void> => {
+      http.expectOne('/api/session/all').flush(all);
+      http.expectOne('/api/people').flush([]);
+      await fixture.whenStable();
+    };
+    fixture.detectChanges();
+    await answer([HERE, PHONE]);
+    const rows = (): string[] => [...page.querySelectorAll('ul.rows li')].map((li) => li.textContent!.replace(/\s+/g, ' '));
+    expect(rows()[0]).toContain('this one');
+    const out = [...page.querySelectorAll<HTMLButtonElement>('ul.rows button')];
+    expect(out.length).toBe(1);
+    out[0]!.click();
+    http.expectOne({ url: '/api/session/all/b2', method: 'DELETE' }).flush(null);
+    await answer([HERE]);
+    expect(rows().length).toBe(1);
+    expect(page.querySelector('[role=status]')!.textContent).toContain('Signed out there');
+  });
+});

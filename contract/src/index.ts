@@ -1,4 +1,5 @@
 export * from './jobs.js';
+export * from './live.js';
 export * from './people.js';
 export * from './roles.js';
 export * from './revisions.js';

@@ -2,6 +2,7 @@ import compress from '@fastify/compress';
 import cookie from '@fastify/cookie';
 import helmet from '@fastify/helmet';
 import rateLimit from '@fastify/rate-limit';
+import { fastifySSE } from '@fastify/sse';
 import Fastify, { type FastifyInstance } from 'fastify';
 import { serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';
 import { z } from 'zod';
@@ -16,6 +17,7 @@ import { sayErrors } from './http/errors.js';
 import { refuseOtherPages } from './http/origin.js';
 import { serveWeb } from './http/web.js';
 import { jobRoutes } from './jobs/routes.js';
+import { liveRoutes } from './live/routes.js';
 import { packRoutes } from './pack/routes.js';
 import { partRoutes } from './parts/routes.js';
 import { readingRoutes } from './readings/routes.js';
@@ -34,12 +36,14 @@ export interface AppOptions {
   /** A reverse proxy that ends TLS stands before it. */
   readonly proxy?: boolean;
   readonly log?: boolean;
+  /** How often a stream that stands open is asked whether its person is still signed in, ms. */
+  readonly lookMs?: number;
 }
 
 const SELF = ["'self'"];
 
 /** The whole server, not yet listening. */
-export async function buildApp({ db, queue, webRoot, demo = true, proxy = false, log = false }: AppOptions): Promise<FastifyInstance> {
+export async function buildApp({ db, queue, webRoot, demo = true, proxy = false, log = false, lookMs = 20_000 }: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({ logger: log ? { level: 'warn' } : false, bodyLimit: 2 * 1024 * 1024, trustProxy: proxy });
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
@@ -68,6 +72,7 @@ export async function buildApp({ db, queue, webRoot, demo = true, proxy = false,
   });
   await app.register(compress, { global: true });
   await app.register(cookie);
+  await app.register(fastifySSE, { heartbeatInterval: 20_000 });
   await app.register(rateLimit, { global: false });
   app.get('/api/health', { schema: { response: { 200: z.object({ ok: z.boolean() }) } } }, () => ({ ok: true }));
   for (const routes of [peopleRoutes, jobRoutes, designRoutes, tickRoutes, readingRoutes, packRoutes, drillRoutes, diagramRoutes, vehicleRoutes, partRoutes, workshopRoutes])
@@ -75,6 +80,7 @@ export async function buildApp({ db, queue, webRoot, demo = true, proxy = false,
   await app.register(accountRoutes(db, demo));
   await app.register(openRoutes(db, demo));
   await app.register(tripRoutes(db, queue));
+  await app.register(liveRoutes(db, lookMs));
   if (webRoot) await serveWeb(app, webRoot);
   return app;
 }

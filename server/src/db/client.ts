@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import pg from 'pg';
+import { LiveHub } from './live.js';
 import * as schema from './schema.js';
 
 export type Db = NodePgDatabase<typeof schema>;
@@ -14,6 +15,8 @@ export interface Database {
   withSetting<T>(setting: 'app.sign_in_email' | 'app.session_hash' | 'app.invite_hash', value: string, work: (tx: Tx) => Promise<T>): Promise<T>;
   /** Runs in a transaction that sees no workshop’s rows. */
   outside<T>(work: (tx: Tx) => Promise<T>): Promise<T>;
+  /** What happens in jobs, while it happens. */
+  readonly live: LiveHub;
   close(): Promise<void>;
 }
 
@@ -27,10 +30,15 @@ export function openDatabase(url: string): Database {
       await tx.execute(sql`select set_config(${name}, ${value}, true)`);
       return work(tx);
     });
+  const live = new LiveHub(url);
   return {
     inWorkshop: (workshopId, work) => scoped('app.workshop_id', workshopId, work),
     withSetting: scoped,
     outside: (work) => db.transaction(work),
-    close: () => pool.end(),
+    live,
+    close: async () => {
+      await live.close();
+      await pool.end();
+    },
   };
 }

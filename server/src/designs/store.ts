@@ -3,6 +3,7 @@ import { clashes, editDesign, OWN, readDesign, valueAt, type Design, type Patch 
 import { and, desc, eq, gt, lt, notInArray } from 'drizzle-orm';
 import type { Tx } from '../db/client.js';
 import { designRevisions, jobs } from '../db/schema.js';
+import { tell } from '../live/tell.js';
 import { keepRegister } from '../jobs/register.js';
 
 export interface Revision {
@@ -109,6 +110,7 @@ export async function saveRevision(tx: Tx, workshopId: string, jobId: string, sa
     .values({ jobId, workshopId, number: newest.number + 1, base: save.base, patch: save.patch, document: edited.design, clientId: save.clientId, author: save.author, label: save.label })
     .returning();
   await keepRegister(tx, jobId, edited.design);
+  await tell(tx, jobId, { what: 'revision', number: newest.number + 1 });
   return { ok: true, revision: asRevision(row!), merged: since.length > 0 };
 }
 

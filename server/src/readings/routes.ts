@@ -3,6 +3,7 @@ import { z } from 'zod';
 import type { Database } from '../db/client.js';
 import { allowed, personOf, signedIn } from '../http/guard.js';
 import { jobExists } from '../jobs/store.js';
+import { tell } from '../live/tell.js';
 import { keepReading, readingsOf } from './store.js';
 
 const params = z.object({ jobId: z.uuid() });
@@ -27,6 +28,7 @@ export const readingRoutes =
       const kept = await db.inWorkshop(person.workshopId, async (tx) => {
         if (!(await jobExists(tx, request.params.jobId))) return false;
         await keepReading(tx, person.workshopId, request.params.jobId, { ...request.body, author: person.name });
+        await tell(tx, request.params.jobId, { what: 'reading' });
         return true;
       });
       return kept ? reply.code(204).send(null) : reply.code(404).send({ message: 'This job is not in your workshop.' });

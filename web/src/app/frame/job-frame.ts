@@ -1,9 +1,12 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, effect, inject, input, signal, untracked, viewChild } from '@angular/core';
-import { Router, RouterOutlet } from '@angular/router';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, signal, untracked, viewChild } from '@angular/core';
+import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { NavigationEnd, Router, RouterOutlet } from '@angular/router';
 import { NzModalModule } from 'ng-zorro-antd/modal';
+import { debounceTime, filter, map, startWith } from 'rxjs';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
+import { LiveService } from '../services/live.service';
 import { RecordService } from '../services/record.service';
 import { SelectionService } from '../services/selection.service';
 import { ThemeService } from '../services/theme.service';
@@ -33,6 +36,15 @@ export class JobFrame {
   private readonly selection = inject(SelectionService);
   private readonly theme = inject(ThemeService);
   private readonly router = inject(Router);
+  private readonly live = inject(LiveService);
+  private readonly stage = toSignal(
+    this.router.events.pipe(
+      filter((e) => e instanceof NavigationEnd),
+      startWith(null),
+      map(() => this.router.url.split(/[/?#]/)[3] ?? 'brief'),
+    ),
+    { requireSync: true },
+  );
   private readonly strip = viewChild.required(Strip);
   protected readonly failed = signal<string | null>(null);
   protected readonly keysShown = signal(false);
@@ -50,7 +62,18 @@ export class JobFrame {
     ['?', 'this list'],
   ];
 
+  /** Where one is, for those who are in the job too. */
+  private readonly place = computed(() => {
+    const stage = this.stage();
+    const chosen = { runs: this.selection.run, protection: this.selection.run, loads: this.selection.load, checks: this.selection.finding, places: this.selection.gear, supply: this.selection.thing };
+    return { stage, row: stage in chosen ? chosen[stage as keyof typeof chosen]() : null };
+  });
+
   constructor() {
+    toObservable(this.place)
+      .pipe(debounceTime(300), takeUntilDestroyed())
+      .subscribe(({ stage, row }) => this.live.at(stage, row));
+    inject(DestroyRef).onDestroy(() => this.live.close());
     effect(() => {
       const jobId = this.jobId();
       // What opening reads must not open it again.
@@ -64,6 +87,7 @@ export class JobFrame {
     try {
       await this.designs.open(jobId);
       await this.records.open(jobId);
+      this.live.open(jobId);
     } catch (error) {
       const body = (error as { error?: { message?: string } }).error;
       this.failed.set(body?.message ?? 'The server does not answer, and this job was not opened on this device before. What was typed is kept here.');

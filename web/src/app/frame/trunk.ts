@@ -5,13 +5,14 @@ import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { RecordService } from '../services/record.service';
 import { TestPlanService } from '../services/test-plan.service';
+import { Colleagues } from './colleagues';
 import { lugsOf } from './progress';
 import { STAGE_LIST } from './stages';
 
 /** The job as one cable trunk: a breakout with a ring lug for each stage. */
 @Component({
   selector: 'mx-trunk',
-  imports: [RouterLink, RouterLinkActive],
+  imports: [RouterLink, RouterLinkActive, Colleagues],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { role: 'region', 'aria-label': 'The job and its stages' },
   templateUrl: './trunk.html',

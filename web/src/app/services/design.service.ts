@@ -73,7 +73,8 @@ export class DesignService {
     this.standOn(newest);
   }
 
-  private async readAgain(): Promise<void> {
+  /** Reads what others did meanwhile. */
+  async readAgain(): Promise<void> {
     const jobId = this.jobId();
     if (!jobId) return;
     await this.sync.send();

@@ -59,7 +59,7 @@ export class RecordService {
   }
 
   /** Where it cannot be read again what is shown stays: it is what was known, with what is still to be sent. */
-  private readAgain(): void {
+  readAgain(): void {
     const jobId = this.opened;
     if (jobId) void this.load(jobId).catch(() => this.showUnsent(jobId));
   }

@@ -47,6 +47,7 @@ export class Bench {
   readonly ofVehicle = computed(() => (this.vehicle() === OWN ? '' : `?vehicle=${this.vehicle()}`));
   readonly jobId = signal<string | null>('job-1');
   readonly revision = signal(7);
+  readonly past = signal<{ readonly number: number } | null>(null);
   readonly keptAt = signal<Date | null>(new Date('2026-11-24T14:02:00'));
   readonly undoLabel = signal<string | null>(null);
   readonly redoLabel = signal<string | null>(null);

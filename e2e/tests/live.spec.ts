@@ -1,0 +1,36 @@
+import { expect, test } from '@playwright/test';
+import { allKept, openJob, signIn, stage } from './workshop';
+
+test('two in one job: each sees where the other is, and what the other keeps, without loading anything again', async ({ page, browser, baseURL }) => {
+  test.setTimeout(120_000);
+  await signIn(page);
+  await openJob(page, 'Bellbird Ranges Mobile Vet', 'Fit');
+
+  const phone = await browser.newContext({ baseURL: baseURL!, viewport: { width: 390, height: 844 }, serviceWorkers: 'block' });
+  const other = await phone.newPage();
+  await signIn(other);
+  await openJob(other, 'Bellbird Ranges Mobile Vet', 'Runs');
+  await expect(page.getByRole('status', { name: 'Who else is in the job' })).toContainText('owner is at Runs');
+  await expect(other.getByRole('status', { name: 'Who else is in the job' })).toContainText('owner is at Fit');
+
+  await test.step('what one keeps the other has', async () => {
+    await stage(page, 'Brief');
+    await page.getByRole('textbox', { name: 'Plate' }).fill('BRV 99');
+    await allKept(page);
+    await expect(other.locator('mx-trunk')).toContainText('BRV 99');
+  });
+
+  await test.step('a step ticked under the vehicle is ticked at the desk', async () => {
+    await stage(other, 'Fit');
+    await stage(page, 'Fit');
+    const sum = page.locator('.bench-head .sum');
+    const done = Number(/^(\d+) of/.exec(await sum.innerText())![1]);
+    await other.locator('label.step.now').click();
+    await expect(sum).toContainText(new RegExp(`^${done + 1} of`));
+  });
+
+  await test.step('who leaves is seen no more', async () => {
+    await phone.close();
+    await expect(page.getByRole('status', { name: 'Who else is in the job' })).not.toContainText('is at');
+  });
+});

@@ -1,6 +1,7 @@
 export * from './jobs.js';
 export * from './live.js';
 export * from './people.js';
+export * from './photos.js';
 export * from './roles.js';
 export * from './revisions.js';
 export * from './workshop.js';

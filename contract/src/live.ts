@@ -16,6 +16,7 @@ export type LiveEvent =
   | { readonly what: 'revision'; readonly number: number }
   | { readonly what: 'tick' }
   | { readonly what: 'reading' }
+  | { readonly what: 'photo' }
   /** Somebody came into the job and asks who is there, is at a place in it, or left. */
   | { readonly what: 'came'; readonly tab: string }
   | { readonly what: 'left'; readonly tab: string }

@@ -5,7 +5,7 @@ describe('who may do what', () => {
     expect(DEEDS.every((d) => may('owner', d))).toBeTrue();
     for (const role of ['viewer', 'reviewer', 'king']) expect(DEEDS.some((d) => may(role, d))).toBeFalse();
   });
-  it('lets an apprentice plan and tick, not accept, nor open or settle jobs', () => expect(DEEDS.filter((d) => may('apprentice', d))).toEqual(['plan', 'tick', 'read']));
+  it('lets an apprentice plan, tick and take photos, not accept, nor open or settle jobs', () => expect(DEEDS.filter((d) => may('apprentice', d))).toEqual(['plan', 'tick', 'read', 'photo']));
   it('is told with who may instead', () => {
     expect(mayNot('apprentice', 'accept')).toBe('An apprentice may not accept a finding; an owner or electrician may.');
     expect(mayNot('electrician', 'people')).toBe('An electrician may not invite people and change what they may do; an owner may.');

@@ -29,6 +29,25 @@ test('two in one job: each sees where the other is, and what the other keeps, wi
     await expect(sum).toContainText(new RegExp(`^${done + 1} of`));
   });
 
+  await test.step('a photo taken at a step is seen at the desk, small and large', async () => {
+    const step = other.locator('.item.now');
+    // The page itself makes a picture, as a camera would.
+    const picture = await other.evaluate(() => {
+      const canvas = document.createElement('canvas');
+      [canvas.width, canvas.height] = [1800, 1200];
+      canvas.getContext('2d')!.fillRect(200, 200, 900, 500);
+      return canvas.toDataURL('image/jpeg').split(',')[1]!;
+    });
+    await step.locator('input[type=file]').setInputFiles({ name: 'gland.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(picture, 'base64') });
+    await allKept(other);
+    const small = page.locator('.item.now').getByRole('button', { name: /^Photo of / });
+    await small.click();
+    const large = page.getByRole('dialog').getByRole('img', { name: /^Photo of / });
+    await expect.poll(() => large.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(1600);
+    await page.getByRole('button', { name: 'take it away' }).click();
+    await expect(other.locator('.item.now').getByRole('button', { name: /^Photo of / })).toHaveCount(0);
+  });
+
   await test.step('who leaves is seen no more', async () => {
     await phone.close();
     await expect(page.getByRole('status', { name: 'Who else is in the job' })).not.toContainText('is at');

@@ -20,6 +20,7 @@ import { jobRoutes } from './jobs/routes.js';
 import { liveRoutes } from './live/routes.js';
 import { packRoutes } from './pack/routes.js';
 import { partRoutes } from './parts/routes.js';
+import { photoRoutes } from './photos/routes.js';
 import { readingRoutes } from './readings/routes.js';
 import type { Queue } from './queue/queue.js';
 import { tickRoutes } from './ticks/routes.js';
@@ -75,7 +76,7 @@ export async function buildApp({ db, queue, webRoot, demo = true, proxy = false,
   await app.register(fastifySSE, { heartbeatInterval: 20_000 });
   await app.register(rateLimit, { global: false });
   app.get('/api/health', { schema: { response: { 200: z.object({ ok: z.boolean() }) } } }, () => ({ ok: true }));
-  for (const routes of [peopleRoutes, jobRoutes, designRoutes, tickRoutes, readingRoutes, packRoutes, drillRoutes, diagramRoutes, vehicleRoutes, partRoutes, workshopRoutes])
+  for (const routes of [peopleRoutes, jobRoutes, designRoutes, tickRoutes, readingRoutes, packRoutes, drillRoutes, diagramRoutes, vehicleRoutes, partRoutes, workshopRoutes, photoRoutes])
     await app.register(routes(db));
   await app.register(accountRoutes(db, demo));
   await app.register(openRoutes(db, demo));

@@ -5,6 +5,7 @@ import { DEMO } from '../demo/account.js';
 import { loadDemo } from '../demo/load.js';
 import { freshDatabase, type TestDatabase } from '../testing/database.js';
 import { signIn } from '../testing/sign-in.js';
+import { jpegs } from '../testing/jpeg.js';
 
 const MIA = { name: 'Mia', email: 'mia@shed.example', password: 'a long enough one' };
 const cookieOf = (reply: { headers: Record<string, unknown> }): string => String(reply.headers['set-cookie']).split(';')[0]!;
@@ -86,8 +87,14 @@ describe('an installation without the demo', () => {
         read: async (c) => (await call('POST', `/api/jobs/${jobId}/readings`, c, { id: crypto.randomUUID(), rowId: 'r', value: 12, unit: 'V', revision: 1 })).statusCode,
         'settle jobs': async (c) => (await call('PATCH', `/api/jobs/${jobId}`, c, { state: 'quoted', note: 'asked by mail' })).statusCode,
         'open jobs': async (c) => (await call('POST', '/api/jobs', c, { customer: 'Another', promisedOn: null })).statusCode,
+        photo: async (c) => (await call('PATCH', `/api/photos/${await aPhoto(jobId)}`, c, { takenAway: true })).statusCode,
         workshop: async (c) => (await call('PUT', '/api/workshop', c, { name: 'Shed', address: '', phone: '', licence: '', rules: null })).statusCode,
         'keep parts': async (c) => (await call('POST', '/api/parts', c, { kind: 'battery', name: 'attic', chemistry: 'agm', capacityAh: 100 })).statusCode,
+      };
+      const aPhoto = async (of: string): Promise<string> => {
+        const id = crypto.randomUUID();
+        await call('POST', `/api/jobs/${of}/photos`, owner, { id, about: '', caption: '', ...jpegs() });
+        return id;
       };
       for (const role of ROLES) {
         const { cookie } = await joins(role, `r${role.replace(' ', '')}`);

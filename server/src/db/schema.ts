@@ -1,6 +1,6 @@
 import type { Design, ManyTrips, Part, Patch, Vehicle } from '@meridex/core';
 import type { JobSummary } from '../jobs/summary.js';
-import { boolean, date, doublePrecision, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
+import { boolean, customType, date, doublePrecision, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
 
 const id = () => uuid('id').primaryKey().defaultRandom();
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' }).notNull().defaultNow();
@@ -151,6 +151,23 @@ export const readings = pgTable('readings', {
   /** Revision of the design that the reading was judged by. */
   revision: integer('revision').notNull(),
   author: text('author').notNull(),
+  createdAt: at('created_at'),
+});
+
+const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
+
+/** Photos of a job, as the page made them: never changed, taken off the lists and back. */
+export const photos = pgTable('photos', {
+  id: uuid('id').primaryKey(),
+  workshopId: workshopId(),
+  jobId: jobId(),
+  /** What it shows: a step of the fitting, a reading; empty: the job as a whole. */
+  about: text('about').notNull(),
+  caption: text('caption').notNull(),
+  image: bytea('image').notNull(),
+  small: bytea('small').notNull(),
+  author: text('author').notNull(),
+  takenAwayAt: timestamp('taken_away_at', { withTimezone: true, mode: 'string' }),
   createdAt: at('created_at'),
 });
 

@@ -1,6 +1,7 @@
 import type { Workshop } from '@meridex/contract';
 import type { Pack, PackTable } from '@meridex/core';
 import type { Content, TableCell } from 'pdfmake';
+import { type PackPicture, picturesOnPaper } from './pictures.js';
 import { headLine } from './head.js';
 import { printed } from '../paper/fonts.js';
 
@@ -33,7 +34,7 @@ function tableOf(t: PackTable): Content {
 const list = (title: string, items: readonly string[]): Content[] => (items.length ? [{ text: title, style: 'h2' }, { ul: items.map(spelt) }] : []);
 
 /** Sets the hand-over pack on A4. */
-export function packPdf(pack: Pack, from: Workshop, revision: number, day: string): Promise<Buffer> {
+export function packPdf(pack: Pack, from: Workshop, revision: number, day: string, pictures: readonly PackPicture[] = []): Promise<Buffer> {
   const workshop = from.name;
   return printed({
     info: { title: `${pack.title}, hand-over pack`, author: workshop },
@@ -58,6 +59,7 @@ export function packPdf(pack: Pack, from: Workshop, revision: number, day: strin
       ...pack.tables.map(tableOf),
       ...list('Still open', pack.openFindings),
       ...list('Accepted, with name and reason', pack.accepted),
+      ...picturesOnPaper(pictures.map((p) => ({ ...p, says: spelt(p.says) }))),
       { text: 'Signed', style: 'h2' },
       {
         columns: [

@@ -1,14 +1,18 @@
-import { assessIn, catalogueOf, handOverPack, recordsOf, testPlan, vehicleOf } from '@meridex/core';
+import { assessIn, catalogueOf, handOverPack, recordKey, recordsOf, testPlan, vehicleOf } from '@meridex/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
 import { designOf, NO_VEHICLE, vehicleAsked } from '../designs/of-vehicle.js';
 import { newestRevision } from '../designs/store.js';
 import { personOf, signedIn } from '../http/guard.js';
+import { picturesOf } from '../photos/store.js';
 import { latest, readingsOf } from '../readings/store.js';
 import { ticksOf } from '../ticks/store.js';
 import { ownWorkshop } from '../workshop/store.js';
 import { packPdf } from './paper.js';
+
+/** Photos of a pack at most: it is to be printed and sent by mail. */
+const MOST_PICTURES = 36;
 
 export const packRoutes =
   (db: Database): FastifyPluginAsyncZod =>
@@ -19,7 +23,9 @@ export const packRoutes =
       const { jobId } = request.params;
       const found = await db.inWorkshop(person.workshopId, async (tx) => {
         const revision = await newestRevision(tx, jobId);
-        return revision && { revision, readings: latest(await readingsOf(tx, jobId)), ticks: await ticksOf(tx, jobId), workshop: await ownWorkshop(tx) };
+        return (
+          revision && { revision, readings: latest(await readingsOf(tx, jobId)), ticks: await ticksOf(tx, jobId), workshop: await ownWorkshop(tx), photos: await picturesOf(tx, jobId, MOST_PICTURES) }
+        );
       });
       if (!found) return reply.code(404).send({ message: 'This job is not in your workshop.' });
       const { vehicle } = request.query;
@@ -32,8 +38,13 @@ export const packRoutes =
       const done = Object.fromEntries(found.ticks.map((t) => [t.stepId, t.done]));
       const ticked = new Set(Object.entries(recordsOf(vehicle, done)).flatMap(([step, is]) => (is ? [step] : [])));
       const left = { readings: taken, plan: testPlan(design, catalogueOf(job)), ticked };
-      const pack = handOverPack(design, assessIn(job, vehicle, catalogueOf(job), { readings: values }), vehicleOf(design).name, left);
-      const pdf = await packPdf(pack, found.workshop, number, new Date().toISOString().slice(0, 10));
+      const assessment = assessIn(job, vehicle, catalogueOf(job), { readings: values });
+      const pack = handOverPack(design, assessment, vehicleOf(design).name, left);
+      // Those of the vehicle, each with the step that it shows.
+      const steps = new Map(assessment.fit.map((s) => [recordKey(vehicle, s.id), s.text]));
+      const mark = recordKey(vehicle, '');
+      const shown = found.photos.flatMap((p) => (steps.has(p.about) || p.about === mark ? [{ says: `${steps.get(p.about) ?? 'The job'}, ${p.at.slice(0, 10)}`, image: p.image }] : []));
+      const pdf = await packPdf(pack, found.workshop, number, new Date().toISOString().slice(0, 10), shown);
       const name = `${pack.title.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-pack.pdf`;
       return reply.header('content-disposition', `inline; filename="${name}"`).type('application/pdf').send(pdf);
     });

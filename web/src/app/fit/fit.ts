@@ -2,6 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, u
 import { type BuildPlan, figure, type FitStep, sentence } from '@meridex/core';
 import { AnalysisService } from '../services/analysis.service';
 import { AssessmentService } from '../services/assessment.service';
+import { Photos } from '../photos/photos';
+import { PhotoService } from '../services/photo.service';
 import { RecordService } from '../services/record.service';
 
 /** Steps that stand together: a visit to a place, or a kind of work. */
@@ -17,6 +19,7 @@ const minutesOf = (steps: readonly FitStep[]): number => steps.reduce((sum, s) =
 /** The build step by step, place by place so that nobody climbs in twice; each tick is kept. */
 @Component({
   selector: 'mx-fit',
+  imports: [Photos],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './fit.html',
   styleUrl: './fit.less',
@@ -24,6 +27,7 @@ const minutesOf = (steps: readonly FitStep[]): number => steps.reduce((sum, s) =
 export class FitStage {
   protected readonly assessments = inject(AssessmentService);
   protected readonly records = inject(RecordService);
+  protected readonly photos = inject(PhotoService);
   private readonly analysis = inject(AnalysisService);
   protected readonly figure = figure;
   protected readonly sentence = sentence;

@@ -6,7 +6,9 @@ import { NzModalModule } from 'ng-zorro-antd/modal';
 import { debounceTime, filter, map, startWith } from 'rxjs';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
+import { PhotoView } from '../photos/photo-view';
 import { LiveService } from '../services/live.service';
+import { PhotoService } from '../services/photo.service';
 import { RecordService } from '../services/record.service';
 import { SelectionService } from '../services/selection.service';
 import { ThemeService } from '../services/theme.service';
@@ -22,7 +24,7 @@ const isTyping = (target: EventTarget | null): boolean => target instanceof HTML
 /** An open job: strip, trunk, bench and tell-tales, and the keys that work everywhere in it. */
 @Component({
   selector: 'mx-job-frame',
-  imports: [DatePipe, RouterOutlet, Strip, SyncBars, Trunk, TellTales, VehicleTabs, NzModalModule],
+  imports: [DatePipe, RouterOutlet, Strip, SyncBars, Trunk, TellTales, VehicleTabs, NzModalModule, PhotoView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './job-frame.html',
@@ -37,6 +39,7 @@ export class JobFrame {
   private readonly theme = inject(ThemeService);
   private readonly router = inject(Router);
   private readonly live = inject(LiveService);
+  private readonly photos = inject(PhotoService);
   private readonly stage = toSignal(
     this.router.events.pipe(
       filter((e) => e instanceof NavigationEnd),
@@ -87,6 +90,7 @@ export class JobFrame {
     try {
       await this.designs.open(jobId);
       await this.records.open(jobId);
+      void this.photos.open(jobId);
       this.live.open(jobId);
     } catch (error) {
       const body = (error as { error?: { message?: string } }).error;

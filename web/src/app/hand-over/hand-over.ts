@@ -2,6 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { figure, handOverPack, vehicleOf } from '@meridex/core';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
+import { Photos } from '../photos/photos';
+import { PhotoService } from '../services/photo.service';
 import { RecordService } from '../services/record.service';
 import { TestPlanService } from '../services/test-plan.service';
 import { SyncService } from '../sync/sync.service';
@@ -9,6 +11,7 @@ import { SyncService } from '../sync/sync.service';
 /** What goes with the vehicle: circuit list, fuse map, readings and cautions, on paper. */
 @Component({
   selector: 'mx-hand-over',
+  imports: [Photos],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './hand-over.html',
   styles: `
@@ -59,6 +62,7 @@ import { SyncService } from '../sync/sync.service';
   `,
 })
 export class HandOverStage {
+  protected readonly photos = inject(PhotoService);
   protected readonly designs = inject(DesignService);
   protected readonly assessments = inject(AssessmentService);
   private readonly records = inject(RecordService);

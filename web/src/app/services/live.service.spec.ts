@@ -7,6 +7,7 @@ import { SyncService } from '../sync/sync.service';
 import { TAB } from '../sync/tab';
 import { DesignService } from './design.service';
 import { LiveService } from './live.service';
+import { PhotoService } from './photo.service';
 import { RecordService } from './record.service';
 
 /** A stream that the spec speaks through. */
@@ -36,12 +37,14 @@ describe('a job while others are in it', () => {
   let unsent: { kind: string }[] = [];
   const designs = { revision: signal(4), readAgain: jasmine.createSpy('designs') };
   const records = { readAgain: jasmine.createSpy('records') };
+  const photos = { readAgain: jasmine.createSpy('photos') };
 
   beforeEach(() => {
     Stream.opened = [];
     unsent = [];
     designs.readAgain.calls.reset();
     records.readAgain.calls.reset();
+    photos.readAgain.calls.reset();
     (globalThis as { EventSource: unknown }).EventSource = Stream;
     TestBed.configureTestingModule({
       providers: [
@@ -50,6 +53,7 @@ describe('a job while others are in it', () => {
         provideHttpClientTesting(),
         { provide: DesignService, useValue: designs },
         { provide: RecordService, useValue: records },
+        { provide: PhotoService, useValue: photos },
         { provide: SyncService, useValue: { ofJob: () => unsent } },
       ],
     });
@@ -75,6 +79,8 @@ describe('a job while others are in it', () => {
     Stream.last.says({ what: 'tick' });
     Stream.last.says({ what: 'reading' });
     expect(records.readAgain).toHaveBeenCalledTimes(2);
+    Stream.last.says({ what: 'photo' });
+    expect(photos.readAgain).toHaveBeenCalledTimes(1);
   });
 
   it('reads all of it when something may have been missed', () => {

@@ -4,6 +4,7 @@ import type { LiveEvent } from '@meridex/contract';
 import { SyncService } from '../sync/sync.service';
 import { TAB } from '../sync/tab';
 import { DesignService } from './design.service';
+import { PhotoService } from './photo.service';
 import { RecordService } from './record.service';
 
 /** Where somebody else is in the open job. */
@@ -20,6 +21,7 @@ export class LiveService {
   private readonly http = inject(HttpClient);
   private readonly designs = inject(DesignService);
   private readonly records = inject(RecordService);
+  private readonly photos = inject(PhotoService);
   private readonly sync = inject(SyncService);
   private readonly list = signal<readonly Colleague[]>([]);
   private stream: EventSource | null = null;
@@ -100,6 +102,7 @@ export class LiveService {
       // One's own is known by the answer to it.
       if (event.number > this.designs.revision() && !this.sync.ofJob(this.jobId!).some((e) => e.kind === 'edit')) void this.designs.readAgain();
     } else if (event.what === 'tick' || event.what === 'reading') this.records.readAgain();
+    else if (event.what === 'photo') void this.photos.readAgain();
     else if (event.what === 'missed') this.readAll();
     else if (event.tab === TAB) return;
     else if (event.what === 'came') this.say(true);
@@ -110,5 +113,6 @@ export class LiveService {
   private readAll(): void {
     void this.designs.readAgain();
     this.records.readAgain();
+    void this.photos.readAgain();
   }
 }

@@ -4,7 +4,7 @@ import { squash, type Patch } from '@meridex/core';
 import { firstValueFrom, fromEvent, merge, Subject, timeout } from 'rxjs';
 import { SessionService } from '../services/session.service';
 import { type Answer, answersTo, type Clash, type Clashing, type Revision, settled } from './clash';
-import { type EditEntry, type Entry, type ReadingEntry, sendingOf, type TickEntry } from './entry';
+import { type EditEntry, type Entry, type PhotoEntry, type ReadingEntry, sendingOf, type TickEntry } from './entry';
 import { Shelf } from './shelf';
 import { leftBehind, TAB } from './tab';
 
@@ -104,6 +104,11 @@ export class SyncService {
     this.put({ ...entry, kind: 'reading', body: { id: entry.id, ...reading } } satisfies ReadingEntry, 0);
   }
 
+  photo(jobId: string, photo: Omit<PhotoEntry['body'], 'id'>): void {
+    const entry = this.fresh(jobId);
+    this.put({ ...entry, kind: 'photo', body: { id: entry.id, ...photo } } satisfies PhotoEntry, 0);
+  }
+
   /** Ends a clash: `mine` puts the person's values on top of the newest revision; else only the clashing ones go. */
   settle(jobId: string, mine: boolean): void {
     const asked = this.clashes().get(jobId);
@@ -184,7 +189,9 @@ export class SyncService {
   }
 
   private next(): Entry | undefined {
-    return this.unsent().find((e) => e.kind !== 'edit' || !this.clashes().has(e.jobId));
+    const ready = this.unsent().filter((e) => e.kind !== 'edit' || !this.clashes().has(e.jobId));
+    // Photos are heavy and nothing hangs on them: with little signal all else goes first.
+    return ready.find((e) => e.kind !== 'photo') ?? ready[0];
   }
 
   private async sendAll(): Promise<void> {

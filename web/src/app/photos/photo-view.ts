@@ -1,0 +1,32 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { mayNot } from '@meridex/contract';
+import { NzModalModule } from 'ng-zorro-antd/modal';
+import { PhotoService } from '../services/photo.service';
+import { SessionService } from '../services/session.service';
+
+/** The photo that was pressed, large. */
+@Component({
+  selector: 'mx-photo-view',
+  imports: [NzModalModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <nz-modal [nzVisible]="photos.large() !== null" [nzTitle]="photos.large()?.of ?? ''" [nzFooter]="null" nzWidth="820px" (nzOnCancel)="photos.large.set(null)">
+      <ng-container *nzModalContent>
+        @if (photos.large(); as l) {
+          <img [src]="l.photo.large" [alt]="'Photo of ' + l.of" style="width: 100%; max-height: 70vh; object-fit: contain" />
+          <p style="display: flex; justify-content: space-between; align-items: center; margin: 8px 0 0">
+            <span class="muted">{{ l.photo.toSend ? 'still on this device alone' : 'by ' + l.photo.author }}</span>
+            @if (!l.photo.toSend && mayNot() === null) {
+              <button type="button" class="btn plain" (click)="photos.takeAway(l.photo.id)">take it away</button>
+            }
+          </p>
+        }
+      </ng-container>
+    </nz-modal>
+  `,
+})
+export class PhotoView {
+  protected readonly photos = inject(PhotoService);
+  private readonly session = inject(SessionService);
+  protected readonly mayNot = computed(() => mayNot(this.session.person()?.role ?? '', 'photo'));
+}

@@ -1,10 +1,13 @@
+import { rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { build } from './build.mjs';
+import { backUp, restore, sumsOf } from './lib/backup.mjs';
 import { needChromium, needModules, needNgspice } from './lib/packages.mjs';
 import { startPostgres } from './lib/postgres.mjs';
 import { ROOT, runKept } from './lib/run.mjs';
 import { say } from './lib/say.mjs';
-import { prepare, startServer } from './lib/server.mjs';
+import { migrate, prepare, startServer } from './lib/server.mjs';
 
 // Every check and every suite, with one count at the end. `npm test -- core web` runs only those named.
 needModules();
@@ -73,6 +76,29 @@ async function pathSuite() {
   }
 }
 
+/** A backup read back into an empty installation holds what was backed up, bit by bit; one with a workshop is not written over. */
+async function backupSuite() {
+  const pg = await startPostgres({ name: 'test-postgres', wishedPort: 54510, throwaway: true });
+  const [from, to] = [`backup_${process.pid}`, `restored_${process.pid}`];
+  const file = join(tmpdir(), `meridex-${process.pid}.backup`);
+  try {
+    await migrate(pg, from, { demo: true });
+    backUp(pg, from, file);
+    await restore(pg, to, file);
+    const [before, after] = [await sumsOf(pg, from), await sumsOf(pg, to)];
+    const other = Object.keys({ ...before, ...after }).filter((table) => before[table] !== after[table]);
+    for (const table of other) say(`${table}: ${before[table]} backed up, ${after[table]} read back`);
+    const said = await restore(pg, from, file).catch((error) => error.message);
+    const kept = String(said).includes('not written over') && JSON.stringify(await sumsOf(pg, from)) === JSON.stringify(before);
+    if (!kept) say(`a workshop that was there: ${said}`);
+    const passed = (Object.keys(before).length > 10 && !other.length ? 1 : 0) + (kept ? 1 : 0);
+    return { passed, failed: 2 - passed };
+  } finally {
+    rmSync(file, { force: true });
+    pg.stop();
+  }
+}
+
 const suites = [
   ['format', asOne(() => npx(['prettier', '--check', '.', '--log-level', 'warn']))],
   ['lint', asOne(() => npx(['eslint', '.']))],
@@ -80,6 +106,7 @@ const suites = [
   ['layers', asOne(() => npx(['depcruise', '--config', '.dependency-cruiser.cjs', 'core/src', 'contract/src', 'server/src', 'cli/src', 'web/src/app']))],
   ['unused', asOne(() => npx(['knip', '--no-config-hints']))],
   ['core, server and command line', nodeSuite],
+  ['backup and restore', backupSuite],
   ['web', webSuite],
   ['paths', pathSuite],
 ];

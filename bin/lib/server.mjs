@@ -18,10 +18,13 @@ async function ensureDatabase(pg, database) {
 }
 
 /** Database made, tables up to date, demo loaded. */
-export async function prepare(pg, database = 'meridex') {
+export const prepare = (pg, database = 'meridex') => migrate(pg, database, { demo: process.env.MERIDEX_DEMO !== 'off' });
+
+/** The same, with or without the demo. */
+export async function migrate(pg, database, { demo }) {
   await ensureDatabase(pg, database);
   const done = runQuiet(process.execPath, [join(ROOT, 'server/dist/prepare.js')], {
-    env: { ...process.env, MERIDEX_OWNER_URL: pg.ownerUrl(database), MERIDEX_APP_PASSWORD: pg.appPassword },
+    env: { ...process.env, MERIDEX_DEMO: demo ? 'on' : 'off', MERIDEX_OWNER_URL: pg.ownerUrl(database), MERIDEX_APP_PASSWORD: pg.appPassword },
   });
   if (done.code !== 0) giveUp(`the database could not be brought up to date:\n${done.out}`);
 }

@@ -1,3 +1,4 @@
+export * from './comments.js';
 export * from './jobs.js';
 export * from './live.js';
 export * from './people.js';

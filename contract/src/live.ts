@@ -17,6 +17,7 @@ export type LiveEvent =
   | { readonly what: 'tick' }
   | { readonly what: 'reading' }
   | { readonly what: 'photo' }
+  | { readonly what: 'comment' }
   /** Somebody came into the job and asks who is there, is at a place in it, or left. */
   | { readonly what: 'came'; readonly tab: string }
   | { readonly what: 'left'; readonly tab: string }

@@ -3,17 +3,17 @@ export const ROLES = ['owner', 'electrician', 'apprentice', 'mains electrician',
 export type Role = (typeof ROLES)[number];
 
 /** What can be done, as far as not everybody may. */
-export const DEEDS = ['plan', 'accept', 'tick', 'read', 'photo', 'open jobs', 'settle jobs', 'keep parts', 'workshop', 'people'] as const;
+export const DEEDS = ['plan', 'accept', 'tick', 'read', 'photo', 'comment', 'open jobs', 'settle jobs', 'keep parts', 'workshop', 'people'] as const;
 export type Deed = (typeof DEEDS)[number];
 
 /** Who may do what; looking is everybody's. */
 export const MAY: Readonly<Record<Role, readonly Deed[]>> = {
   owner: DEEDS,
-  electrician: ['plan', 'accept', 'tick', 'read', 'photo', 'open jobs', 'settle jobs', 'keep parts'],
-  apprentice: ['plan', 'tick', 'read', 'photo'],
-  'mains electrician': ['tick', 'read', 'photo'],
+  electrician: ['plan', 'accept', 'tick', 'read', 'photo', 'comment', 'open jobs', 'settle jobs', 'keep parts'],
+  apprentice: ['plan', 'tick', 'read', 'photo', 'comment'],
+  'mains electrician': ['tick', 'read', 'photo', 'comment'],
   viewer: [],
-  reviewer: [],
+  reviewer: ['comment'],
 };
 
 const DEED_WORDS: Readonly<Record<Deed, string>> = {
@@ -22,6 +22,7 @@ const DEED_WORDS: Readonly<Record<Deed, string>> = {
   tick: 'tick a step',
   read: 'enter a reading',
   photo: 'add a photo',
+  comment: 'say something of a job',
   'open jobs': 'open a job',
   'settle jobs': 'set a job’s state and day',
   'keep parts': 'keep parts and vehicles for the workshop',

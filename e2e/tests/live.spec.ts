@@ -20,6 +20,17 @@ test('two in one job: each sees where the other is, and what the other keeps, wi
     await expect(other.locator('mx-trunk')).toContainText('BRV 99');
   });
 
+  await test.step('what one says of a run the other reads at that run', async () => {
+    await other.locator('tr[data-run="start-charger"]').getByRole('button').click();
+    await other.getByRole('textbox', { name: 'Say something of run 1' }).fill('is the fuse in reach of the bonnet latch?');
+    await other.getByRole('button', { name: 'Say it' }).click();
+    await stage(page, 'Runs');
+    await page.locator('tr[data-run="start-charger"]').getByRole('button').click();
+    await expect(page.locator('mx-comments')).toContainText('is the fuse in reach of the bonnet latch?');
+    await page.getByRole('button', { name: 'done with' }).click();
+    await expect(other.locator('mx-comments')).toContainText('done with, says owner');
+  });
+
   await test.step('a step ticked under the vehicle is ticked at the desk', async () => {
     await stage(other, 'Fit');
     await stage(page, 'Fit');

@@ -9,6 +9,7 @@ import { z } from 'zod';
 import { openRoutes, peopleRoutes } from './accounts/people-routes.js';
 import { accountRoutes } from './accounts/routes.js';
 import type { Database } from './db/client.js';
+import { commentRoutes } from './comments/routes.js';
 import { designRoutes } from './designs/routes.js';
 import { diagramRoutes } from './diagram/routes.js';
 import { drillRoutes } from './drill/routes.js';
@@ -76,7 +77,21 @@ export async function buildApp({ db, queue, webRoot, demo = true, proxy = false,
   await app.register(fastifySSE, { heartbeatInterval: 20_000 });
   await app.register(rateLimit, { global: false });
   app.get('/api/health', { schema: { response: { 200: z.object({ ok: z.boolean() }) } } }, () => ({ ok: true }));
-  for (const routes of [peopleRoutes, jobRoutes, designRoutes, tickRoutes, readingRoutes, packRoutes, drillRoutes, diagramRoutes, vehicleRoutes, partRoutes, workshopRoutes, photoRoutes])
+  for (const routes of [
+    peopleRoutes,
+    jobRoutes,
+    designRoutes,
+    tickRoutes,
+    readingRoutes,
+    packRoutes,
+    drillRoutes,
+    diagramRoutes,
+    vehicleRoutes,
+    partRoutes,
+    workshopRoutes,
+    photoRoutes,
+    commentRoutes,
+  ])
     await app.register(routes(db));
   await app.register(accountRoutes(db, demo));
   await app.register(openRoutes(db, demo));

@@ -171,6 +171,19 @@ export const photos = pgTable('photos', {
   createdAt: at('created_at'),
 });
 
+/** What people say of a job and of things in it: it stays as it was said, and is settled by somebody. */
+export const comments = pgTable('comments', {
+  id: uuid('id').primaryKey(),
+  workshopId: workshopId(),
+  jobId: jobId(),
+  /** A run, a finding; empty: the job as a whole. */
+  about: text('about').notNull(),
+  text: text('text').notNull(),
+  author: text('author').notNull(),
+  settledBy: text('settled_by'),
+  createdAt: at('created_at'),
+});
+
 /** Many trips on the server: asked for, under way, done or stopped. Only its own progress is ever written over. */
 export const tripRuns = pgTable('trip_runs', {
   id: uuid('id').primaryKey().defaultRandom(),

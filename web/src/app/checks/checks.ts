@@ -4,6 +4,7 @@ import { Router } from '@angular/router';
 import { type Finding, inWords, isThereBefore, loadNamed, type Press, RULES } from '@meridex/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { stageName } from '../frame/stages';
+import { Comments } from '../comments/comments';
 import { Mark } from '../pictures/mark';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
@@ -14,7 +15,7 @@ import { SessionService } from '../services/session.service';
 /** Every rule in one list: what is found, why it matters, what to do, and what was accepted by whom. */
 @Component({
   selector: 'mx-checks',
-  imports: [FormsModule, NzInputModule, Mark],
+  imports: [FormsModule, NzInputModule, Mark, Comments],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './checks.html',
   styleUrl: './checks.less',

@@ -11,9 +11,9 @@ import { NamedSelect } from './named-select';
   template: `
     <div class="field">
       <span class="name">{{ name() || label() }}</span>
-      <nz-select [attr.aria-label]="label()" [ngModel]="value()" (ngModelChange)="valueChange.emit($event)">
-        @for (o of shown(); track o.value) {
-          <nz-option [nzValue]="o.value" [nzLabel]="o.words" />
+      <nz-select [attr.aria-label]="label()" [ngModel]="at()" (ngModelChange)="valueChange.emit(of()[$event]!)">
+        @for (words of shown(); track $index) {
+          <nz-option [nzValue]="$index" [nzLabel]="words" />
         }
       </nz-select>
     </div>
@@ -36,5 +36,7 @@ export class Choice<T> {
   readonly words = input<(value: T) => string>((v) => String(v));
   readonly value = input.required<T>();
   readonly valueChange = output<T>();
-  protected readonly shown = computed(() => this.of().map((value) => ({ value, words: this.words()(value) })));
+  /** By their place in the list, since a select takes a value of null for none chosen. */
+  protected readonly at = computed(() => this.of().indexOf(this.value()));
+  protected readonly shown = computed(() => this.of().map((value) => this.words()(value)));
 }

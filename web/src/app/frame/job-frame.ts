@@ -5,6 +5,7 @@ import { NavigationEnd, Router, RouterOutlet } from '@angular/router';
 import { NzModalModule } from 'ng-zorro-antd/modal';
 import { debounceTime, filter, map, startWith } from 'rxjs';
 import { AssessmentService } from '../services/assessment.service';
+import { CommentService } from '../services/comment.service';
 import { DesignService } from '../services/design.service';
 import { PhotoView } from '../photos/photo-view';
 import { LiveService } from '../services/live.service';
@@ -40,6 +41,7 @@ export class JobFrame {
   private readonly router = inject(Router);
   private readonly live = inject(LiveService);
   private readonly photos = inject(PhotoService);
+  private readonly comments = inject(CommentService);
   private readonly stage = toSignal(
     this.router.events.pipe(
       filter((e) => e instanceof NavigationEnd),
@@ -91,6 +93,7 @@ export class JobFrame {
       await this.designs.open(jobId);
       await this.records.open(jobId);
       void this.photos.open(jobId);
+      void this.comments.open(jobId);
       this.live.open(jobId);
     } catch (error) {
       const body = (error as { error?: { message?: string } }).error;

@@ -2,7 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { figure, handOverPack, vehicleOf } from '@meridex/core';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
+import { Comments } from '../comments/comments';
 import { Photos } from '../photos/photos';
+import { CommentService } from '../services/comment.service';
 import { PhotoService } from '../services/photo.service';
 import { RecordService } from '../services/record.service';
 import { TestPlanService } from '../services/test-plan.service';
@@ -11,7 +13,7 @@ import { SyncService } from '../sync/sync.service';
 /** What goes with the vehicle: circuit list, fuse map, readings and cautions, on paper. */
 @Component({
   selector: 'mx-hand-over',
-  imports: [Photos],
+  imports: [Comments, Photos],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './hand-over.html',
   styles: `
@@ -51,6 +53,10 @@ import { SyncService } from '../sync/sync.service';
       padding-left: 18px;
       margin: 0;
     }
+    mx-photos {
+      --photos-room: none;
+      justify-content: flex-start;
+    }
     .side {
       display: grid;
       gap: 12px;
@@ -63,6 +69,9 @@ import { SyncService } from '../sync/sync.service';
 })
 export class HandOverStage {
   protected readonly photos = inject(PhotoService);
+  private readonly comments = inject(CommentService);
+  /** Comments that nobody has settled, of things in the job. */
+  protected readonly openElsewhere = computed(() => [...this.comments.byAbout()].reduce((n, [about, all]) => n + (about === '' ? 0 : all.filter((c) => c.settledBy === null).length), 0));
   protected readonly designs = inject(DesignService);
   protected readonly assessments = inject(AssessmentService);
   private readonly records = inject(RecordService);

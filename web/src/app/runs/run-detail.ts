@@ -3,6 +3,7 @@ import { FormsModule } from '@angular/forms';
 import { amps, boundInWords, explainRun, figure, FUSE_KINDS, inWords, nameOfArea, type Press, rating, type RunEdit, type SizedRun } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzSelectModule } from 'ng-zorro-antd/select';
+import { Comments } from '../comments/comments';
 import { Choice } from '../fields/choice';
 import { NamedSelect } from '../fields/named-select';
 import { NumberField } from '../fields/number-field';
@@ -27,7 +28,7 @@ const FIELD_OF: Readonly<Partial<Record<keyof RunEdit, string>>> = { backM: 'Len
 /** The chosen run: what decided it, its fuse window and volts, what a person may fix, and every figure opened. */
 @Component({
   selector: 'mx-run-detail',
-  imports: [FormsModule, NzSelectModule, NamedSelect, Choice, NzCheckboxModule, NumberField, ReadField, FuseWindow, PathLadder, WhyDrawer, RunWay],
+  imports: [FormsModule, NzSelectModule, NamedSelect, Choice, NzCheckboxModule, NumberField, ReadField, FuseWindow, PathLadder, WhyDrawer, RunWay, Comments],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run-detail.html',
   styleUrl: './run-detail.less',

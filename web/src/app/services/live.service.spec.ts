@@ -5,6 +5,7 @@ import { TestBed } from '@angular/core/testing';
 import type { LiveEvent } from '@meridex/contract';
 import { SyncService } from '../sync/sync.service';
 import { TAB } from '../sync/tab';
+import { CommentService } from './comment.service';
 import { DesignService } from './design.service';
 import { LiveService } from './live.service';
 import { PhotoService } from './photo.service';
@@ -37,6 +38,7 @@ describe('a job while others are in it', () => {
   let unsent: { kind: string }[] = [];
   const designs = { revision: signal(4), readAgain: jasmine.createSpy('designs') };
   const records = { readAgain: jasmine.createSpy('records') };
+  const comments = { readAgain: jasmine.createSpy('comments') };
   const photos = { readAgain: jasmine.createSpy('photos') };
 
   beforeEach(() => {
@@ -45,6 +47,7 @@ describe('a job while others are in it', () => {
     designs.readAgain.calls.reset();
     records.readAgain.calls.reset();
     photos.readAgain.calls.reset();
+    comments.readAgain.calls.reset();
     (globalThis as { EventSource: unknown }).EventSource = Stream;
     TestBed.configureTestingModule({
       providers: [
@@ -54,6 +57,7 @@ describe('a job while others are in it', () => {
         { provide: DesignService, useValue: designs },
         { provide: RecordService, useValue: records },
         { provide: PhotoService, useValue: photos },
+        { provide: CommentService, useValue: comments },
         { provide: SyncService, useValue: { ofJob: () => unsent } },
       ],
     });
@@ -81,6 +85,8 @@ describe('a job while others are in it', () => {
     expect(records.readAgain).toHaveBeenCalledTimes(2);
     Stream.last.says({ what: 'photo' });
     expect(photos.readAgain).toHaveBeenCalledTimes(1);
+    Stream.last.says({ what: 'comment' });
+    expect(comments.readAgain).toHaveBeenCalledTimes(1);
   });
 
   it('reads all of it when something may have been missed', () => {

@@ -3,6 +3,7 @@ import { inject, Injectable, signal } from '@angular/core';
 import type { LiveEvent } from '@meridex/contract';
 import { SyncService } from '../sync/sync.service';
 import { TAB } from '../sync/tab';
+import { CommentService } from './comment.service';
 import { DesignService } from './design.service';
 import { PhotoService } from './photo.service';
 import { RecordService } from './record.service';
@@ -22,6 +23,7 @@ export class LiveService {
   private readonly designs = inject(DesignService);
   private readonly records = inject(RecordService);
   private readonly photos = inject(PhotoService);
+  private readonly comments = inject(CommentService);
   private readonly sync = inject(SyncService);
   private readonly list = signal<readonly Colleague[]>([]);
   private stream: EventSource | null = null;
@@ -103,6 +105,7 @@ export class LiveService {
       if (event.number > this.designs.revision() && !this.sync.ofJob(this.jobId!).some((e) => e.kind === 'edit')) void this.designs.readAgain();
     } else if (event.what === 'tick' || event.what === 'reading') this.records.readAgain();
     else if (event.what === 'photo') void this.photos.readAgain();
+    else if (event.what === 'comment') void this.comments.readAgain();
     else if (event.what === 'missed') this.readAll();
     else if (event.tab === TAB) return;
     else if (event.what === 'came') this.say(true);
@@ -114,5 +117,6 @@ export class LiveService {
     void this.designs.readAgain();
     this.records.readAgain();
     void this.photos.readAgain();
+    void this.comments.readAgain();
   }
 }

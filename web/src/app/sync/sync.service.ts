@@ -4,7 +4,7 @@ import { squash, type Patch } from '@meridex/core';
 import { firstValueFrom, fromEvent, merge, Subject, timeout } from 'rxjs';
 import { SessionService } from '../services/session.service';
 import { type Answer, answersTo, type Clash, type Clashing, type Revision, settled } from './clash';
-import { type EditEntry, type Entry, type PhotoEntry, type ReadingEntry, sendingOf, type TickEntry } from './entry';
+import { type CommentEntry, type EditEntry, type Entry, type PhotoEntry, type ReadingEntry, sendingOf, type TickEntry } from './entry';
 import { Shelf } from './shelf';
 import { leftBehind, TAB } from './tab';
 
@@ -107,6 +107,11 @@ export class SyncService {
   photo(jobId: string, photo: Omit<PhotoEntry['body'], 'id'>): void {
     const entry = this.fresh(jobId);
     this.put({ ...entry, kind: 'photo', body: { id: entry.id, ...photo } } satisfies PhotoEntry, 0);
+  }
+
+  comment(jobId: string, comment: Omit<CommentEntry['body'], 'id'>): void {
+    const entry = this.fresh(jobId);
+    this.put({ ...entry, kind: 'comment', body: { id: entry.id, ...comment } } satisfies CommentEntry, 0);
   }
 
   /** Ends a clash: `mine` puts the person's values on top of the newest revision; else only the clashing ones go. */

@@ -6,7 +6,8 @@ import { byEngine } from './by-engine.js';
 import { byMains } from './by-mains.js';
 import { bySun, lostWords } from './by-sun.js';
 import { sunGiven } from './given.js';
-import { lookAt, type Part } from './look.js';
+import { lookAt, type Look, type Part } from './look.js';
+import { figure, sentence } from '../quantity/index.js';
 
 /** Boxes of the same id once, with what each way says of it; ribbons between the same two of one sort once. */
 function merged(parts: readonly Part[]): Part {
@@ -18,6 +19,25 @@ function merged(parts: readonly Part[]): Part {
   return { things: [...things.values()], flows: parts.flatMap((x) => x.flows) };
 }
 
+/** Controllers that nothing feeds: they stand in the job and are drawn, so that panels can be hung on them or they are taken out. */
+function idleControllers({ design, catalogue, p }: Look): Part['things'] {
+  const known = new Set(p.converters.map((c) => c.ref.id));
+  return Object.entries(design.converters).flatMap(([id, c]) => {
+    const part = known.has(id) ? null : catalogue.find('solar-controller', c.part);
+    return part
+      ? [
+          {
+            id,
+            column: 'converts' as const,
+            title: sentence(c.name || 'solar controller'),
+            says: [`${part.way.toUpperCase()}, ${figure(part.maxA, 0)} A, ${figure(part.maxV, 0)} V`],
+            looks: ['no panel feeds it'],
+          },
+        ]
+      : [];
+  });
+}
+
 /** Everything that charges: sources and what stands between them and the bank. */
 export function charging(design: Design, catalogue: Catalogue, a: Assessment, p: Plant): Part {
   const l = lookAt(design, catalogue, a, p);
@@ -25,5 +45,5 @@ export function charging(design: Design, catalogue: Catalogue, a: Assessment, p:
   const part = merged([byEngine(l), bySun(l, sun), byMains(l)]);
   // What the sun cannot use through a charger is told at the charger.
   const tells = new Map(sun.flatMap((g) => (g.array.regulator && g.array.throughCharger ? [[g.array.regulator.id, lostWords(g)] as const] : [])));
-  return { ...part, things: part.things.map((t) => ({ ...t, looks: [...t.looks, ...(tells.get(t.id) ?? [])] })) };
+  return { ...part, things: [...part.things.map((t) => ({ ...t, looks: [...t.looks, ...(tells.get(t.id) ?? [])] })), ...idleControllers(l)] };
 }

@@ -74,4 +74,14 @@ describe('the supply as boxes and ribbons', () => {
     const f = supplyFlow(none, SHIPPED_CATALOGUE, assess(none, SHIPPED_CATALOGUE));
     expect([f.low, f.flows.filter((x) => x.ahDay > 0)]).toEqual([null, []]);
   });
+
+  it('a controller that lost its panels stays drawn, and says so; hung anew it is as before', () => {
+    const two = after(demo('vet'), { do: 'addConverter', with: { id: 'roof', part: 'mppt-20' } }, { do: 'addArray', with: { id: 'wing', part: 'pv-160', into: 'roof' } });
+    expect(looks(flowOf(two), 'roof')).not.toContain('no panel feeds it');
+    const bare = after(two, { do: 'remove', with: { thing: 'wing' } });
+    const box = flowOf(bare).things.find((t) => t.id === 'roof')!;
+    expect([box.column, box.idle, box.looks]).toEqual(['converts', true, ['no panel feeds it']]);
+    const again = after(bare, { do: 'addArray', with: { id: 'wing', part: 'pv-160', into: 'roof' } });
+    expect(flowOf(again)).toEqual(flowOf(two));
+  });
 });

@@ -39,6 +39,19 @@ describe('the drawn supply', () => {
     await click(button(element, 'take out'));
     expect(bench.openDesign().converters).toEqual(before!.converters);
   });
+  it('keeps a controller drawn whose panels were taken out, so that it can go too', async () => {
+    const { element, bench, settle, click } = await onBench(FlowSheet, 'vet');
+    const before = structuredClone(bench.openDesign().converters);
+    await click(button(element, 'Add an array with its own controller'));
+    await click(button(element, 'take out'));
+    const box_ = [...element.querySelectorAll('[data-thing]')].find((b) => b.textContent!.includes('Solar controller'))!;
+    expect(text(box_)).toContain('20 A');
+    box_.dispatchEvent(new MouseEvent('click', { bubbles: true }));
+    await settle();
+    expect(chosen(element)).toContain('Solar controller');
+    await click(button(element, 'take out'));
+    expect(bench.openDesign().converters).toEqual(before);
+  });
   it('takes up what was asked for elsewhere, once, and gives the keys to its fields', async () => {
     const { element, bench, settle } = await onBench(FlowSheet, 'vet');
     const wish = TestBed.inject(SelectionService).supply;

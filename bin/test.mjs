@@ -51,8 +51,8 @@ async function webSuite() {
   return counted(done, ran === all ? ran - failed : 0, failed);
 }
 
-/** Paths run on two benches at once, each with a database and a server of its own, so that none sees what another changes. */
-const BENCHES = 2;
+/** Benches on which paths run at once, each with a database and a server of its own, so that none sees what another changes. */
+const BENCHES = 1;
 
 async function pathSuite() {
   const pg = await startPostgres({ name: 'test-postgres', wishedPort: 54510, throwaway: true });

@@ -68,9 +68,12 @@ test('two people in one job: different edits merge, the same one shows both valu
 
   await one.reload();
   await expect(one.getByRole('textbox', { name: 'Notes' })).toHaveValue('from the other bench');
+  // With signal the other would see it before typing.
+  await two.context().setOffline(true);
   await one.getByRole('textbox', { name: 'Plate' }).fill('MINE');
   await allKept(one);
   await two.getByRole('textbox', { name: 'Plate' }).fill('THEIRS');
+  await two.context().setOffline(false);
   await expect(two.locator('.clash')).toContainText('MINE');
   await expect(two.locator('.clash')).toContainText('THEIRS');
   await two.getByRole('button', { name: 'Put mine' }).click();

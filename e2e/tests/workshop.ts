@@ -36,6 +36,8 @@ export const VIEWS = [
 /** Signs in with the shown demo account. */
 export async function signIn(page: Page): Promise<void> {
   await page.goto('/');
+  // The page learns from the server whose address the demo has.
+  await expect(page.getByLabel('Address')).toHaveValue(/@/);
   await page.getByLabel('Password').fill('wirrabel');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page.getByRole('heading', { name: 'Bay sheet' })).toBeVisible();

@@ -1,38 +1,24 @@
 import { PHOTO_BYTES, type Photo } from '@meridex/contract';
-import type { FastifyInstance } from 'fastify';
-import { hashPassword } from '../accounts/password.js';
-import { buildApp } from '../app.js';
 import { DEMO } from '../demo/load.js';
-import { addWorkshop, freshDatabase, type TestDatabase } from '../testing/database.js';
 import { jpegOf, jpegs } from '../testing/jpeg.js';
-import { signIn } from '../testing/sign-in.js';
+import { twoWorkshops, type TwoWorkshops } from '../testing/workshops.js';
 
 describe('photos', () => {
-  let database: TestDatabase;
-  let app: FastifyInstance;
-  let [cookie, other, job] = ['', '', ''];
-  const call = (method: 'GET' | 'POST' | 'PATCH', url: string, payload?: object, as = cookie) => app.inject({ method, url, headers: { cookie: as }, ...(payload ? { payload } : {}) });
-  const send = (photo: object, as = cookie) => call('POST', `/api/jobs/${job}/photos`, { id: crypto.randomUUID(), about: 'step:pull-1', caption: '', ...jpegs(), ...photo }, as);
-  const listed = async (): Promise<Photo[]> => (await call('GET', `/api/jobs/${job}/photos`)).json<Photo[]>();
+  let shed: TwoWorkshops;
+  const send = (photo: object, as = shed.cookie) => shed.call('POST', `/api/jobs/${shed.job}/photos`, { id: crypto.randomUUID(), about: 'step:pull-1', caption: '', ...jpegs(), ...photo }, as);
+  const listed = async (): Promise<Photo[]> => (await shed.call('GET', `/api/jobs/${shed.job}/photos`)).json<Photo[]>();
 
   beforeAll(async () => {
-    database = await freshDatabase(true);
-    app = await buildApp({ db: database.db, queue: database.queue, webRoot: null });
-    await addWorkshop(database.ownerUrl, 'other@shed.example', await hashPassword('other-secret'));
-    [cookie, other] = [await signIn(app, DEMO.email, DEMO.password), await signIn(app, 'other@shed.example', 'other-secret')];
-    job = (await call('GET', '/api/jobs')).json<{ lines: { id: string }[] }>().lines[0]!.id;
+    shed = await twoWorkshops();
   }, 60_000);
-  afterAll(async () => {
-    await app?.close();
-    await database?.drop();
-  });
+  afterAll(() => shed?.close());
 
   it('are kept once, listed with their small picture, and come back bit by bit as pictures and nothing else', async () => {
     const id = crypto.randomUUID();
     for (let i = 0; i < 2; i++) expect((await send({ id, caption: 'the gland' })).statusCode).toBe(204);
     const mine = (await listed()).filter((p) => p.id === id);
     expect(mine.map((p) => [p.about, p.caption, p.small, p.author])).toEqual([['step:pull-1', 'the gland', jpegs().small, DEMO.name]]);
-    const picture = await call('GET', `/api/photos/${id}`);
+    const picture = await shed.call('GET', `/api/photos/${id}`);
     expect(picture.rawPayload.equals(jpegOf(1600, 1200))).toBeTrue();
     expect(picture.headers).toEqual(jasmine.objectContaining({ 'content-type': 'image/jpeg', 'x-content-type-options': 'nosniff', 'content-security-policy': "default-src 'none'; sandbox" }));
   });
@@ -41,14 +27,14 @@ describe('photos', () => {
     const id = crypto.randomUUID();
     await send({ id });
     const there = async (): Promise<boolean> => (await listed()).some((p) => p.id === id);
-    await call('PATCH', `/api/photos/${id}`, { takenAway: true });
+    await shed.call('PATCH', `/api/photos/${id}`, { takenAway: true });
     expect(await there()).toBeFalse();
-    await call('PATCH', `/api/photos/${id}`, { takenAway: false });
+    await shed.call('PATCH', `/api/photos/${id}`, { takenAway: false });
     expect(await there()).toBeTrue();
   });
 
   it('are printed in the pack', async () => {
-    const pack = async (): Promise<number> => (await call('GET', `/api/jobs/${job}/pack.pdf`)).rawPayload.length;
+    const pack = async (): Promise<number> => (await shed.call('GET', `/api/jobs/${shed.job}/pack.pdf`)).rawPayload.length;
     const plain = await pack();
     await send({ about: '' });
     expect(await pack()).toBeGreaterThan(plain + 200);
@@ -71,9 +57,9 @@ describe('photos', () => {
   it('are nobody’s of another workshop', async () => {
     const id = crypto.randomUUID();
     await send({ id });
-    expect((await send({}, other)).statusCode).toBe(404);
-    expect((await call('GET', `/api/photos/${id}`, undefined, other)).statusCode).toBe(404);
-    expect((await call('PATCH', `/api/photos/${id}`, { takenAway: true }, other)).statusCode).toBe(404);
-    expect((await call('GET', `/api/jobs/${job}/photos`, undefined, other)).json()).toEqual([]);
+    expect((await send({}, shed.other)).statusCode).toBe(404);
+    expect((await shed.call('GET', `/api/photos/${id}`, undefined, shed.other)).statusCode).toBe(404);
+    expect((await shed.call('PATCH', `/api/photos/${id}`, { takenAway: true }, shed.other)).statusCode).toBe(404);
+    expect((await shed.call('GET', `/api/jobs/${shed.job}/photos`, undefined, shed.other)).json()).toEqual([]);
   });
 });

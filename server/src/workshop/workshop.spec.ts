@@ -1,12 +1,7 @@
 import { blankDesign, type Design } from '@meridex/core';
-import type { FastifyInstance } from 'fastify';
 import pg from 'pg';
-import { hashPassword } from '../accounts/password.js';
-import { buildApp } from '../app.js';
-import { DEMO } from '../demo/load.js';
-import { addWorkshop, freshDatabase, type TestDatabase } from '../testing/database.js';
 import { headLine } from '../pack/head.js';
-import { signIn } from '../testing/sign-in.js';
+import { twoWorkshops, type TwoWorkshops } from '../testing/workshops.js';
 
 const { settings } = blankDesign('');
 const SHED = {
@@ -18,35 +13,27 @@ const SHED = {
 };
 
 describe('a workshop’s own settings', () => {
-  let database: TestDatabase;
-  let app: FastifyInstance;
-  let [cookie, other] = ['', ''];
-  const call = (method: 'GET' | 'PUT' | 'POST', url: string, as: string, payload?: object) => app.inject({ method, url, headers: { cookie: as }, ...(payload ? { payload } : {}) });
+  let shed: TwoWorkshops;
+  const call = (method: 'GET' | 'PUT' | 'POST', url: string, as: string, payload?: object) => shed.call(method, url, payload, as);
 
   beforeAll(async () => {
-    database = await freshDatabase(true);
-    app = await buildApp({ db: database.db, queue: database.queue, webRoot: null });
-    await addWorkshop(database.ownerUrl, 'other@shed.example', await hashPassword('other-secret'));
-    [cookie, other] = [await signIn(app, DEMO.email, DEMO.password), await signIn(app, 'other@shed.example', 'other-secret')];
+    shed = await twoWorkshops();
   }, 60_000);
-  afterAll(async () => {
-    await app?.close();
-    await database?.drop();
-  });
+  afterAll(() => shed?.close());
 
   it('are those of the usual rules until somebody says otherwise, and are kept for this workshop alone', async () => {
-    expect((await call('GET', '/api/workshop', other)).json()).toEqual({ name: 'Other Shed', address: '', phone: '', licence: '', rules: null });
-    expect((await call('PUT', '/api/workshop', cookie, SHED)).statusCode).toBe(204);
-    expect((await call('GET', '/api/workshop', cookie)).json()).toEqual(JSON.parse(JSON.stringify(SHED)));
-    expect((await call('GET', '/api/workshop', other)).json<{ name: string }>().name).toBe('Other Shed');
-    expect((await call('GET', '/api/session', cookie)).json<{ workshop: string }>().workshop).toBe(SHED.name);
+    expect((await call('GET', '/api/workshop', shed.other)).json()).toEqual({ name: 'Other Shed', address: '', phone: '', licence: '', rules: null });
+    expect((await call('PUT', '/api/workshop', shed.cookie, SHED)).statusCode).toBe(204);
+    expect((await call('GET', '/api/workshop', shed.cookie)).json()).toEqual(JSON.parse(JSON.stringify(SHED)));
+    expect((await call('GET', '/api/workshop', shed.other)).json<{ name: string }>().name).toBe('Other Shed');
+    expect((await call('GET', '/api/session', shed.cookie)).json<{ workshop: string }>().workshop).toBe(SHED.name);
   });
 
   it('are what a new job begins with; a copy keeps its own', async () => {
-    await call('PUT', '/api/workshop', cookie, SHED);
+    await call('PUT', '/api/workshop', shed.cookie, SHED);
     const opened = async (body: object): Promise<Design> => {
-      const { id } = (await call('POST', '/api/jobs', cookie, { customer: 'Magpie Hall', promisedOn: null, ...body })).json<{ id: string }>();
-      return (await call('GET', `/api/jobs/${id}/design`, cookie)).json<{ design: Design }>().design;
+      const { id } = (await call('POST', '/api/jobs', shed.cookie, { customer: 'Magpie Hall', promisedOn: null, ...body })).json<{ id: string }>();
+      return (await call('GET', `/api/jobs/${id}/design`, shed.cookie)).json<{ design: Design }>().design;
     };
     expect((await opened({})).settings).toEqual(SHED.rules);
     expect((await opened({ design: blankDesign('Magpie Hall') })).settings).toEqual(settings);
@@ -58,27 +45,27 @@ describe('a workshop’s own settings', () => {
       [{ ...SHED, rules: { ...settings, torqueNm: { ...settings.torqueNm, M8: 900 } } }, /^rules › torqueNm › M8: /],
       [{ ...SHED, rules: { ...settings, meters: { ...settings.meters, volt: { ...settings.meters.volt, share: -1 } } } }, /^rules › meters › volt › share: /],
     ] as const) {
-      const r = await call('PUT', '/api/workshop', cookie, wrong);
+      const r = await call('PUT', '/api/workshop', shed.cookie, wrong);
       expect(r.statusCode).toBe(400);
       expect(r.json<{ message: string }>().message).toMatch(says);
     }
   });
 
   it('stand at the head of the pack', async () => {
-    await call('PUT', '/api/workshop', cookie, SHED);
-    const { lines } = (await call('GET', '/api/jobs', cookie)).json<{ lines: { id: string }[] }>();
-    const pdf = await call('GET', `/api/jobs/${lines[0]!.id}/pack.pdf`, cookie);
+    await call('PUT', '/api/workshop', shed.cookie, SHED);
+    const { lines } = (await call('GET', '/api/jobs', shed.cookie)).json<{ lines: { id: string }[] }>();
+    const pdf = await call('GET', `/api/jobs/${lines[0]!.id}/pack.pdf`, shed.cookie);
     expect(pdf.rawPayload.subarray(0, 5).toString()).toBe('%PDF-');
     expect(headLine(SHED)).toBe('Siding Lane Electrics · 9 Siding Lane, Wirrabel · 0000 555 099 · licence EL 0042');
     expect(headLine({ ...SHED, phone: '', licence: '' })).toBe('Siding Lane Electrics · 9 Siding Lane, Wirrabel');
   }, 30_000);
 
   it('let no row hang on a job of another workshop, whoever writes it', async () => {
-    const client = new pg.Client({ connectionString: database.ownerUrl });
+    const client = new pg.Client({ connectionString: shed.database.ownerUrl });
     await client.connect();
-    const { rows } = await client.query<{ job: string; shed: string }>("select (select id from jobs limit 1) as job, (select id from workshops where name = 'Other Shed') as shed");
-    const { job, shed } = rows[0]!;
-    await expectAsync(client.query('insert into ticks (id, workshop_id, job_id, step_id, done, author) values (gen_random_uuid(), $1, $2, $3, true, $3)', [shed, job, 'x'])).toBeRejectedWithError(
+    const { rows } = await client.query<{ job: string; elsewhere: string }>("select (select id from jobs limit 1) as job, (select id from workshops where name = 'Other Shed') as elsewhere");
+    const { job, elsewhere } = rows[0]!;
+    await expectAsync(client.query('insert into ticks (id, workshop_id, job_id, step_id, done, author) values (gen_random_uuid(), $1, $2, $3, true, $3)', [elsewhere, job, 'x'])).toBeRejectedWithError(
       /ticks_job/,
     );
     await client.end();

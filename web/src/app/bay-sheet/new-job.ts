@@ -1,5 +1,5 @@
 import { type HttpErrorResponse } from '@angular/common/http';
-import { afterNextRender, ChangeDetectionStrategy, Component, computed, type ElementRef, inject, input, output, signal, viewChild } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { readDesign } from '@meridex/core';
 import { NzDatePickerModule } from 'ng-zorro-antd/date-picker';
@@ -24,6 +24,7 @@ export class NewJob {
   readonly from = input<string | null>(null);
   readonly opened = output<{ readonly id: string; readonly empty: boolean }>();
   private readonly service = inject(JobsService);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly first = viewChild.required<ElementRef<HTMLInputElement>>('first');
   protected readonly customer = signal('');
   protected readonly promised = signal<Date | null>(null);
@@ -44,8 +45,10 @@ export class NewJob {
     afterNextRender(() => this.focus());
   }
 
+  /** Takes the keys, unless somebody is in another field by now. */
   focus(): void {
-    this.first().nativeElement.focus();
+    const host = this.host.nativeElement;
+    if (!host.contains(document.activeElement)) this.first().nativeElement.focus();
   }
 
   protected async read(chosen: FileList | null): Promise<void> {

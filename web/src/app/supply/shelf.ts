@@ -1,4 +1,4 @@
-import type { Asked, Design } from '@meridex/core';
+import { type Asked, catalogueOf, type Design } from '@meridex/core';
 
 /** What can be added at one press; the part is changed afterwards. */
 export interface ShelfItem {
@@ -8,14 +8,15 @@ export interface ShelfItem {
   readonly asked: (design: Design) => readonly Asked[];
 }
 
+const idleController = (d: Design): boolean =>
+  Object.entries(d.converters).some(([id, c]) => catalogueOf(d).find('solar-controller', c.part) && !Object.values(d.arrays).some((a) => a.into?.in === 'converters' && a.into.id === id));
+
 export const SHELF: readonly ShelfItem[] = [
   {
     words: 'an array with its own controller',
     short: 'array + controller',
-    asked: () => [
-      { do: 'addConverter', with: { part: 'mppt-20' } },
-      { do: 'addArray', with: { part: 'pv-160' } },
-    ],
+    // One that nothing feeds is taken before another is added.
+    asked: (d) => [...(idleController(d) ? [] : [{ do: 'addConverter', with: { part: 'mppt-20' } } as const]), { do: 'addArray', with: { part: 'pv-160' } }],
   },
   { words: 'an array beside the others', short: 'array', asked: () => [{ do: 'addArray', with: { part: 'pv-160' } }] },
   { words: 'a portable panel', short: 'portable panel', asked: () => [{ do: 'addArray', with: { part: 'pv-120-fold', portable: { regulated: true } } }] },

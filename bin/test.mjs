@@ -117,10 +117,12 @@ const rows = [];
 for (const [name, run] of suites) {
   if (wanted.length && !wanted.some((w) => name.includes(w))) continue;
   say(`\n── ${name}`);
+  const began = Date.now();
   const result = await run();
+  const seconds = Math.round((Date.now() - began) / 1000);
   passed += result.passed;
   failed += result.failed;
-  rows.push(`${String(result.passed).padStart(6)} passed ${String(result.failed).padStart(4)} failed   ${name}`);
+  rows.push(`${String(result.passed).padStart(6)} passed ${String(result.failed).padStart(4)} failed ${String(seconds).padStart(5)} s   ${name}`);
 }
 say(`\n${rows.join('\n')}\n`);
 say(`${passed} passed, ${failed} failed`);

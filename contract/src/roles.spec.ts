@@ -1,4 +1,4 @@
-import { DEEDS, may, mayNot, ROLES } from './roles.js';
+import { DEEDS, may, mayInWords, mayNot, ROLES } from './roles.js';
 
 describe('who may do what', () => {
   it('is all of it for the owner, nothing for who only looks, nothing for a role that is none', () => {
@@ -8,6 +8,8 @@ describe('who may do what', () => {
   });
   it('lets an apprentice plan, tick and take photos, not accept, nor open or settle jobs', () =>
     expect(DEEDS.filter((d) => may('apprentice', d))).toEqual(['plan', 'tick', 'read', 'photo', 'comment']));
+  it('is told in words', () =>
+    expect(['owner', 'mains electrician', 'viewer', 'king'].map(mayInWords)).toEqual(['all of it', 'tick a step, enter a reading, add a photo, say something of a job', 'look', 'look']));
   it('is told with who may instead', () => {
     expect(mayNot('apprentice', 'accept')).toBe('An apprentice may not accept a finding; an owner or electrician may.');
     expect(mayNot('electrician', 'people')).toBe('An electrician may not invite people and change what they may do; an owner may.');

@@ -33,6 +33,13 @@ const DEED_WORDS: Readonly<Record<Deed, string>> = {
 /** True where a role may do something; a role that nobody knows may nothing. @example may('apprentice', 'accept') // false */
 export const may = (role: string, deed: Deed): boolean => (MAY[role as Role] ?? []).includes(deed);
 
+/** What a role may, in words. @example mayInWords('reviewer') // 'say something of a job' */
+export function mayInWords(role: string): string {
+  const deeds = MAY[role as Role] ?? [];
+  if (deeds.length === DEEDS.length) return 'all of it';
+  return deeds.map((d) => DEED_WORDS[d]).join(', ') || 'look';
+}
+
 /** Why one may not, in words; null where one may. @example mayNot('viewer', 'tick') // 'A viewer may not tick a step; an owner, electrician, apprentice or mains electrician may.' */
 export function mayNot(role: string, deed: Deed): string | null {
   if (may(role, deed)) return null;

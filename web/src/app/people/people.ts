@@ -2,7 +2,7 @@ import { DatePipe } from '@angular/common';
 import { type HttpErrorResponse } from '@angular/common/http';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { type Colleague, DEEDS, MAY, mayNot, PASSWORD_LETTERS, type Role, ROLES, type SignedIn } from '@meridex/contract';
+import { type Colleague, mayInWords, mayNot, PASSWORD_LETTERS, type Role, ROLES, type SignedIn } from '@meridex/contract';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import type { Observable } from 'rxjs';
@@ -25,11 +25,13 @@ export class PeoplePage {
   private readonly people = inject(PeopleService);
   private readonly session = inject(SessionService);
   protected readonly roles = ROLES;
-  protected readonly deeds = DEEDS;
   protected readonly letters = PASSWORD_LETTERS;
   protected readonly list = signal<readonly Colleague[]>([]);
   /** Where one is signed in oneself. */
   protected readonly sessions = signal<readonly SignedIn[]>([]);
+  /** How many of them are shown before one asks for all. */
+  protected readonly fewSessions = 6;
+  protected readonly allSessions = signal(false);
   protected readonly says = signal<string | null>(null);
   /** What was done, in words. */
   protected readonly told = signal<string | null>(null);
@@ -41,14 +43,17 @@ export class PeoplePage {
   protected readonly own = signal('');
   /** Why one may not change people; null: one may. */
   protected readonly mayNot = computed(() => mayNot(this.session.person()?.role ?? '', 'people'));
-  protected readonly may = (role: string): string => (MAY[role as Role] ?? []).filter((d) => d !== 'people').join(', ') || 'look';
+  protected readonly may = mayInWords;
 
   constructor() {
     this.read();
   }
 
   private read(): void {
-    this.people.sessions().subscribe({ next: (all) => this.sessions.set(all), error: (e: HttpErrorResponse) => this.says.set(inWordsOf(e)) });
+    this.people.sessions().subscribe({
+      next: (all) => this.sessions.set([...all].sort((a, b) => Number(b.here) - Number(a.here) || b.since.localeCompare(a.since))),
+      error: (e: HttpErrorResponse) => this.says.set(inWordsOf(e)),
+    });
     this.people.all().subscribe({ next: (list) => this.list.set(list), error: (e: HttpErrorResponse) => this.says.set(inWordsOf(e)) });
   }
 

@@ -48,7 +48,13 @@ export class Shelf {
   }
 
   put(store: Store, key: string, value: unknown): void {
-    void this.do(store, (db) => db.put(store, value, key));
+    void this.do(store, async (db) => {
+      const writing = db.transaction(store, 'readwrite');
+      const put = writing.store.put(value, key);
+      // Sent along at once: left to itself the commit waits for the page to hear of the write, and a page that is closed meanwhile writes nothing.
+      writing.commit();
+      await Promise.all([put, writing.done]);
+    });
   }
 
   remove(store: Store, key: string): void {

@@ -6,7 +6,7 @@ import { SessionService } from '../services/session.service';
 import { type Answer, answersTo, type Clash, type Clashing, type Revision, settled } from './clash';
 import { type CommentEntry, type EditEntry, type Entry, type PhotoEntry, type ReadingEntry, sendingOf, type TickEntry } from './entry';
 import { Shelf } from './shelf';
-import { leftBehind, TAB } from './tab';
+import { leftBehind, TAB, whenGone } from './tab';
 
 /** What the server said to an entry, or the person to a clash. */
 export type SyncEvent =
@@ -156,6 +156,7 @@ export class SyncService {
     if (damaged.length) this.damaged.set(damaged);
     const here = new Set([...this.done, ...this.list().map((e) => e.id)]);
     const mine = entries.filter((e) => (e.person === person || e.person === '') && !here.has(e.id) && (e.refused !== null || isLeft(e)));
+    for (const e of entries) if (e.person === person && !isLeft(e)) whenGone(e.tab, () => this.sendSoon(0));
     if (!mine.length) return;
     const taken = mine.map((e) => ({ ...e, person, tab: TAB, tried: true }));
     this.list.update((l) => [...l, ...taken].sort((a, b) => a.at - b.at));

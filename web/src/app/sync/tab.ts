@@ -14,6 +14,14 @@ try {
 // Held until the page is gone: others see by it who is still there.
 if ('locks' in navigator) void navigator.locks.request(LOCK + TAB, () => new Promise<never>(() => undefined));
 
+const waitedFor = new Set<string>();
+/** Calls back when the page that made an entry is gone: one that is just being closed may still be seen as open. */
+export function whenGone(tab: string, then: () => void): void {
+  if (tab === TAB || waitedFor.has(tab) || !('locks' in navigator)) return;
+  waitedFor.add(tab);
+  void navigator.locks.request(LOCK + tab, () => undefined).then(then);
+}
+
 /** Tells whether the page that made an entry is gone, so that this one takes it over. */
 export async function leftBehind(): Promise<(entry: { readonly tab: string; readonly touched: number }) => boolean> {
   if (!('locks' in navigator)) return ({ tab, touched }) => tab !== TAB && (earlier.has(tab) || Date.now() - touched > LEFT_BEHIND_MS);

@@ -15,8 +15,7 @@ import type { FedCharger, SupplyFigures } from '../supply/index.js';
 import type { TripResult } from '../trip/index.js';
 import { chargerInputs } from './charger-inputs.js';
 import { powerOf } from './power.js';
-import { provePlan } from './prove.js';
-import { sizeRuns } from './runs.js';
+import { sizesOf } from './kept-sizes.js';
 import { withLeads } from './sharing.js';
 import { tellTales, type TellTales } from './tell-tales.js';
 
@@ -56,10 +55,9 @@ export interface AssessSettings {
 export function assess(design: Design, catalogue: Catalogue, settings: AssessSettings = {}): Assessment {
   // What waits gives and draws nothing yet; its runs are drafted all the same.
   const now = asOfNow(design);
-  const { day, parkedDay, trip, feeds } = powerOf(now, catalogue);
-  const whole = now === design ? null : powerOf(design, catalogue);
-  const bank = whole ? whole.bank : feeds.bank;
-  const arrays = whole ? whole.arrays : feeds.arrays;
+  const power = powerOf(now, catalogue);
+  const whole = now === design ? power : powerOf(design, catalogue);
+  const { day, parkedDay, trip, feeds } = power;
   const gear = draftGear(design, catalogue);
   const vehicle = vehicleOf(design);
   const context = {
@@ -68,19 +66,19 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
     plant: plant(design, catalogue),
     vehicle,
     gear: new Map(gear.map((g) => [g.id, g])),
-    bank,
-    arrays,
-    day: whole?.day ?? day,
-    parkedDay: whole?.parkedDay ?? parkedDay,
+    bank: whole.bank,
+    arrays: whole.arrays,
+    day: whole.day,
+    parkedDay: whole.parkedDay,
     inline: inlineParts(design, catalogue),
   };
   const specs = draftRuns(context);
-  const runs = sizeRuns(specs, design, bank, feeds.second, context.inline);
+  const { runs, prove } = sizesOf(whole, { specs, design, catalogue, second: feeds.second, inline: context.inline });
   const layout = layoutFigures(design, vehicle, gear, runs, draftLeads(context, specs.length + 1));
   const bond = bondOf(design, vehicle, gear, runs);
-  const order = orderOf(design, catalogue, runs, arrays, layout, bond);
+  const order = orderOf(design, catalogue, runs, whole.arrays, layout, bond);
   const supply = withLeads(feeds, design, catalogue, runs);
-  const inputs = chargerInputs(design, catalogue, bank, runs);
+  const inputs = chargerInputs(design, catalogue, whole.bank, runs);
   const findings = judge({ design, catalogue, vehicle, gear, layout, day, supply, trip, chargerInputs: inputs, runs, totals: { price: order.total, kg: order.kg } });
   const licensed = findings.some((f) => f.rule === 'mains-licensed');
   return withFindings(
@@ -98,7 +96,7 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
       layout,
       order,
       fit: fitSteps(gear, runs, layout, supply.settings, { licensed, torqueNm: design.settings.torqueNm }, bond, oldGear(design)),
-      prove: provePlan(design, catalogue, runs, context.inline, settings.readings ?? {}),
+      prove: prove(settings.readings ?? {}),
     },
     findings,
   );

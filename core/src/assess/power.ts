@@ -3,7 +3,7 @@ import { rigOf, type Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { loadsOn, tripJob } from '../trip-analysis/index.js';
 import { plant, type ConverterThing } from '../plant/index.js';
-import { memoizeFor } from '../quantity/index.js';
+import { keepLastFor } from '../quantity/index.js';
 import { arraysOf, bankOf, chargerZoneC, supplyFigures, type Bank, type SolarArray, type SupplyFigures } from '../supply/index.js';
 import { simulateJob, type TripResult } from '../trip/index.js';
 
@@ -36,8 +36,11 @@ interface Asked {
 
 const onlyHot = ({ design, hot }: Asked): Design => ({ ...design, ...NOWHERE, places: Object.fromEntries(hot.flatMap(({ ref: { id } }) => (design.places[id] ? [[id, design.places[id]]] : []))) });
 
-const keyOf = ({ design, hot }: Asked): string => JSON.stringify([design.brief, design.loads, design.supply, rigOf(design), design.settings, hot.map((c) => chargerZoneC(design, c))]);
-const last = memoizeFor(2, keyOf, (catalogue: Catalogue, asked: Asked) => reckoned(onlyHot(asked), catalogue));
+const last = keepLastFor(
+  2,
+  ({ design, hot }: Asked) => [design.brief, design.loads, design.supply, rigOf(design), design.settings, hot.map((c) => chargerZoneC(design, c))],
+  (catalogue: Catalogue, asked) => reckoned(onlyHot(asked), catalogue),
+);
 
 /**
  * The power side of a design. The last one is kept by its content: while gear is dragged or a length is typed, loads,

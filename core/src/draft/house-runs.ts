@@ -84,7 +84,7 @@ function loadRun(c: DraftContext, next: () => number, load: DayLoad, ways: Ways 
   const bank = c.bank!;
   const { purpose } = c.design.loads[load.id]!;
   const plug = plugOf(c.design.loads[load.id]!);
-  const direct = passing(c.inline, ['disconnect']);
+  const direct = ways ? null : passing(c.inline, ['disconnect']);
   const gear = gearOf(c, 'loads', load.id)!;
   return makeRun(c, next(), {
     id: runKey(gear.ref),
@@ -103,7 +103,7 @@ function loadRun(c: DraftContext, next: () => number, load: DayLoad, ways: Ways 
     ends: [{ at: 'from', source: 'house battery' }],
     ...(ways
       ? { limitingParts: [...ways.limitingParts, ...plug], inline: ways.inline ?? [], terminal: TERMINAL.way, leastFuseA: c.design.settings.custom.loadFuseA }
-      : { inline: direct.inline, limitingParts: [...direct.limitingParts, ...plug] }),
+      : { inline: direct!.inline, limitingParts: [...direct!.limitingParts, ...plug] }),
     minAreaMm2: loadLeastMm2(c.design.settings, purpose),
     reason: ways ? `a way of its own on the ${ways.name.toLowerCase()}` : `too much for a way of its own, so it has its own fuse at the ${busName(c).toLowerCase()}`,
   });

@@ -89,22 +89,33 @@ function joinSteps(run: Fitted, places: Places, torqueNm: TorqueNm): FitStep[] {
   const { spec, figures: f } = run;
   const [from, to] = [places(spec.from.gear), places(spec.to.gear)];
   const far = to !== from;
-  const how = {
-    section: 'join and tighten' as const,
-    detail: `Heat-shrink on first; strip the barrel’s depth + 1 mm; ${lug(run, torqueNm)}`,
-    tool: crimperFor(f.areaMm2),
-    minutes: joinMin(f.areaMm2) * (far ? 1 : 2),
-  };
-  const after = (gear: string): string[] => [`pull-${spec.id}`, `place-${gear}`];
+  const detail = `Heat-shrink on first; strip the barrel’s depth + 1 mm; ${lug(run, torqueNm)}`;
+  const tool = crimperFor(f.areaMm2);
+  const minutes = joinMin(f.areaMm2) * (far ? 1 : 2);
+  const pulled = `pull-${spec.id}`;
   const join: FitStep = {
-    ...how,
     id: `join-${spec.id}`,
+    section: 'join and tighten',
     text: `Run ${spec.number}: ${spec.name}, crimp and tighten${far ? ` at the ${spec.from.name}` : ''}`,
+    detail,
     place: from,
-    after: [...after(spec.from.gear), ...(far ? [] : [`place-${spec.to.gear}`])],
+    tool,
+    minutes,
+    after: far ? [pulled, `place-${spec.from.gear}`] : [pulled, `place-${spec.from.gear}`, `place-${spec.to.gear}`],
   };
   const other: FitStep[] = far
-    ? [{ ...how, id: `join-${spec.id}-far`, text: `Run ${spec.number}: ${spec.name}, crimp and tighten at the ${spec.to.name}`, place: to, after: after(spec.to.gear) }]
+    ? [
+        {
+          id: `join-${spec.id}-far`,
+          section: 'join and tighten',
+          text: `Run ${spec.number}: ${spec.name}, crimp and tighten at the ${spec.to.name}`,
+          detail,
+          place: to,
+          tool,
+          minutes,
+          after: [pulled, `place-${spec.to.gear}`],
+        },
+      ]
     : [];
   if (!spec.ends.length) return [join, ...other];
   const fuseAt = spec.ends.map((e) => (e.at === 'from' ? spec.from.name : spec.to.name)).join(' and at the ');
@@ -215,19 +226,22 @@ function settingSteps(settings: readonly DeviceSetting[], gear: readonly Gear[])
   // Where it is not known by its name it is with the bars.
   const at = (fits: (g: Gear) => boolean): string | undefined => gear.find(fits)?.zoneName;
   const placeOf = (device: string): string => at((g) => g.name === device || g.plain === device) ?? at((g) => g.role === 'bus') ?? AT_LARGE;
-  return [...new Set(settings.map((s) => s.device))].map((device): FitStep => ({
-    id: `set-${device}`,
-    section: 'settings',
-    text: `Set the ${device}, and read it back`,
-    place: placeOf(device),
-    tool: null,
-    minutes: MINUTES.set,
-    after: gear.flatMap((g) => (g.zoneName === placeOf(device) && g.role !== 'starting' && g.role !== 'load' && g.when === 'now' ? [`place-${g.id}`] : [])),
-    detail: settings
-      .filter((s) => s.device === device)
-      .map((s) => `${s.setting}: ${s.value}`)
-      .join(' · '),
-  }));
+  return [...new Set(settings.map((s) => s.device))].map((device): FitStep => {
+    const place = placeOf(device);
+    return {
+      id: `set-${device}`,
+      section: 'settings',
+      text: `Set the ${device}, and read it back`,
+      place,
+      tool: null,
+      minutes: MINUTES.set,
+      after: gear.flatMap((g) => (g.zoneName === place && g.role !== 'starting' && g.role !== 'load' && g.when === 'now' ? [`place-${g.id}`] : [])),
+      detail: settings
+        .filter((s) => s.device === device)
+        .map((s) => `${s.setting}: ${s.value}`)
+        .join(' · '),
+    };
+  });
 }
 
 /** How a build is done beside what is built. */
@@ -284,6 +298,7 @@ export function fitSteps(
   // What is not a step of this job is waited for by none.
   const ids = new Set(steps.map((s) => s.id));
   return steps.map((s) => {
+    if (s.after.length && s.after.every((a) => ids.has(a))) return s;
     const after = s.after.filter((a) => ids.has(a));
     return { ...s, after: after.length || s.section === 'make safe' ? after : ['safe-check'] };
   });

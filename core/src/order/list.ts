@@ -104,7 +104,8 @@ function addRun(basket: Basket, run: Fitted): void {
   const use = `run ${spec.number}`;
   for (const end of spec.ends) {
     const kind = FUSE_KINDS[f.fuseType];
-    basket.add({ ...fuseWords(run), group: 'protection', quantity: f.perPole, unit: 'pc', priceEach: PRICE.fuse[f.fuseType], kg: 0.02 }, use);
+    const { key, what } = fuseWords(run);
+    basket.add({ key, what, group: 'protection', quantity: f.perPole, unit: 'pc', priceEach: PRICE.fuse[f.fuseType], kg: 0.02 }, use);
     const held = f.fuseType === 'breaker' || (end.at === 'from' && holdsFuses(spec));
     if (!held)
       basket.add(

@@ -22,6 +22,8 @@ export function corridor(g: Cabled, face: Face, lengthMm: number): Box {
     return { ...low, l: Math.abs(far.x - at.x), w: Math.abs(far.y - at.y), h: Math.abs(far.z - at.z) };
   }
   const [du, dv] = dir;
-  const at = { u: du > 0 ? u + o.w : du < 0 ? u - lengthMm : u, v: dv > 0 ? v + o.h : dv < 0 ? v - lengthMm : v };
-  return faceBox(face, { ...at, w: du ? lengthMm : o.w, h: dv ? lengthMm : o.h, outMm: o.outMm });
+  // Field by field: asked of everything at every move of a drag, and a spread object costs more than all of it.
+  const uMm = du > 0 ? u + o.w : du < 0 ? u - lengthMm : u;
+  const vMm = dv > 0 ? v + o.h : dv < 0 ? v - lengthMm : v;
+  return faceBox(face, { u: uMm, v: vMm, w: du ? lengthMm : o.w, h: dv ? lengthMm : o.h, outMm: o.outMm });
 }

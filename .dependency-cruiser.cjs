@@ -18,6 +18,7 @@ const LAYERS = [
   ['assess'],
   ['couplings'],
   ['diagram', 'handover', 'formats', 'case-files', 'demo', 'search', 'overrides', 'quick', 'supply-options', 'supply-flow', 'faults', 'changes', 'test-plan'],
+  ['quote'],
 ];
 
 const folder = (name) => `^core/src/${name}/`;

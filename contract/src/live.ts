@@ -18,6 +18,7 @@ export type LiveEvent =
   | { readonly what: 'reading' }
   | { readonly what: 'photo' }
   | { readonly what: 'comment' }
+  | { readonly what: 'quote' }
   /** Somebody came into the job and asks who is there, is at a place in it, or left. */
   | { readonly what: 'came'; readonly tab: string }
   | { readonly what: 'left'; readonly tab: string }

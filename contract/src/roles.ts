@@ -3,13 +3,13 @@ export const ROLES = ['owner', 'electrician', 'apprentice', 'mains electrician',
 export type Role = (typeof ROLES)[number];
 
 /** What can be done, as far as not everybody may. */
-export const DEEDS = ['plan', 'accept', 'tick', 'read', 'photo', 'comment', 'open jobs', 'settle jobs', 'keep parts', 'workshop', 'people'] as const;
+export const DEEDS = ['plan', 'accept', 'tick', 'read', 'photo', 'comment', 'open jobs', 'settle jobs', 'quote', 'keep parts', 'workshop', 'people'] as const;
 export type Deed = (typeof DEEDS)[number];
 
 /** Who may do what; looking is everybody's. */
 export const MAY: Readonly<Record<Role, readonly Deed[]>> = {
   owner: DEEDS,
-  electrician: ['plan', 'accept', 'tick', 'read', 'photo', 'comment', 'open jobs', 'settle jobs', 'keep parts'],
+  electrician: ['plan', 'accept', 'tick', 'read', 'photo', 'comment', 'open jobs', 'settle jobs', 'quote', 'keep parts'],
   apprentice: ['plan', 'tick', 'read', 'photo', 'comment'],
   'mains electrician': ['tick', 'read', 'photo', 'comment'],
   viewer: [],
@@ -25,6 +25,7 @@ const DEED_WORDS: Readonly<Record<Deed, string>> = {
   comment: 'say something of a job',
   'open jobs': 'open a job',
   'settle jobs': 'set a job’s state and day',
+  quote: 'send a quote',
   'keep parts': 'keep parts and vehicles for the workshop',
   workshop: 'change what the workshop says of itself and how it works',
   people: 'invite people and change what they may do',

@@ -14,6 +14,7 @@ export * from './loads/index.js';
 export * from './network/index.js';
 export * from './trip-analysis/index.js';
 export * from './order/index.js';
+export * from './quote/index.js';
 export * from './places/index.js';
 export * from './plant/index.js';
 export * from './commands/index.js';

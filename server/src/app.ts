@@ -22,6 +22,7 @@ import { liveRoutes } from './live/routes.js';
 import { packRoutes } from './pack/routes.js';
 import { partRoutes } from './parts/routes.js';
 import { photoRoutes } from './photos/routes.js';
+import { openQuoteRoutes, quoteRoutes } from './quotes/routes.js';
 import { readingRoutes } from './readings/routes.js';
 import type { Queue } from './queue/queue.js';
 import { tickRoutes } from './ticks/routes.js';
@@ -91,6 +92,8 @@ export async function buildApp({ db, queue, webRoot, demo = true, proxy = false,
     workshopRoutes,
     photoRoutes,
     commentRoutes,
+    quoteRoutes,
+    openQuoteRoutes,
   ])
     await app.register(routes(db));
   await app.register(accountRoutes(db, demo));

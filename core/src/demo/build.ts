@@ -40,7 +40,10 @@ export function thereBefore(order: number, name: string, change: Partial<Existin
 }
 
 /** What the made-up workshop says its money by. */
-export const DEMO_RULES: Pick<Design['settings'], 'money'> = { money: { sign: '$', tax: 'GST', taxPercent: 10 } };
+export const DEMO_RULES: Pick<Design['settings'], 'money' | 'quote'> = {
+  money: { sign: '$', tax: 'GST', taxPercent: 10 },
+  quote: { hourRate: 124, marginPercent: 18, validDays: 30, notIncluded: 'Repairs to what is found worn or unsafe behind the trim: we call you first.' },
+};
 
 interface Changes {
   readonly brief: Partial<Omit<Design['brief'], 'trip' | 'alternator'>> & { readonly trip: Partial<Design['brief']['trip']>; readonly alternator: Partial<Design['brief']['alternator']> };

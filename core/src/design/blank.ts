@@ -1,4 +1,4 @@
-import { SCHEMA_VERSION, USUAL_CUSTOM, USUAL_METERS, USUAL_TORQUE_NM, type Design, type Existing, type Load, type Trace } from './schema.js';
+import { SCHEMA_VERSION, USUAL_CUSTOM, USUAL_METERS, USUAL_TERMS, USUAL_TORQUE_NM, type Design, type Existing, type Load, type Trace } from './schema.js';
 
 /** A new job: the usual dual-cab with a lithium house battery, to be corrected rather than filled in. */
 export function blankDesign(customer: string): Design {
@@ -63,6 +63,7 @@ export function blankDesign(customer: string): Design {
       meters: USUAL_METERS,
       torqueNm: USUAL_TORQUE_NM,
       money: { sign: '', tax: '', taxPercent: 0 },
+      quote: USUAL_TERMS,
     },
   };
 }

@@ -50,6 +50,21 @@ export const USUAL_TORQUE_NM: z.infer<typeof torqueSchema> = { M4: 1.5, M5: 3, M
 const moneySchema = z.object({ sign: text(6), tax: text(20), taxPercent: z.number().min(0).max(50) });
 export type Money = z.infer<typeof moneySchema>;
 
+/** What a quote asks beside the parts’ own prices, and for how long it stands; without tax. */
+const quoteTermsSchema = z.object({
+  /** Money for an hour of work; 0: labour is not asked for. */
+  hourRate: z.number().min(0).max(10000),
+  /** On top of the parts’ prices, per cent. */
+  marginPercent: z.number().min(0).max(200),
+  validDays: z.number().int().min(1).max(365),
+  /** What a quote says is not in it, beside what follows from the job. */
+  notIncluded: text(1000),
+});
+export type QuoteTerms = z.infer<typeof quoteTermsSchema>;
+
+/** Planning figures, until a workshop says its own. */
+export const USUAL_TERMS: QuoteTerms = { hourRate: 110, marginPercent: 20, validDays: 30, notIncluded: '' };
+
 /** The workshop's schools and ways. */
 export const settingsSchema = z.object({
   series: z.enum(['metric', 'gauge']),
@@ -77,6 +92,7 @@ export const settingsSchema = z.object({
   meters: metersSchema.default(USUAL_METERS),
   torqueNm: torqueSchema.default(USUAL_TORQUE_NM),
   money: moneySchema.default({ sign: '', tax: '', taxPercent: 0 }),
+  quote: quoteTermsSchema.default(USUAL_TERMS),
 });
 
 /** One job's design: the only document that is edited, always by patches. */

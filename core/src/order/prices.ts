@@ -1,4 +1,4 @@
-/** Planning prices and sundries, tax included; the workshop's own price list replaces them. */
+/** Planning prices and sundries, without tax. */
 export const PLANNING_PRICES = {
   /** Per metre of single-core cable: a base and a part that grows with the copper. */
   cableBase: 0.6,

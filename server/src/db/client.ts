@@ -11,8 +11,8 @@ export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
 export interface Database {
   /** Runs in a transaction that sees only this workshop's rows. */
   inWorkshop<T>(workshopId: string, work: (tx: Tx) => Promise<T>): Promise<T>;
-  /** Runs in a transaction that sees only the row that one setting names (sign-in address session token or invitation). */
-  withSetting<T>(setting: 'app.sign_in_email' | 'app.session_hash' | 'app.invite_hash', value: string, work: (tx: Tx) => Promise<T>): Promise<T>;
+  /** Runs in a transaction that sees only the row that one setting names (sign-in address, session token, invitation or sent quote). */
+  withSetting<T>(setting: 'app.sign_in_email' | 'app.session_hash' | 'app.invite_hash' | 'app.quote_hash', value: string, work: (tx: Tx) => Promise<T>): Promise<T>;
   /** Runs in a transaction that sees no workshop’s rows. */
   outside<T>(work: (tx: Tx) => Promise<T>): Promise<T>;
   /** What happens in jobs, while it happens. */

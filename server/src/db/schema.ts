@@ -1,4 +1,4 @@
-import type { Design, ManyTrips, Part, Patch, Vehicle } from '@meridex/core';
+import type { Design, ManyTrips, Part, Patch, Quote, QuoteKey, Vehicle } from '@meridex/core';
 import type { JobSummary } from '../jobs/summary.js';
 import { boolean, customType, date, doublePrecision, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
 
@@ -181,6 +181,25 @@ export const comments = pgTable('comments', {
   text: text('text').notNull(),
   author: text('author').notNull(),
   settledBy: text('settled_by'),
+  createdAt: at('created_at'),
+});
+
+/** Quotes as they were sent: never changed, only withdrawn, accepted, or found by another link. */
+export const quotes = pgTable('quotes', {
+  id: uuid('id').primaryKey(),
+  workshopId: workshopId(),
+  jobId: jobId(),
+  tokenHash: text('token_hash').notNull().unique(),
+  /** Revision of the design that it was made from. */
+  revision: integer('revision').notNull(),
+  document: jsonb('document').$type<Quote>().notNull(),
+  /** The last day on which it may be accepted. */
+  validUntil: date('valid_until', { mode: 'string' }).notNull(),
+  author: text('author').notNull(),
+  withdrawnAt: timestamp('withdrawn_at', { withTimezone: true, mode: 'string' }),
+  acceptedOption: text('accepted_option').$type<QuoteKey>(),
+  acceptedBy: text('accepted_by'),
+  acceptedAt: timestamp('accepted_at', { withTimezone: true, mode: 'string' }),
   createdAt: at('created_at'),
 });
 

@@ -1,5 +1,5 @@
 import type { Workshop } from '@meridex/contract';
-import type { Design } from '@meridex/core';
+import { settingsSchema, type Design } from '@meridex/core';
 import { eq } from 'drizzle-orm';
 import type { Tx } from '../db/client.js';
 import { workshops } from '../db/schema.js';
@@ -13,7 +13,8 @@ export interface OwnWorkshop extends Workshop {
 export async function ownWorkshop(tx: Tx): Promise<OwnWorkshop> {
   const [row] = await tx.select().from(workshops);
   const { address = '', phone = '', licence = '', rules = null } = row!.settings;
-  return { name: row!.name, address, phone, licence, rules };
+  // Rules that were kept before a setting was there get its usual value.
+  return { name: row!.name, address, phone, licence, rules: rules && settingsSchema.parse(rules) };
 }
 
 export async function keepWorkshop(tx: Tx, workshopId: string, { name, ...settings }: OwnWorkshop): Promise<void> {

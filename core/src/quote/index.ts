@@ -1,0 +1,3 @@
+export * from './minor.js';
+export * from './quote.js';
+export * from './schema.js';

@@ -42,7 +42,7 @@ describe('a quote', () => {
     const { options } = quoteOf(demo('survey'), SHIPPED_CATALOGUE, ['lean', 'roomy']);
     expect(options.map((o) => o.key)).toEqual(['plan', 'lean', 'roomy']);
     expect(options[2]!.totalMinor).toBeGreaterThan(options[1]!.totalMinor);
-    for (const o of options) expect(o.gives[0]).toMatch(/^Battery of \d+ Ah at 12 V/);
+    for (const o of options) expect(o.gives[0]).toMatch(/^Battery of \d+\u00a0Ah at 12\u00a0V/);
   });
 
   it('says what is not in it: the 230 V side, what waits, and what the workshop says', () => {

@@ -13,6 +13,7 @@ const signedIn: CanActivateFn = (_route, state) => {
 export const routes: Routes = [
   { path: 'sign-in', title: 'Sign in · Meridex', loadComponent: () => import('./sign-in/sign-in').then((m) => m.SignIn) },
   { path: 'join/:token', title: 'Join · Meridex', loadComponent: () => import('./sign-in/join').then((m) => m.JoinPage) },
+  { path: 'quote/:token', title: 'Quote', loadComponent: () => import('./quotes/sent-quote').then((m) => m.SentQuotePage) },
   { path: 'people', canActivate: [signedIn], title: 'People · Meridex', loadComponent: () => import('./people/people').then((m) => m.PeoplePage) },
   { path: 'workshop', canActivate: [signedIn], title: 'Workshop · Meridex', loadComponent: () => import('./workshop/workshop').then((m) => m.WorkshopPage) },
   { path: 'parts', canActivate: [signedIn], title: 'Parts · Meridex', loadComponent: () => import('./parts/parts').then((m) => m.PartsPage) },
@@ -79,7 +80,15 @@ export const routes: Routes = [
         ],
       },
       { path: 'checks', title: 'Checks · Meridex', loadComponent: () => import('./checks/checks').then((m) => m.ChecksStage) },
-      { path: 'order', title: 'Order · Meridex', loadComponent: () => import('./order/order').then((m) => m.OrderStage) },
+      {
+        path: 'order',
+        loadComponent: () => import('./order/order').then((m) => m.OrderStage),
+        children: [
+          { path: '', pathMatch: 'full', redirectTo: 'parts' },
+          { path: 'parts', title: 'Order · Meridex', loadComponent: () => import('./order/parts-list').then((m) => m.PartsSheet) },
+          { path: 'quote', title: 'Quote · Meridex', loadComponent: () => import('./quotes/quote').then((m) => m.QuoteSheet) },
+        ],
+      },
       { path: 'fit', title: 'Fit · Meridex', loadComponent: () => import('./fit/fit').then((m) => m.FitStage) },
       {
         path: 'prove',

@@ -6,6 +6,7 @@ import { NzInputModule } from 'ng-zorro-antd/input';
 import { Choice } from './choice';
 import { isoDay } from './iso-day';
 import { NumberField } from './number-field';
+import { QuoteTermsFields } from './quote-terms';
 
 export type ShopRules = Design['settings'];
 type Stud = keyof ShopRules['torqueNm'];
@@ -14,7 +15,7 @@ type MeterKind = keyof ShopRules['meters'];
 /** How a workshop works, field by field: of one job, or what a new job begins with. */
 @Component({
   selector: 'mx-shop-rules',
-  imports: [FormsModule, NzDatePickerModule, NzInputModule, Choice, NumberField],
+  imports: [FormsModule, NzDatePickerModule, NzInputModule, Choice, NumberField, QuoteTermsFields],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shop-rules.html',
   styleUrl: './shop-rules.less',
@@ -66,6 +67,8 @@ export class ShopRulesFields {
     const { meters } = this.rules();
     this.changed.emit({ words: `what the ${kind} meter may be off by`, change: { meters: { ...meters, [kind]: { ...meters[kind], ...change } } } });
   }
+
+  protected readonly withTerms = (change: Partial<ShopRules['quote']>): ShopRules['quote'] => ({ ...this.rules().quote, ...change });
 
   protected setMoney(change: Partial<ShopRules['money']>): void {
     this.changed.emit({ words: 'money', change: { money: { ...this.rules().money, ...change } } });

@@ -44,6 +44,10 @@ export const SHEETS = {
     { path: 'ways', name: 'Ways and holes' },
     { path: 'plugs', name: 'Plugs and leads' },
   ],
+  order: [
+    { path: 'parts', name: 'Parts and cuts' },
+    { path: 'quote', name: 'The quote' },
+  ],
   supply: [
     { path: 'flow', name: 'The flow' },
     { path: 'drafts', name: 'Three drafts' },

@@ -6,6 +6,7 @@ import type { LiveEvent } from '@meridex/contract';
 import { SyncService } from '../sync/sync.service';
 import { TAB } from '../sync/tab';
 import { CommentService } from './comment.service';
+import { QuoteService } from './quote.service';
 import { DesignService } from './design.service';
 import { LiveService } from './live.service';
 import { PhotoService } from './photo.service';
@@ -39,6 +40,7 @@ describe('a job while others are in it', () => {
   const designs = { revision: signal(4), readAgain: jasmine.createSpy('designs') };
   const records = { readAgain: jasmine.createSpy('records') };
   const comments = { readAgain: jasmine.createSpy('comments') };
+  const quotes = { readAgain: jasmine.createSpy('quotes') };
   const photos = { readAgain: jasmine.createSpy('photos') };
 
   beforeEach(() => {
@@ -48,6 +50,7 @@ describe('a job while others are in it', () => {
     records.readAgain.calls.reset();
     photos.readAgain.calls.reset();
     comments.readAgain.calls.reset();
+    quotes.readAgain.calls.reset();
     (globalThis as { EventSource: unknown }).EventSource = Stream;
     TestBed.configureTestingModule({
       providers: [
@@ -58,6 +61,7 @@ describe('a job while others are in it', () => {
         { provide: RecordService, useValue: records },
         { provide: PhotoService, useValue: photos },
         { provide: CommentService, useValue: comments },
+        { provide: QuoteService, useValue: quotes },
         { provide: SyncService, useValue: { ofJob: () => unsent } },
       ],
     });
@@ -87,6 +91,8 @@ describe('a job while others are in it', () => {
     expect(photos.readAgain).toHaveBeenCalledTimes(1);
     Stream.last.says({ what: 'comment' });
     expect(comments.readAgain).toHaveBeenCalledTimes(1);
+    Stream.last.says({ what: 'quote' });
+    expect(quotes.readAgain).toHaveBeenCalledTimes(1);
   });
 
   it('reads all of it when something may have been missed', () => {

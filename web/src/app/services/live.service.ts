@@ -4,6 +4,7 @@ import type { LiveEvent } from '@meridex/contract';
 import { SyncService } from '../sync/sync.service';
 import { TAB } from '../sync/tab';
 import { CommentService } from './comment.service';
+import { QuoteService } from './quote.service';
 import { DesignService } from './design.service';
 import { PhotoService } from './photo.service';
 import { RecordService } from './record.service';
@@ -24,6 +25,7 @@ export class LiveService {
   private readonly records = inject(RecordService);
   private readonly photos = inject(PhotoService);
   private readonly comments = inject(CommentService);
+  private readonly quotes = inject(QuoteService);
   private readonly sync = inject(SyncService);
   private readonly list = signal<readonly Colleague[]>([]);
   private stream: EventSource | null = null;
@@ -106,6 +108,7 @@ export class LiveService {
     } else if (event.what === 'tick' || event.what === 'reading') this.records.readAgain();
     else if (event.what === 'photo') void this.photos.readAgain();
     else if (event.what === 'comment') void this.comments.readAgain();
+    else if (event.what === 'quote') void this.quotes.readAgain();
     else if (event.what === 'missed') this.readAll();
     else if (event.tab === TAB) return;
     else if (event.what === 'came') this.say(true);
@@ -118,5 +121,6 @@ export class LiveService {
     this.records.readAgain();
     void this.photos.readAgain();
     void this.comments.readAgain();
+    void this.quotes.readAgain();
   }
 }

@@ -2,6 +2,7 @@ import {
   applyIntake,
   assess,
   buildPlan,
+  cannotQuote,
   type BuildPlan,
   type FitStep,
   circuitPlan,
@@ -30,6 +31,8 @@ import {
   type NoState,
   type Helps,
   type PlaceOffer,
+  type Quote,
+  quoteOf,
   selectivePairs,
   type SelectivePair,
   catalogueOf,
@@ -47,6 +50,7 @@ import {
   testPlan,
   type TestPlan,
   threeDrafts,
+  type Tier,
   type TripResult,
   type WhatIf,
   whatHelps,
@@ -65,6 +69,7 @@ export type AnalysisAsk =
   | { readonly what: 'kept'; readonly design: Design }
   | { readonly what: 'joined trip'; readonly design: Design }
   | { readonly what: 'whole order'; readonly design: Design }
+  | { readonly what: 'quote'; readonly design: Design; readonly tiers: readonly Tier[] }
   | { readonly what: 'build plan'; readonly steps: readonly FitStep[] }
   | { readonly what: 'fault book'; readonly design: Design }
   | { readonly what: 'fault search'; readonly design: Design; readonly known: Known }
@@ -80,6 +85,12 @@ export interface ProtectionAnswer {
   readonly sweep: Sweep;
 }
 
+/** A quote of a job, and why it cannot be sent as it is; null: it can. */
+export interface QuoteAnswer {
+  readonly quote: Quote;
+  readonly cannot: string | null;
+}
+
 export interface AnalysisAnswers {
   readonly drafts: readonly SupplyDraft[];
   readonly intake: readonly SupplyDraft[];
@@ -92,6 +103,7 @@ export interface AnalysisAnswers {
   readonly kept: readonly ManualOverride[];
   readonly 'joined trip': JoinedResult | null;
   readonly 'whole order': Order;
+  readonly quote: QuoteAnswer;
   readonly 'build plan': BuildPlan;
   readonly 'fault book': FaultBook | null;
   readonly 'fault search': Search | null;
@@ -141,6 +153,10 @@ export function answerAnalysis(ask: AnalysisAsk): AnalysisAnswers[AnalysisAsk['w
       return joinedTripOf(ask.design, catalogueOf(ask.design));
     case 'whole order':
       return orderOfJob(assessJob(ask.design, catalogueOf(ask.design)));
+    case 'quote': {
+      const catalogue = catalogueOf(ask.design);
+      return { quote: quoteOf(ask.design, catalogue, ask.tiers), cannot: cannotQuote(assessJob(ask.design, catalogue)) };
+    }
     case 'build plan':
       return buildPlan(ask.steps);
     case 'fault book':

@@ -1,6 +1,6 @@
 import { type Design, doCommands } from '@meridex/core';
 import { onBench } from '../testing/bench';
-import { OrderStage } from './order';
+import { PartsSheet } from './parts-list';
 
 const text = (e: Element): string => e.textContent!.replace(/\s+/g, ' ');
 const withCamper = (d: Design): void => {
@@ -14,10 +14,10 @@ const withCamper = (d: Design): void => {
 const toggle = (e: HTMLElement): Element | undefined => [...e.querySelectorAll('button')].find((b) => b.hasAttribute('aria-pressed'));
 
 describe('the order', () => {
-  it('of one vehicle has nothing to choose', async () => expect(toggle((await onBench(OrderStage, 'vet')).element)).toBeUndefined());
+  it('of one vehicle has nothing to choose', async () => expect(toggle((await onBench(PartsSheet, 'vet')).element)).toBeUndefined());
 
   it('of several is that of the one that is looked at, or of all with each use told apart', async () => {
-    const { element, bench, click } = await onBench(OrderStage, 'vet', withCamper);
+    const { element, bench, click } = await onBench(PartsSheet, 'vet', withCamper);
     const own = bench.openAssessment().order;
     expect(text(element)).toContain(`${own.lines.length} lines`);
     await click(toggle(element)!);

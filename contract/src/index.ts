@@ -6,4 +6,5 @@ export * from './quotes.js';
 export * from './photos.js';
 export * from './roles.js';
 export * from './revisions.js';
+export * from './week.js';
 export * from './workshop.js';

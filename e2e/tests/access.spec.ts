@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { signIn, VIEWS } from './workshop';
+import { goTo, signIn, VIEWS } from './workshop';
 
 test('every view passes the automatic accessibility check, by day and by night', async ({ page }) => {
   test.setTimeout(600_000);
@@ -24,17 +24,22 @@ test('every view passes the automatic accessibility check, by day and by night',
   await check('sign-in');
   await signIn(page);
   await check('bay sheet');
-  for (const page_ of ['parts', 'people', 'workshop']) {
+  for (const page_ of ['week', 'parts', 'people', 'workshop']) {
     await page.goto(`/${page_}`);
     await expect(page.locator('.bench-head h1')).toBeVisible();
     await check(page_);
   }
   const { lines } = (await (await page.request.get('/api/jobs')).json()) as { lines: { id: string; customer: string }[] };
   const job = lines.find((l) => l.customer.startsWith('Lantern'))!;
+  await page.goto(`/jobs/${job.id}/${VIEWS[0]}`);
   for (const stage of VIEWS) {
-    await page.goto(`/jobs/${job.id}/${stage}`);
-    await expect(page.locator('.bench-head h1')).toBeVisible();
+    await goTo(page, job.id, stage);
     await check(stage);
   }
+  await goTo(page, job.id, 'order/quote');
+  await page.getByRole('button', { name: 'Make its link' }).click();
+  await page.goto(await page.getByRole('textbox', { name: 'Link of the quote' }).inputValue());
+  await expect(page.locator('mx-option-card')).toBeVisible();
+  await check('a quote as its customer has it');
   expect(found).toEqual([]);
 });

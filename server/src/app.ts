@@ -28,6 +28,7 @@ import type { Queue } from './queue/queue.js';
 import { tickRoutes } from './ticks/routes.js';
 import { tripRoutes } from './trips/routes.js';
 import { vehicleRoutes } from './vehicles/routes.js';
+import { weekRoutes } from './week/routes.js';
 import { workshopRoutes } from './workshop/routes.js';
 
 export interface AppOptions {
@@ -93,6 +94,7 @@ export async function buildApp({ db, queue, webRoot, demo = true, proxy = false,
     photoRoutes,
     commentRoutes,
     quoteRoutes,
+    weekRoutes,
     openQuoteRoutes,
   ])
     await app.register(routes(db));

@@ -94,13 +94,13 @@ class Search {
   }
 }
 
-/** The best plan for these jobs: a short look in several turns, then all branches of the last, tried or given up. */
-export function search(task: WeekTask): WeekPlan {
+/** The best plan for these jobs: a short look in several turns, then all branches of the last, tried or given up after so many. */
+export function search(task: WeekTask, mostBranches = MOST_BRANCHES): WeekPlan {
   let best: Found = { cost: NEVER, plan: [] };
   let given = false;
   for (const [i, order] of TURNS.entries()) {
     const turn = new Search(task, order);
-    const most = i === TURNS.length - 1 ? MOST_BRANCHES : MOST_BRANCHES / 40;
+    const most = i === TURNS.length - 1 ? mostBranches : mostBranches / 40;
     turn.run(best, most);
     best = turn.best;
     given = turn.branches > most;

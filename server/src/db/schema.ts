@@ -1,4 +1,4 @@
-import type { Design, ManyTrips, Part, Patch, Quote, QuoteKey, Vehicle } from '@meridex/core';
+import type { Design, ManyTrips, Part, Patch, Quote, QuoteKey, ShopWeek, Vehicle } from '@meridex/core';
 import type { JobSummary } from '../jobs/summary.js';
 import { boolean, customType, date, doublePrecision, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
 
@@ -201,6 +201,18 @@ export const quotes = pgTable('quotes', {
   acceptedBy: text('accepted_by'),
   acceptedAt: timestamp('accepted_at', { withTimezone: true, mode: 'string' }),
   createdAt: at('created_at'),
+});
+
+/** The bay's week of a workshop: what was said of it, changed in place. */
+export const bayWeeks = pgTable('bay_weeks', {
+  workshopId: uuid('workshop_id')
+    .primaryKey()
+    .references(() => workshops.id),
+  document: jsonb('document').$type<ShopWeek>().notNull(),
+  /** How many times it was changed. */
+  revision: integer('revision').notNull(),
+  author: text('author').notNull(),
+  changedAt: timestamp('changed_at', { withTimezone: true, mode: 'string' }).notNull().defaultNow(),
 });
 
 /** Many trips on the server: asked for, under way, done or stopped. Only its own progress is ever written over. */

@@ -1,4 +1,4 @@
-import { assess, blankDesign, DEMO_JOBS, DEMO_RULES, catalogueOf, type DemoJob, testPlan } from '@meridex/core';
+import { assess, blankDesign, DEMO_JOBS, DEMO_RULES, catalogueOf, type DemoJob, type ShopWeek, testPlan, usualShop } from '@meridex/core';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import { sql } from 'drizzle-orm';
 import pg from 'pg';
@@ -9,9 +9,11 @@ import * as schema from '../db/schema.js';
 import { createJob } from '../jobs/store.js';
 import { keepReading } from '../readings/store.js';
 import { keepTick } from '../ticks/store.js';
+import { keepWeek } from '../week/store.js';
 
 export { DEMO } from './account.js';
 const DAY_MS = 86_400_000;
+const dayIn = (days: number): string => new Date(Date.now() + days * DAY_MS).toISOString().slice(0, 10);
 
 /** A made-up reading: what the model expects, a little off as meters are, or far off where the story wants a fault. */
 function madeUp(expected: number, index: number, faulty: boolean): number {
@@ -20,7 +22,7 @@ function madeUp(expected: number, index: number, faulty: boolean): number {
 }
 
 async function loadJob(tx: Tx, workshopId: string, demo: DemoJob): Promise<void> {
-  const promisedOn = new Date(Date.now() + demo.promisedInDays * DAY_MS).toISOString().slice(0, 10);
+  const promisedOn = dayIn(demo.promisedInDays);
   const jobId = await createJob(tx, workshopId, DEMO.name, { customer: demo.design.brief.customer, promisedOn, design: demo.design, state: demo.state, note: demo.note });
   const a = assess(demo.design, catalogueOf(demo.design));
   for (const step of a.fit.slice(0, Math.floor(demo.tickedShare * a.fit.length))) await keepTick(tx, workshopId, jobId, { id: crypto.randomUUID(), stepId: step.id, done: true, author: DEMO.name });
@@ -31,6 +33,17 @@ async function loadJob(tx: Tx, workshopId: string, demo: DemoJob): Promise<void>
     await keepReading(tx, workshopId, jobId, { id: crypto.randomUUID(), rowId: row.id, value: madeUp(row.expected, i, i === faultyAt), unit: row.unit, revision: 1, author: DEMO.name });
   }
 }
+
+/** Two bays, two people, and the days of the licensed electrician. */
+const demoWeek = (): ShopWeek => ({
+  ...usualShop(DEMO.name),
+  bays: ['Front bay', 'Yard'],
+  people: [
+    { id: 'lead', name: DEMO.name, skill: 'senior', away: [] },
+    { id: 'hand', name: 'Wren', skill: 'any', away: [] },
+  ],
+  licensedOn: [2, 3, 4, 8, 9, 10].map(dayIn),
+});
 
 /** Loads the demo workshop into an empty installation; where any workshop is there it changes nothing. True when it was loaded. */
 export async function loadDemo(ownerUrl: string): Promise<boolean> {
@@ -48,6 +61,7 @@ export async function loadDemo(ownerUrl: string): Promise<boolean> {
       await tx.execute(sql`select set_config('app.workshop_id', ${workshopId}, true)`);
       await tx.insert(schema.accounts).values({ workshopId, email: DEMO.email, name: DEMO.name, role: 'owner', passwordHash: await hashPassword(DEMO.password) });
       for (const demo of DEMO_JOBS) await loadJob(tx, workshopId, demo);
+      await keepWeek(tx, workshopId, DEMO.name, demoWeek(), 0);
       return true;
     });
   } finally {

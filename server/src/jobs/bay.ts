@@ -1,13 +1,14 @@
 import { isOut, readDesign } from '@meridex/core';
 import { and, asc, desc, eq, inArray, isNull, max, sql } from 'drizzle-orm';
-import { statSync } from 'node:fs';
+import { readdirSync, statSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Tx } from '../db/client.js';
 import { customers, designRevisions, jobs, jobSummaries, readings, ticks } from '../db/schema.js';
 import { type JobSummary, summaryOf, unreadable, waiting } from './summary.js';
 
 /** A line of the bay sheet. */
-export interface JobLine extends Pick<JobSummary, 'customer' | 'vehicle' | 'plate' | 'stages' | 'hold' | 'next'> {
+export interface JobLine extends Pick<JobSummary, 'customer' | 'vehicle' | 'plate' | 'stages' | 'hold' | 'next' | 'minutes' | 'licensed'> {
   readonly id: string;
   readonly promisedOn: string | null;
   readonly state: string;
@@ -36,8 +37,13 @@ const SOON_MS = 7 * 86_400_000;
 const MOST_TO_BUY = 6;
 /** Jobs worked out at one asking: after a new program all of them are to be, and nobody waits for that. */
 const AT_ONCE = 25;
+/** When the newest file of a folder was made, whichever that is: a build leaves those alone that did not change. */
+function newestIn(folder: string): number {
+  return Math.max(...readdirSync(folder, { recursive: true, encoding: 'utf8' }).map((file) => statSync(join(folder, file)).mtimeMs));
+}
+
 /** Another program may say other things of the same job. */
-const PROGRAM = statSync(fileURLToPath(import.meta.resolve('@meridex/core'))).mtimeMs;
+const PROGRAM = [dirname(fileURLToPath(import.meta.resolve('@meridex/core'))), import.meta.dirname].map(newestIn).join(' ');
 
 function toBuy(takes: readonly JobSummary['takes'][]): ToBuy[] {
   const sum = new Map<string, { what: string; quantity: number; unit: string; price: number }>();
@@ -115,8 +121,8 @@ export async function baySheet(tx: Tx): Promise<BaySheet> {
   const soon = new Date(Date.now() + SOON_MS).toISOString().slice(0, 10);
   const [lines, takes, care]: [JobLine[], JobSummary['takes'][], BaySheet['care'][number][]] = [[], [], []];
   for (const { job, summary, customer: owner } of rows) {
-    const { customer, vehicle, plate, stages, hold, next, joints, ...s } = fresh.get(job.id) ?? summary ?? waiting(owner);
-    lines.push({ id: job.id, promisedOn: job.promisedOn, state: job.state, note: job.note, customer, vehicle, plate, stages, hold, next });
+    const { customer, vehicle, plate, stages, hold, next, minutes, licensed, joints, ...s } = fresh.get(job.id) ?? summary ?? waiting(owner);
+    lines.push({ id: job.id, promisedOn: job.promisedOn, state: job.state, note: job.note, customer, vehicle, plate, stages, hold, next, minutes, licensed });
     if (job.state === 'closed') continue;
     if (isOut(job.state)) care.push({ id: job.id, customer, on: job.promisedOn, joints });
     else if (job.promisedOn !== null && job.promisedOn <= soon && !s.fitted) takes.push(s.takes);

@@ -19,6 +19,8 @@ const jobLine = z.object({
   stages: z.array(z.enum(['hollow', 'half', 'solid'])),
   hold: z.object({ mark: z.enum(['stop', 'look', 'holds', 'waits']), say: z.string() }),
   next: z.object({ stage: z.enum(STAGES), say: z.string() }),
+  minutes: z.number(),
+  licensed: z.boolean(),
 });
 
 const bay = z.object({

@@ -16,6 +16,10 @@ export interface JobSummary {
   readonly next: { readonly stage: Stage; readonly say: string };
   readonly joints: number;
   readonly fitted: boolean;
+  /** Work left, by the minutes of the steps that are not done. */
+  readonly minutes: number;
+  /** A licensed electrician is wanted for it. */
+  readonly licensed: boolean;
   /** Cable and protection that it takes. */
   readonly takes: readonly { readonly what: string; readonly quantity: number; readonly unit: string; readonly price: number }[];
 }
@@ -67,6 +71,8 @@ export function summaryOf(job: Job, design: Design, done: Done): JobSummary {
     next: next(a, done, job.state, job.note),
     joints: a.runs.length * 4,
     fitted: a.fit.every((s) => done.ticked.has(s.id)),
+    minutes: a.fit.reduce((m, s) => (done.ticked.has(s.id) ? m : m + s.minutes), 0),
+    licensed: a.findings.some((f) => f.rule === 'mains-licensed'),
     takes: a.order.lines.filter((l) => l.group === 'cable' || l.group === 'protection').map((l) => ({ what: l.what, quantity: l.quantity, unit: l.unit, price: l.quantity * l.priceEach })),
   };
 }
@@ -80,6 +86,8 @@ const line = (customer: string, vehicle: string, hold: Hold, say: string): JobSu
   next: { stage: 'brief', say },
   joints: 0,
   fitted: true,
+  minutes: 0,
+  licensed: false,
   takes: [],
 });
 

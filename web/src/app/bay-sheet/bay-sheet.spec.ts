@@ -21,6 +21,8 @@ const line = (id: string, change: Partial<JobLine> = {}): JobLine => ({
   stages: Array<'hollow'>(12).fill('hollow'),
   hold: { mark: 'look', say: '2 to look at' },
   next: { stage: 'runs', say: 'Type the lengths' },
+  minutes: 0,
+  licensed: false,
   ...change,
 });
 

@@ -114,6 +114,7 @@ export class Strip {
     return [
       ...(this.wanted().trim() ? jobs : []),
       { label: 'Bay sheet: all jobs', kind: 'go', go: () => void this.router.navigateByUrl('/') },
+      { label: 'The bay’s week: who stands where, what will be late', kind: 'go', go: () => void this.router.navigateByUrl('/week') },
       { label: 'Parts: the catalogue, and the workshop’s own', kind: 'go', go: () => void this.router.navigateByUrl('/parts') },
       { label: 'People: invite, roles, passwords', kind: 'go', go: () => void this.router.navigateByUrl('/people') },
       { label: 'Workshop: its papers, its ways, its meters', kind: 'go', go: () => void this.router.navigateByUrl('/workshop') },

@@ -16,6 +16,9 @@ export interface JobLine {
   readonly stages: readonly Progress[];
   readonly hold: { readonly mark: 'stop' | 'look' | 'holds' | 'waits'; readonly say: string };
   readonly next: { readonly stage: Stage; readonly say: string };
+  /** Work left, and whether a licensed electrician is wanted for it. */
+  readonly minutes: number;
+  readonly licensed: boolean;
 }
 
 export interface Bay {

@@ -2,6 +2,7 @@ import {
   applyIntake,
   assess,
   buildPlan,
+  type CalendarPlan,
   cannotQuote,
   type BuildPlan,
   type FitStep,
@@ -31,11 +32,16 @@ import {
   type NoState,
   type Helps,
   type PlaceOffer,
+  planCalendar,
   type Quote,
   quoteOf,
+  type Saving,
+  savings,
   selectivePairs,
   type SelectivePair,
   catalogueOf,
+  type ShopJob,
+  type ShopWeek,
   simulateWhatIf,
   singleFailures,
   suggestPlaces,
@@ -70,6 +76,7 @@ export type AnalysisAsk =
   | { readonly what: 'joined trip'; readonly design: Design }
   | { readonly what: 'whole order'; readonly design: Design }
   | { readonly what: 'quote'; readonly design: Design; readonly tiers: readonly Tier[] }
+  | { readonly what: 'week'; readonly week: ShopWeek; readonly jobs: readonly ShopJob[]; readonly from: string }
   | { readonly what: 'build plan'; readonly steps: readonly FitStep[] }
   | { readonly what: 'fault book'; readonly design: Design }
   | { readonly what: 'fault search'; readonly design: Design; readonly known: Known }
@@ -91,6 +98,12 @@ export interface QuoteAnswer {
   readonly cannot: string | null;
 }
 
+/** The bay's week, and what would save what is late in it. */
+export interface WeekAnswer {
+  readonly plan: CalendarPlan;
+  readonly savings: readonly Saving[];
+}
+
 export interface AnalysisAnswers {
   readonly drafts: readonly SupplyDraft[];
   readonly intake: readonly SupplyDraft[];
@@ -104,6 +117,7 @@ export interface AnalysisAnswers {
   readonly 'joined trip': JoinedResult | null;
   readonly 'whole order': Order;
   readonly quote: QuoteAnswer;
+  readonly week: WeekAnswer;
   readonly 'build plan': BuildPlan;
   readonly 'fault book': FaultBook | null;
   readonly 'fault search': Search | null;
@@ -156,6 +170,10 @@ export function answerAnalysis(ask: AnalysisAsk): AnalysisAnswers[AnalysisAsk['w
     case 'quote': {
       const catalogue = catalogueOf(ask.design);
       return { quote: quoteOf(ask.design, catalogue, ask.tiers), cannot: cannotQuote(assessJob(ask.design, catalogue)) };
+    }
+    case 'week': {
+      const plan = planCalendar(ask.week, ask.jobs, ask.from);
+      return { plan, savings: savings(ask.week, ask.jobs, ask.from, plan) };
     }
     case 'build plan':
       return buildPlan(ask.steps);

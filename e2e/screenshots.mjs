@@ -13,14 +13,13 @@ const VIEWS = [
   ['trip', 'Stonefly', 'supply/trip', { wait: 6000 }],
   ['places', 'Two Creeks', 'places/where'],
   ['board', 'Bellbird', 'places/board'],
-  ['vehicle', 'Cinderbush', 'places/vehicle'],
   ['runs', 'Bellbird', 'runs/cables'],
-  ['ways', 'Two Creeks', 'runs/ways'],
   ['protection', 'Lantern', 'protection/fuses'],
   ['diagram', 'Bellbird', 'protection/diagram', { wait: 2500, state: 'driving, loads on', press: 'full window' }],
   ['live', 'Cinderbush', 'protection/live', { wait: 800 }],
   ['checks', 'Lantern', 'checks'],
-  ['order', 'Bellbird', 'order'],
+  ['order', 'Bellbird', 'order/parts'],
+  ['quote', 'Bellbird', 'order/quote', { wait: 1500, press: 'lean' }],
   ['find', 'Bellbird', 'prove/find', { wait: 3000, night: true }],
   ['prove-phone', 'Gumnut', 'prove', { phone: true }],
   ['fit-phone', 'Bellbird', 'fit', { phone: true }],
@@ -39,6 +38,10 @@ await page.getByLabel('Password').fill('wirrabel');
 await page.getByRole('button', { name: 'Sign in' }).click();
 await page.waitForSelector('table.sheet');
 await shot('bay-sheet');
+await page.goto(`${address}/week`);
+await page.waitForSelector('mx-week-board .block');
+await page.locator('mx-week-board .block').first().click();
+await shot('week');
 const { lines } = await (await page.request.get(`${address}/api/jobs`)).json();
 for (const [name, customer, stage, { phone = false, night = false, wait = 0, state = '', press = '' } = {}] of VIEWS) {
   await page.setViewportSize(phone ? { width: 390, height: 844 } : { width: 1280, height: 800 });

@@ -89,6 +89,8 @@ describe('an installation without the demo', () => {
         'open jobs': async (c) => (await call('POST', '/api/jobs', c, { customer: 'Another', promisedOn: null })).statusCode,
         photo: async (c) => (await call('PATCH', `/api/photos/${await aPhoto(jobId)}`, c, { takenAway: true })).statusCode,
         comment: async (c) => (await call('POST', `/api/jobs/${jobId}/comments`, c, { id: crypto.randomUUID(), about: '', text: 'is that the new fuse?' })).statusCode,
+        // That no such quote is there is said only to who may send any.
+        quote: async (c) => ((await call('POST', `/api/quotes/${crypto.randomUUID()}/link`, c, {})).statusCode === 403 ? 403 : 200),
         workshop: async (c) => (await call('PUT', '/api/workshop', c, { name: 'Shed', address: '', phone: '', licence: '', rules: null })).statusCode,
         'keep parts': async (c) => (await call('POST', '/api/parts', c, { kind: 'battery', name: 'attic', chemistry: 'agm', capacityAh: 100 })).statusCode,
       };

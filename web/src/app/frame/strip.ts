@@ -48,6 +48,8 @@ export class Strip {
   private readonly router = inject(Router);
   private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
   protected readonly wanted = signal('');
+  /** Pages of the workshop beside its jobs. */
+  protected readonly pages = ['week', 'parts', 'people', 'workshop'] as const;
   /** The question whose answer is shown. */
   protected readonly question = signal<string | null>(null);
 

@@ -1,6 +1,17 @@
 import type { ShopJob, ShopWeek } from '@meridex/core';
 import { isOut } from '@meridex/core';
+import { isoDay } from '../fields/iso-day';
 import type { JobLine } from '../services/jobs.service';
+
+/** From then on today is too far gone to begin something, o'clock. */
+const LATE_H = 15;
+
+/** The day from which a week is planned: today, and in the afternoon tomorrow. */
+export function planFrom(now: Date): string {
+  const day = new Date(now);
+  if (now.getHours() >= LATE_H) day.setDate(day.getDate() + 1);
+  return isoDay(day);
+}
 
 /** States in which a job stands in the plan unless it is kept out of it. */
 const PLANNED = ['accepted', 'parts ordered', 'fitting', 'sign-off'];

@@ -5,7 +5,6 @@ import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { type ShopWeek, usualShop, workdays } from '@meridex/core';
 import { of } from 'rxjs';
-import { isoDay } from '../fields/iso-day';
 import { AnalysisService } from '../services/analysis.service';
 import { type JobLine, JobsService } from '../services/jobs.service';
 import { SessionService } from '../services/session.service';
@@ -13,8 +12,10 @@ import { askedOf, until } from '../testing/asked';
 import { answerAnalysis, type AnalysisAsk } from '../workers/answers';
 import { type PutDown, WeekBoard } from './week-board';
 import { WeekPage } from './week';
+import { planFrom } from './week-jobs';
 
-const DAYS = workdays(isoDay(new Date()), []);
+const FROM = planFrom(new Date());
+const DAYS = workdays(FROM, []);
 const line = (id: string, state: string, hours: number, promisedOn: string | null = null): JobLine => ({
   id,
   customer: `Job ${id}`,
@@ -92,7 +93,7 @@ describe('the bay’s week', () => {
     expect(blocks()[0]).toContain('late');
     await press(button('Plan with it'));
     await until(() => page().querySelector('.sum')!.textContent.includes('every promised day is kept'), 'the better plan');
-    expect((await kept()).week.jobs['a']!.partsOn).toBe(isoDay(new Date()));
+    expect((await kept()).week.jobs['a']!.partsOn).toBe(FROM);
   });
 
   it('keeps a promise where a block was put down, until it is let go', async () => {
@@ -118,6 +119,11 @@ describe('the bay’s week', () => {
     await until(() => page().querySelector('[role=alert]') !== null, 'whose it is');
     expect(page().querySelector('[role=alert]')!.textContent).toContain('Ada changed the week meanwhile');
     expect(page().querySelectorAll('.bay').length).toBe(1);
+  });
+
+  it('begins today, and tomorrow once the day is too far gone', () => {
+    expect(planFrom(new Date(2026, 11, 7, 9))).toBe('2026-12-07');
+    expect(planFrom(new Date(2026, 11, 31, 15))).toBe('2027-01-01');
   });
 
   it('is only looked at by who may not settle jobs', async () => {

@@ -14,7 +14,7 @@ import { WeekService } from '../services/week.service';
 import { WeekJobFields } from './job-fields';
 import { ShopFields } from './shop-fields';
 import { type PutDown, WeekBoard } from './week-board';
-import { isPlanned, mayStand, shopJobOf } from './week-jobs';
+import { isPlanned, mayStand, planFrom, shopJobOf } from './week-jobs';
 
 /** What is still being worked out is asked for again, ms. */
 const ASK_AGAIN_MS = 300;
@@ -33,6 +33,7 @@ export class WeekPage {
   private readonly session = inject(SessionService);
   protected readonly weeks = inject(WeekService);
   protected readonly today = isoDay(new Date());
+  private readonly from = planFrom(new Date());
   protected readonly mayNot = computed(() => mayNot(this.session.person()?.role ?? '', 'settle jobs'));
   private readonly lines = signal<readonly JobLine[]>([]);
   protected readonly says = signal<string | null>(null);
@@ -73,7 +74,7 @@ export class WeekPage {
       const [week, lines] = [this.weeks.week(), this.planned()];
       if (!week) return;
       this.busy.set(true);
-      void this.analysis.ask({ what: 'week', week, jobs: lines.map(shopJobOf), from: this.today }).then((answer) => {
+      void this.analysis.ask({ what: 'week', week, jobs: lines.map(shopJobOf), from: this.from }).then((answer) => {
         if (this.weeks.week() !== week || this.planned() !== lines) return;
         this.busy.set(false);
         this.says.set(answer ? null : this.analysis.trouble());

@@ -42,7 +42,7 @@ describe('what changed from one revision to another', () => {
   it('tells what was set by hand and what was signed for', () => {
     const d = against((x) => {
       x.places['load:l1'] = { zone: 'canopy', on: null, when: 'now' } as unknown as Design['places'][string];
-      x.accepted['length-estimated:run'] = { by: 'the owner', reason: 'measured on the day', at: '2026-11-28' };
+      x.accepted['bend-too-tight:run'] = { by: 'the owner', reason: 'measured on the day', at: '2026-11-28' };
     });
     expect(said(d)).toEqual(['Vaccine fridge | place | as drafted → set by hand', 'Checks | finding | open → accepted by the owner: measured on the day']);
   });

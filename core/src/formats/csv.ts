@@ -19,6 +19,6 @@ export function orderCsv(order: Order): string {
 
 /** The cut list as CSV. */
 export function cutsCsv(order: Order): string {
-  const rows = order.cuts.map((c) => [c.run, c.name, c.lead, c.size, c.colour, c.lengthM, c.lugs, c.label]);
+  const rows = order.cuts.map((c) => [c.run ?? '', c.name, c.lead, c.size, c.colour, c.lengthM, c.lugs, c.label]);
   return csv([['run', 'name', 'lead', 'size', 'colour', 'length m', 'ends', 'label'], ...rows]);
 }

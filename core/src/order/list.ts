@@ -15,7 +15,8 @@ import { CUTTING, PLANNING_PRICES as PRICE } from './prices.js';
 
 /** One piece of cable to cut. */
 export interface Cut {
-  readonly run: number;
+  /** Number of its run; null: the bond of the house negative, which is none. */
+  readonly run: number | null;
   readonly name: string;
   readonly size: string;
   readonly lead: 'feed' | 'return';
@@ -155,7 +156,7 @@ function addPanelFuses(basket: Basket, array: SolarArray): void {
 
 /** The bond of the house negative: a short black cable with two lugs. */
 function addBond(basket: Basket, bond: Bond): void {
-  const use = 'house negative to body';
+  const use = BOND;
   const perM = PRICE.cableBase + PRICE.cablePerMm2 * bond.areaMm2;
   basket.add(
     { key: `cable-${bond.size}-black`, group: 'cable', what: `cable ${bond.size} black`, quantity: bond.lengthM, unit: 'm', priceEach: perM, kg: bond.lengthM * copperKgPerM(bond.areaMm2) * 1.25 },
@@ -164,6 +165,19 @@ function addBond(basket: Basket, bond: Bond): void {
   const lug = `lug ${bond.size} ${studOf(bond.areaMm2)}`;
   basket.add({ key: lug, group: 'joints', what: lug, quantity: 2, unit: 'pc', priceEach: PRICE.lugLarge, kg: 0.02 }, use);
 }
+
+const BOND = 'house negative to body';
+
+const bondCut = (bond: Bond): Cut => ({
+  run: null,
+  name: BOND,
+  size: bond.size,
+  lugs: `2 × lug ${bond.size} ${studOf(bond.areaMm2)}`,
+  lead: 'return',
+  colour: 'black',
+  lengthM: bond.lengthM,
+  label: 'bond',
+});
 
 function cutsOf(run: Fitted): Cut[] {
   const { spec, figures } = run;
@@ -204,7 +218,7 @@ export function orderOf(design: Design, catalogue: Catalogue, runs: readonly Siz
   return {
     lines,
     later: laterOf(design, catalogue),
-    cuts: fitted.flatMap(cutsOf),
+    cuts: [...fitted.flatMap(cutsOf), ...(bond ? [bondCut(bond)] : [])],
     total: lines.reduce((sum, l) => sum + l.quantity * l.priceEach, 0),
     kg: lines.reduce((sum, l) => sum + l.kg, 0),
   };

@@ -101,3 +101,6 @@ export type SizedRun =
 export type Fitted = Extract<SizedRun, { ok: true }>;
 
 export const inCircuit = (r: SizedRun): Fitted => (r.ok ? r : { spec: r.spec, ok: true, figures: r.standIn });
+
+/** Runs whose length comes from the vehicle’s own ways: good for quoting, to be measured before cutting. */
+export const routedRuns = (runs: readonly SizedRun[]): number => runs.filter((r) => r.spec.lengthFrom === 'routed').length;

@@ -9,7 +9,6 @@ import { inverterTooSmall } from './inverter-too-small.js';
 import { isolationAdvice } from './isolation-advice.js';
 import { isolationMissing } from './isolation-missing.js';
 import { isolatorNeverCloses } from './isolator-never-closes.js';
-import { lengthEstimated } from './length-estimated.js';
 import { jointsLose } from './joints-lose.js';
 import { lengthZero } from './length-zero.js';
 import { lithiumUnlimited } from './lithium-unlimited.js';
@@ -113,7 +112,6 @@ export const RULES: readonly Rule[] = [
   isolationAdvice,
   isolationMissing,
   isolatorNeverCloses,
-  lengthEstimated,
   jointsLose,
   lengthZero,
   lithiumUnlimited,

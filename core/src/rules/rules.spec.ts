@@ -133,13 +133,6 @@ describe('the rules', () => {
     expect(said(d, 'battery-among-people')).toContain('cab');
   });
 
-  it('count the lengths that are not measured', () => {
-    const d = demo('bees');
-    expect(found(d, 'length-estimated')).toEqual([]);
-    delete d.runs['load-l4'];
-    expect(said(d, 'length-estimated')).toContain('1 of 8 lengths');
-  });
-
   it('hold a typed size to drop and fuse', () => {
     const d = demo('vet');
     d.runs['load-l1'] = { outM: 6, areaMm2: 1 };

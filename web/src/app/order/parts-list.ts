@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
-import { cutsCsv, figure, isJoined, type Order, orderCsv, type OrderLine } from '@meridex/core';
+import { cutsCsv, figure, isJoined, type Order, orderCsv, type OrderLine, routedRuns } from '@meridex/core';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { AnalysisService } from '../services/analysis.service';
@@ -58,6 +58,9 @@ const GROUPS: readonly OrderLine['group'][] = ['devices', 'protection', 'cable',
     .dot.red {
       background: var(--feed);
     }
+    .inset {
+      margin: 2px 14px 8px;
+    }
     h2 {
       padding: 10px 14px 4px;
     }
@@ -77,6 +80,8 @@ export class PartsSheet {
   protected readonly whole = signal(false);
   private readonly wholeOrder = signal<Order | null>(null);
   protected readonly order = computed(() => (this.whole() && this.several() ? this.wholeOrder() : null) ?? this.assessments.openAssessment().order);
+  /** Runs of the vehicle that is looked at whose length nobody measured. */
+  protected readonly routed = computed(() => routedRuns(this.assessments.openAssessment().runs));
   protected readonly groups = computed(() => GROUPS.map((name) => ({ name, lines: this.order().lines.filter((l) => l.group === name) })).filter((g) => g.lines.length));
   /** What comes on top, where the workshop says so. */
   protected readonly tax = computed(() => {

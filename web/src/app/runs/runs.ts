@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
-import { figure } from '@meridex/core';
+import { figure, routedRuns } from '@meridex/core';
 import { SheetTabs } from '../frame/sheet-tabs';
 import { SHEETS } from '../frame/stages';
 import { AssessmentService } from '../services/assessment.service';
@@ -39,6 +39,7 @@ export class RunsStage {
     const a = this.assessments.openAssessment();
     const metres = a.runs.reduce((m, r) => m + r.spec.outM + r.spec.backM, 0);
     const kg = a.order.lines.filter((l) => l.group === 'cable').reduce((k, l) => k + l.kg, 0);
-    return `${a.runs.length} runs, ${figure(metres, 1)} m of cable, ${figure(kg, 1)} kg`;
+    const routed = routedRuns(a.runs);
+    return `${a.runs.length} runs, ${figure(metres, 1)} m of cable, ${figure(kg, 1)} kg${routed ? `, ${routed === a.runs.length ? 'no' : a.runs.length - routed} length${a.runs.length - routed === 1 ? '' : 's'} measured` : ''}`;
   });
 }

@@ -55,8 +55,13 @@ test('two in one job: each sees where the other is, and what the other keeps, wi
     await small.click();
     const large = page.getByRole('dialog').getByRole('img', { name: /^Photo of / });
     await expect.poll(() => large.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(1600);
+    const theirs = other.locator('.item.now').getByRole('button', { name: /^Photo of / });
     await page.getByRole('button', { name: 'take it away' }).click();
-    await expect(other.locator('.item.now').getByRole('button', { name: /^Photo of / })).toHaveCount(0);
+    await expect(theirs).toHaveCount(0);
+    await page.getByRole('button', { name: 'Bring it back' }).click();
+    await expect(theirs).toHaveCount(1);
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
   });
 
   await test.step('who leaves is seen no more', async () => {

@@ -10,13 +10,18 @@ import { SessionService } from '../services/session.service';
   imports: [NzModalModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <nz-modal [nzVisible]="photos.large() !== null" [nzTitle]="photos.large()?.of ?? ''" [nzFooter]="null" nzWidth="820px" (nzOnCancel)="photos.large.set(null)">
+    <nz-modal [nzVisible]="photos.large() !== null" [nzTitle]="photos.large()?.of ?? ''" [nzFooter]="null" nzWidth="820px" (nzOnCancel)="photos.look(null)">
       <ng-container *nzModalContent>
         @if (photos.large(); as l) {
           <img [src]="l.photo.large" [alt]="'Photo of ' + l.of" style="width: 100%; max-height: 70vh; object-fit: contain" />
           <p style="display: flex; justify-content: space-between; align-items: center; margin: 8px 0 0">
-            <span class="muted">{{ l.photo.toSend ? 'still on this device alone' : 'by ' + l.photo.author }}</span>
-            @if (!l.photo.toSend && mayNot() === null) {
+            @if (photos.away() === l.photo.id) {
+              <span role="status">It is taken away.</span>
+              <button type="button" class="btn" (click)="photos.bringBack(l.photo.id)">Bring it back</button>
+            } @else {
+              <span class="muted">{{ l.photo.toSend ? 'still on this device alone' : 'by ' + l.photo.author }}</span>
+            }
+            @if (!l.photo.toSend && mayNot() === null && photos.away() !== l.photo.id) {
               <button type="button" class="btn plain" (click)="photos.takeAway(l.photo.id)">take it away</button>
             }
           </p>

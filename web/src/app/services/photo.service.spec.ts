@@ -81,5 +81,12 @@ describe('photos of the open job', () => {
     http.expectOne('/api/photos/k1').flush(null);
     await second;
     expect(photos.all().some((p) => p.id === 'k1')).toBeFalse();
+    expect(photos.away()).toBe('k1');
+    const back = photos.bringBack('k1');
+    const asked = http.expectOne('/api/photos/k1');
+    expect(asked.request.body).toEqual({ takenAway: false });
+    asked.flush(null);
+    await back;
+    expect([photos.all().some((p) => p.id === 'k1'), photos.away()]).toEqual([true, null]);
   });
 });

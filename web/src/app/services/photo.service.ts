@@ -31,6 +31,9 @@ export class PhotoService extends JobList<Photo, ShownPhoto> {
   /** The one that is looked at, with what it shows in words. */
   readonly large = signal<{ readonly photo: ShownPhoto; readonly of: string } | null>(null);
 
+  /** The one that was just taken away. */
+  readonly away = signal<string | null>(null);
+
   constructor() {
     super('photo', 'photos', 'photos');
   }
@@ -56,14 +59,33 @@ export class PhotoService extends JobList<Photo, ShownPhoto> {
     }
   }
 
+  /** Takes a photo off the lists; as long as it is looked at it can be brought back. */
   async takeAway(id: string): Promise<void> {
+    if (!(await this.setAway(id, true, 'The photo stays'))) return;
+    this.known.update((all) => all.filter((p) => p.id !== id));
+    this.away.set(id);
+  }
+
+  async bringBack(id: string): Promise<void> {
+    if (!(await this.setAway(id, false, 'The photo is not back'))) return;
+    this.away.set(null);
+    await this.readAgain();
+  }
+
+  /** Looks at one, or at none. */
+  look(photo: ShownPhoto | null, of = ''): void {
+    this.away.set(null);
+    this.large.set(photo && { photo, of });
+  }
+
+  private async setAway(id: string, takenAway: boolean, what: string): Promise<boolean> {
     this.trouble.set(null);
     try {
-      await firstValueFrom(this.http.patch(`/api/photos/${id}`, { takenAway: true }));
-      this.known.update((all) => all.filter((p) => p.id !== id));
-      this.large.set(null);
+      await firstValueFrom(this.http.patch(`/api/photos/${id}`, { takenAway }));
+      return true;
     } catch (error) {
-      this.trouble.set(`The photo stays: ${inWordsOf(error as HttpErrorResponse)}`);
+      this.trouble.set(`${what}: ${inWordsOf(error as HttpErrorResponse)}`);
+      return false;
     }
   }
 }

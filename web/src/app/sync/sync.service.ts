@@ -1,5 +1,6 @@
 import { HttpClient, type HttpErrorResponse } from '@angular/common/http';
-import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import { computed, DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { squash, type Patch } from '@meridex/core';
 import { firstValueFrom, fromEvent, merge, Subject, timeout } from 'rxjs';
 import { SessionService } from '../services/session.service';
@@ -43,6 +44,8 @@ export class SyncService {
   private timer: ReturnType<typeof setTimeout> | null = null;
   private running: Promise<void> | null = null;
   private tries = 0;
+  /** The page it belongs to is gone: it takes nothing over any more. */
+  private ended = false;
   private readonly person = computed(() => this.session.person()?.email ?? '');
 
   readonly events$ = this.happenings.asObservable();
@@ -67,9 +70,14 @@ export class SyncService {
         void this.takeOver().then(() => this.send());
       });
     });
-    merge(fromEvent(globalThis, 'online'), fromEvent(document, 'visibilitychange'), fromEvent(globalThis, 'pagehide')).subscribe(() => this.sendSoon(0));
-    fromEvent<BeforeUnloadEvent>(globalThis, 'beforeunload').subscribe((event) => {
+    merge(fromEvent(globalThis, 'online'), fromEvent(document, 'visibilitychange'), fromEvent(globalThis, 'pagehide')).pipe(takeUntilDestroyed()).subscribe(() => this.sendSoon(0));
+    fromEvent<BeforeUnloadEvent>(globalThis, 'beforeunload').pipe(takeUntilDestroyed()).subscribe((event) => {
       if (this.unsent().length) event.preventDefault();
+    });
+    inject(DestroyRef).onDestroy(() => {
+      this.ended = true;
+      if (this.timer) clearTimeout(this.timer);
+      this.gone?.close();
     });
     this.gone?.addEventListener('message', ({ data }: MessageEvent<string>) => this.list.update((l) => l.filter((e) => e.id !== data)));
   }
@@ -153,6 +161,7 @@ export class SyncService {
     const person = this.person();
     if (!person) return;
     const [{ entries, damaged }, isLeft] = await Promise.all([this.shelf.all(), leftBehind()]);
+    if (this.ended) return;
     if (damaged.length) this.damaged.set(damaged);
     const here = new Set([...this.done, ...this.list().map((e) => e.id)]);
     const mine = entries.filter((e) => (e.person === person || e.person === '') && !here.has(e.id) && (e.refused !== null || isLeft(e)));
@@ -182,10 +191,11 @@ export class SyncService {
     this.fails.delete(entry.id);
     this.done.add(entry.id);
     this.shelf.remove('entries', entry.id);
-    this.gone?.postMessage(entry.id);
+    if (!this.ended) this.gone?.postMessage(entry.id);
   }
 
   private sendSoon(ms: number): void {
+    if (this.ended) return;
     if (this.timer) clearTimeout(this.timer);
     this.timer = setTimeout(() => {
       // Sending waits for no store.

@@ -70,10 +70,14 @@ export class SyncService {
         void this.takeOver().then(() => this.send());
       });
     });
-    merge(fromEvent(globalThis, 'online'), fromEvent(document, 'visibilitychange'), fromEvent(globalThis, 'pagehide')).pipe(takeUntilDestroyed()).subscribe(() => this.sendSoon(0));
-    fromEvent<BeforeUnloadEvent>(globalThis, 'beforeunload').pipe(takeUntilDestroyed()).subscribe((event) => {
-      if (this.unsent().length) event.preventDefault();
-    });
+    merge(fromEvent(globalThis, 'online'), fromEvent(document, 'visibilitychange'), fromEvent(globalThis, 'pagehide'))
+      .pipe(takeUntilDestroyed())
+      .subscribe(() => this.sendSoon(0));
+    fromEvent<BeforeUnloadEvent>(globalThis, 'beforeunload')
+      .pipe(takeUntilDestroyed())
+      .subscribe((event) => {
+        if (this.unsent().length) event.preventDefault();
+      });
     inject(DestroyRef).onDestroy(() => {
       this.ended = true;
       if (this.timer) clearTimeout(this.timer);

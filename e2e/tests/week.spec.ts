@@ -62,6 +62,7 @@ test('the bay’s week: parts that slip make a job late, it is planned anew, sav
         .split('/')
         .slice(0, 2)
         .join('/') ?? '';
+    expect(start(there)).toMatch(/\d/);
     expect(start(await late.getAttribute('style'))).toBe(start(there));
     await expect(block('Stonefly')).toHaveCount(1);
   });

@@ -69,6 +69,15 @@ describe('the bay sheet', () => {
     expect(element.querySelector('.below')!.textContent).toContain('14 Jan: 32 joints');
   });
 
+  it('keeps the keys in the customer’s name while the dialog of a new job still opens and takes them to its frame', async () => {
+    await show({ lines: [], buy: [], care: [], deleted: [], pending: 0 });
+    await key('n');
+    const customer = document.querySelector<HTMLInputElement>('mx-new-job input[name="customer"]')!;
+    expect(document.activeElement).toBe(customer);
+    document.querySelector<HTMLElement>('nz-modal-container')!.focus();
+    expect(document.activeElement).toBe(customer);
+  });
+
   it('opens the chosen job at its next thing to do', async () => {
     await show({ lines: [line('a'), line('b')], buy: [], care: [], deleted: [], pending: 0 });
     const go = spyOn(TestBed.inject(Router), 'navigate').and.resolveTo(true);

@@ -16,6 +16,7 @@ type Start = 'answers' | 'copy' | 'file';
   selector: 'mx-new-job',
   imports: [FormsModule, NzDatePickerModule, NzInputModule, NzSelectModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(focusout)': 'keep($event)' },
   templateUrl: './new-job.html',
 })
 export class NewJob {
@@ -40,13 +41,27 @@ export class NewJob {
     { label: 'a job file', value: 'file' },
   ];
 
+  private opening = true;
+
   constructor() {
     // Letters typed right after the dialog opened are the customer's name already.
     afterNextRender(() => this.focus());
   }
 
+  /** The dialog stands open: it takes the keys from nobody more. */
+  ready(): void {
+    this.opening = false;
+    this.focus();
+  }
+
+  /** While it opens, the dialog's frame takes the keys a frame later: what is typed meanwhile would be lost. */
+  protected keep(event: FocusEvent): void {
+    const [host, to] = [this.host.nativeElement, event.relatedTarget];
+    if (this.opening && to instanceof HTMLElement && to !== host && to.contains(host)) (event.target as HTMLElement).focus();
+  }
+
   /** Takes the keys, unless somebody is in another field by now. */
-  focus(): void {
+  private focus(): void {
     const host = this.host.nativeElement;
     if (!host.contains(document.activeElement)) this.first().nativeElement.focus();
   }

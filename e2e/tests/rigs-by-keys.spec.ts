@@ -37,6 +37,7 @@ test('from nothing, by keys alone: a camper with one charger for vehicle, sun an
     await page.keyboard.press('n');
     await expect(page.getByRole('textbox', { name: 'Customer' })).toBeFocused();
     await page.keyboard.type('Curlew Point Surf Camp');
+    await expect(page.getByRole('textbox', { name: 'Customer' })).toHaveValue('Curlew Point Surf Camp');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('heading', { name: 'Brief', level: 1 })).toBeVisible();
     await chooseByKeys(page, 'Vehicle', 'camper');

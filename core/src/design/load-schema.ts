@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { hour, share, spanSchema, text, thingId } from './common-schema.js';
 
-export const PURPOSES = ['fridge', 'electronics', 'lights', 'sockets', 'pump', 'heater', 'tools', 'cooking', 'medical', 'brakes', 'other'] as const;
+export const PURPOSES = ['fridge', 'electronics', 'lights', 'sockets', 'pump', 'heater', 'tools', 'cooking', 'medical', 'brakes', 'fan', 'other'] as const;
 
 /** What a load draws: by its plate, by a measurement of one cycle at nominal volts, or by the energy of a day. */
 export const drawSchema = z.discriminatedUnion('by', [

@@ -1,4 +1,4 @@
-import { aboutOf, namedBy, withoutDetail } from './refs.js';
+import { aboutOf, gearKey, namedBy, refTo, withoutDetail } from './refs.js';
 import { OWN } from './in-job.js';
 import type { Coupling, Design, FurtherVehicle } from './schema.js';
 
@@ -37,11 +37,16 @@ function tidyVehicle(d: Design | FurtherVehicle): void {
   }
 }
 
+/** The load that the fans of a space are, and the key of its place. */
+export const fanLoad = (zone: string): string => `fan-${zone}`;
+export const fanPlace = (zone: string): string => gearKey(refTo('loads', fanLoad(zone)));
+
 /** Another vehicle: what was placed, laid and measured in the old one stays behind with it. */
 export function leaveVehicle(d: Design): void {
   d.vehicle = null;
   d.places = {};
   d.board = null;
+  for (const zone of Object.keys(d.air)) delete d.loads[fanLoad(zone)];
   d.air = {};
   d.plugs = {};
   d.runs = {};

@@ -5,6 +5,7 @@ import type { SymbolKind } from './element.js';
 const BY_PURPOSE: Readonly<Record<Purpose, SymbolKind>> = {
   fridge: 'motor',
   pump: 'motor',
+  fan: 'motor',
   lights: 'lamp',
   sockets: 'socket',
   electronics: 'load',

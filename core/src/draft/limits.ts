@@ -8,6 +8,7 @@ const BY_PURPOSE: Readonly<Record<Load['purpose'], number>> = {
   lights: 5,
   sockets: 5,
   pump: 5,
+  fan: 5,
   heater: 5,
   cooking: 5,
   medical: 3,

@@ -72,6 +72,7 @@ export const LOAD_BODY: Readonly<Record<Load['purpose'], LoadBody>> = {
   cooking: box([320, 250, 300], 5, 'floor', { stands: true, exit: 'left', airMm: 100 }),
   medical: box([260, 180, 160], 4),
   brakes: box([90, 60, 50], 0.3),
+  fan: box([80, 80, 25], 0.2, 'top', { airMm: 0, exit: 'out' }),
   other: box([200, 150, 120], 2),
 };
 

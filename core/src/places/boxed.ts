@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue/index.js';
-import type { Design, Face, Vehicle, Weather, Zone } from '../design/index.js';
+import { fanLoad, type Design, type Face, type Vehicle, type Weather, type Zone } from '../design/index.js';
 import { boxMiddle, faceBox, onFace, straightMm, vehicleOf } from '../vehicle/index.js';
 import { draftGear } from './draft.js';
 import { depthOf, type Gear } from './gear.js';
@@ -115,7 +115,8 @@ export function unboxGear(design: Design, zone: string): Design {
     }),
   );
   const { [zone]: _fans, ...air } = design.air;
-  return { ...design, vehicle, places, air };
+  const { [fanLoad(zone)]: _load, ...loads } = design.loads;
+  return { ...design, vehicle, places, air, loads };
 }
 
 /** Boxes that were built round gear, by their zones. */

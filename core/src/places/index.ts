@@ -4,6 +4,7 @@ export * from './boxed.js';
 export * from './checks.js';
 export * from './draft.js';
 export * from './drill.js';
+export * from './fans.js';
 export * from './gear.js';
 export * from './heat.js';
 export * from './restraint.js';

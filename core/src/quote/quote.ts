@@ -1,9 +1,9 @@
 import { assess, type Assessment } from '../assess/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import { assessJob, orderOfJob, type AssessedVehicle } from '../couplings/index.js';
-import { isJoined, withRig, type Design } from '../design/index.js';
+import { isJoined, type Design } from '../design/index.js';
 import type { Order, OrderLine } from '../order/index.js';
-import { threeDrafts, type Tier } from '../supply-options/index.js';
+import { takeDraft, threeDrafts, type Tier } from '../supply-options/index.js';
 import { vehicleOf } from '../vehicle/index.js';
 import { givesOf } from './gives.js';
 import { minorOf, sumMinor, timesMinor } from './minor.js';
@@ -54,7 +54,7 @@ function workOf(catalogue: Catalogue, vehicles: readonly AssessedVehicle[]): Wor
 
 /** A draft of the supply in the place of what is planned. */
 function workOfDraft(job: Design, catalogue: Catalogue, draft: Design): Work {
-  const design = withRig(job, draft);
+  const design = takeDraft(job, draft);
   const a = assess(design, catalogue);
   return { order: a.order, minutes: minutesOf(a), gives: givesOf(design, catalogue, a) };
 }

@@ -1,4 +1,4 @@
-import { fansFor } from '../places/index.js';
+import { fansFor, fitFans } from '../places/index.js';
 import { press } from './press.js';
 import type { Rule } from './rule.js';
 
@@ -18,7 +18,7 @@ export const compartmentHot: Rule = {
     const h = layout.heat.find((x) => x.zone === at.about);
     if (!h) return [];
     const fans = fansFor(h);
-    return [press(design, `Fit a fan of ${fans.outM3h} m³/h`, (d) => (d.air[h.zone] = { ...fans, inM3h: h.air?.inM3h ?? 0 }))];
+    return [press(design, `Fit a fan of ${fans.outM3h} m³/h`, (d) => fitFans(d, h, { ...fans, inM3h: h.air?.inM3h ?? 0 }))];
   },
   say: (v) => `${v['from']} warm the ${v['zone']} by ${v['rise']} K at full output (${v['watts']} W)${v['fans'] ? ', with the fans that it has' : ''}.`,
   fix: (v) => `A fan of ${v['flow']} m³/h behind a filter, thermostat ${v['thermostat']} °C, inlet low, outlet high and outside; or part the gear.`,

@@ -1,11 +1,12 @@
 import { catalogueOf, type Catalogue } from '../catalogue/index.js';
 import { doCommands, type Asked } from '../commands/index.js';
 import { inJob, patchOfJob } from '../couplings/index.js';
-import { asFurther, blankDesign, editDesign, OWN, patchBetween, vehicleIds, withRig, type Design } from '../design/index.js';
+import { asFurther, blankDesign, editDesign, OWN, patchBetween, vehicleIds, type Design } from '../design/index.js';
 import { LOAD_LIBRARY } from '../loads/index.js';
 import { inWords, type Finding } from '../rules/index.js';
 import { threeDrafts, TIERS } from './drafts.js';
 import { finish } from './finish.js';
+import { takeDraft } from './take.js';
 import { applyIntake, intakeOf, intakeSchema, type Intake } from './intake.js';
 
 /** A job made of answers, with what is worth saying about it; or what is wrong with the answers, naming the field. */
@@ -171,7 +172,7 @@ function drafted(view: Design, customer: string, said: Said, catalogue: Catalogu
   const asked = applyIntake({ ...blankDesign(customer), brief, supply, settings, parts, vehicle }, { ...said.intake, alternator: brief.alternator });
   const draft = threeDrafts(asked, catalogue).find((d) => d.tier === said.tier)!;
   if (!draft.stands) remark(`the ${draft.tier} draft does not quite stand ${draft.says}`);
-  return withRig(asked, draft.design);
+  return takeDraft(asked, draft.design);
 }
 
 /**

@@ -3,3 +3,4 @@ export { afterCommands, jobFromAnswers, type FromAnswers } from './from-answers.
 export { finish, type Finished } from './finish.js';
 export * from './fixed-parts.js';
 export * from './intake.js';
+export { takeDraft } from './take.js';

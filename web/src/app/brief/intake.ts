@@ -21,7 +21,7 @@ import {
   VEHICLE_TEMPLATES,
   type VehicleKind,
   supplyOf,
-  withRig,
+  takeDraft,
 } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { Choice } from '../fields/choice';
@@ -123,7 +123,7 @@ export class IntakeSheet {
     const sound = drafts?.find((d) => d.tier === 'sound');
     this.designs.edit('ten answers', (d) => {
       const job = applyIntake(d, intake);
-      Object.assign(d, sound ? withRig(job, sound.design) : job);
+      Object.assign(d, sound ? takeDraft(job, sound.design) : job);
     });
     void this.router.navigate([next], { relativeTo: this.route });
   }

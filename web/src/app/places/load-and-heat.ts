@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { type Air, COMPARTMENT, comesOff, type CompartmentHeat, fansFor, figure, HOLD_G, restraints, STILL_AIR_W_M2K, STRAP_N, vehicleOf } from '@meridex/core';
+import { type Air, COMPARTMENT, comesOff, type CompartmentHeat, fansFor, figure, fitFans, HOLD_G, restraints, STILL_AIR_W_M2K, STRAP_N, takeFansOut, vehicleOf } from '@meridex/core';
 import { NumberField } from '../fields/number-field';
 import { Mark } from '../pictures/mark';
 import { AssessmentService } from '../services/assessment.service';
@@ -36,7 +36,7 @@ export class LoadAndHeatSheet {
   protected readonly heavy = computed(() => restraints(this.assessments.openAssessment().gear));
   /** Fans are typed: the figures follow, and what they want is bought and fitted. */
   protected setAir(h: CompartmentHeat, change: Partial<Air>): void {
-    this.designs.edit(`fans of the ${h.name}`, (d) => (d.air[h.zone] = { ...(h.air ?? fansFor(h)), ...change }));
+    this.designs.edit(`fans of the ${h.name}`, (d) => fitFans(d, h, { ...(h.air ?? fansFor(h)), ...change }));
   }
 
   protected fitAir(h: CompartmentHeat): void {
@@ -45,7 +45,7 @@ export class LoadAndHeatSheet {
   }
 
   protected noAir(h: CompartmentHeat): void {
-    this.designs.edit(`no fans in the ${h.name}`, (d) => void delete d.air[h.zone]);
+    this.designs.edit(`no fans in the ${h.name}`, (d) => takeFansOut(d, h.zone));
   }
 
   protected readonly service = computed(() => {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, effect, inject, signal } from '@angular/core';
 import { ActivatedRoute, Router } from '@angular/router';
-import { supplyOf, withRig, type Settings, type SupplyDraft } from '@meridex/core';
+import { supplyOf, takeDraft, type Settings, type SupplyDraft } from '@meridex/core';
 import { Choice } from '../fields/choice';
 import { DraftCard } from './draft-card';
 import { AnalysisService } from '../services/analysis.service';
@@ -113,7 +113,7 @@ export class DraftsSheet extends SupplyPanel {
   }
 
   protected take(d: SupplyDraft): void {
-    this.designs.edit(`the ${d.tier} draft`, (design) => void Object.assign(design, withRig(design, d.design)));
+    this.designs.edit(`the ${d.tier} draft`, (design) => void Object.assign(design, takeDraft(design, d.design)));
     void this.router.navigate(['../trip'], { relativeTo: this.route });
   }
 }

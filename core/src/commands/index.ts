@@ -1,5 +1,6 @@
 import { catalogueOf } from '../catalogue/index.js';
 import { editDesign, isJoined, OWN, patchInJob, vehicleIn, type Design } from '../design/index.js';
+import { apart } from './apart.js';
 import { run, type Command, type Commanded } from './command.js';
 import { addRig, addVehicle, couple, removeVehicle, uncouple } from './vehicles.js';
 import { addExisting, addLoad, addTrace, place, removeLoad, setLoad } from './gear.js';
@@ -61,7 +62,7 @@ export const doCommand = (design: Design, asked: Asked): Commanded => {
 /** Commands that reach over the vehicles of a job. */
 const OF_JOB: ReadonlySet<CommandName> = new Set(['addPart', 'addVehicle', 'addRig', 'removeVehicle', 'couple', 'uncouple']);
 
-/** Runs commands one after another; the first that is refused ends it, with its number. */
+/** Runs commands one after another; the first that is refused ends it, with its number. A bank beside the one in use has then a rig of its own. */
 export function doCommands(design: Design, all: readonly Asked[]): { readonly ok: true; readonly design: Design } | { readonly ok: false; readonly message: string } {
   let now = design;
   for (const [i, asked] of all.entries()) {
@@ -69,5 +70,5 @@ export function doCommands(design: Design, all: readonly Asked[]): { readonly ok
     if (!done.ok) return { ok: false, message: `commands.${i}.${done.message}` };
     now = done.design;
   }
-  return { ok: true, design: now };
+  return { ok: true, design: apart(now) };
 }

@@ -42,9 +42,10 @@ function setApart(job: Design, holder: string, held: Held, bank: string): void {
   usual.brief.vehicleKind = held.brief.vehicleKind;
   usual.supply.houseV = held.supply.houseV;
   rigAround(usual, bank, on);
-  const taken = new Set(vehicleIds(job));
-  const id = freshAmong(job.vehicles, taken.has(bank) ? undefined : bank, 'rig', [OWN]);
-  job.vehicles[id] = { ...asFurther(usual, lastOrder(job.vehicles), held.banks[bank]!.name.slice(0, 60)), within: bodyOf(job, holder) };
+  const { name: called } = held.banks[bank]!;
+  const free = !vehicleIds(job).some((v) => v === bank);
+  const id = freshAmong(job.vehicles, free ? bank : undefined, 'rig', [OWN]);
+  job.vehicles[id] = { ...asFurther(usual, lastOrder(job.vehicles), called.slice(0, 60)), within: bodyOf(job, holder) };
   delete held.banks[bank];
   for (const c of ['converters', 'arrays', 'links', 'monitors'] as const) for (const key of Object.keys(on[c])) delete held[c][key];
 }

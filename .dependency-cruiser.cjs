@@ -7,7 +7,7 @@ const LAYERS = [
   ['vehicle', 'travel'],
   ['plant'],
   ['loads', 'supply', 'cable'],
-  ['commands'],
+  ['commands', 'mains'],
   ['network'],
   ['places', 'routes', 'protection', 'trip'],
   ['tree', 'rig-trip'],

@@ -9,10 +9,16 @@ describe('who may do what', () => {
   it('lets an apprentice plan, tick and take photos, not accept, nor open or settle jobs', () =>
     expect(DEEDS.filter((d) => may('apprentice', d))).toEqual(['plan', 'tick', 'read', 'photo', 'comment']));
   it('is told in words', () =>
-    expect(['owner', 'mains electrician', 'viewer', 'king'].map(mayInWords)).toEqual(['all of it', 'tick a step, enter a reading, add a photo, say something of a job', 'look', 'look']));
+    expect(['owner', 'mains electrician', 'viewer', 'king'].map(mayInWords)).toEqual([
+      'all of it',
+      'sign for the 230 V side, tick a step, enter a reading, add a photo, say something of a job',
+      'look',
+      'look',
+    ]));
   it('is told with who may instead', () => {
     expect(mayNot('apprentice', 'accept')).toBe('An apprentice may not accept a finding; an owner or electrician may.');
     expect(mayNot('electrician', 'people')).toBe('An electrician may not invite people and change what they may do; an owner may.');
+    expect(mayNot('electrician', 'sign mains')).toBe('An electrician may not sign for the 230 V side; an owner or mains electrician may.');
     for (const role of ROLES) for (const deed of DEEDS) expect(mayNot(role, deed) === null).toBe(may(role, deed));
   });
 });

@@ -3,7 +3,7 @@ export const ROLES = ['owner', 'electrician', 'apprentice', 'mains electrician',
 export type Role = (typeof ROLES)[number];
 
 /** What can be done, as far as not everybody may. */
-export const DEEDS = ['plan', 'accept', 'tick', 'read', 'photo', 'comment', 'open jobs', 'settle jobs', 'quote', 'keep parts', 'workshop', 'people'] as const;
+export const DEEDS = ['plan', 'accept', 'sign mains', 'tick', 'read', 'photo', 'comment', 'open jobs', 'settle jobs', 'quote', 'keep parts', 'workshop', 'people'] as const;
 export type Deed = (typeof DEEDS)[number];
 
 /** Who may do what; looking is everybody's. */
@@ -11,7 +11,8 @@ export const MAY: Readonly<Record<Role, readonly Deed[]>> = {
   owner: DEEDS,
   electrician: ['plan', 'accept', 'tick', 'read', 'photo', 'comment', 'open jobs', 'settle jobs', 'quote', 'keep parts'],
   apprentice: ['plan', 'tick', 'read', 'photo', 'comment'],
-  'mains electrician': ['tick', 'read', 'photo', 'comment'],
+  // The 230 V side of a plan is theirs, and no more of it.
+  'mains electrician': ['sign mains', 'tick', 'read', 'photo', 'comment'],
   viewer: [],
   reviewer: ['comment'],
 };
@@ -19,6 +20,7 @@ export const MAY: Readonly<Record<Role, readonly Deed[]>> = {
 const DEED_WORDS: Readonly<Record<Deed, string>> = {
   plan: 'change a plan',
   accept: 'accept a finding',
+  'sign mains': 'sign for the 230 V side',
   tick: 'tick a step',
   read: 'enter a reading',
   photo: 'add a photo',

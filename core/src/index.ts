@@ -11,6 +11,7 @@ export * from './fit/index.js';
 export * from './formats/index.js';
 export * from './handover/index.js';
 export * from './loads/index.js';
+export * from './mains/index.js';
 export * from './network/index.js';
 export * from './trip-analysis/index.js';
 export * from './order/index.js';

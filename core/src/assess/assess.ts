@@ -4,6 +4,7 @@ import { bondOf, inlineParts, type Bond, type InlinePart } from '../circuit/inde
 import { draftLeads, draftRuns } from '../draft/index.js';
 import { fitSteps, type FitStep, type OldGear } from '../fit/index.js';
 import type { DayFigures } from '../loads/index.js';
+import { hasMains } from '../mains/index.js';
 import { orderOf, type Order } from '../order/index.js';
 import { plant } from '../plant/index.js';
 import { draftGear, type Gear } from '../places/index.js';
@@ -80,7 +81,6 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
   const supply = withLeads(feeds, design, catalogue, runs);
   const inputs = chargerInputs(design, catalogue, whole.bank, runs);
   const findings = judge({ design, catalogue, vehicle, gear, layout, day, supply, trip, chargerInputs: inputs, runs, totals: { price: order.total, kg: order.kg } });
-  const licensed = findings.some((f) => f.rule === 'mains-licensed');
   return withFindings(
     design,
     {
@@ -95,7 +95,7 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
       bond,
       layout,
       order,
-      fit: fitSteps(gear, runs, layout, supply.settings, { licensed, torqueNm: design.settings.torqueNm }, bond, oldGear(design)),
+      fit: fitSteps(gear, runs, layout, supply.settings, { licensed: hasMains(design, catalogue), torqueNm: design.settings.torqueNm }, bond, oldGear(design)),
       prove: prove(settings.readings ?? {}),
     },
     findings,

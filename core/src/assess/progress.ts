@@ -1,4 +1,6 @@
+import { catalogueOf } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
+import { mainsGap, mainsSide } from '../mains/index.js';
 import type { Stage } from '../rules/index.js';
 import type { Assessment } from './assess.js';
 
@@ -34,7 +36,7 @@ export function stageProgress(design: Design, a: Assessment, done: Done): Record
     places: Object.keys(design.places).length ? 'solid' : a.gear.length > 1 ? 'half' : 'hollow',
     runs: share(typed, a.runs.length),
     protection: a.runs.length ? 'solid' : 'hollow',
-    checks: a.open.length === 0 ? 'solid' : 'half',
+    checks: a.open.length === 0 && mainsGap(mainsSide(design, catalogueOf(design))) === null ? 'solid' : 'half',
     order: ticked || done.state === 'quoted' || isOut(done.state) ? 'solid' : 'hollow',
     fit: share(ticked, a.fit.length),
     prove: share(read, toRead.length),

@@ -1,4 +1,4 @@
-import { BLANK_EXISTING, blankDesign, blankLoad, type Design, type Existing, type Load, supplyOf, type UsualSupply } from '../design/index.js';
+import { nothingSaid, BLANK_EXISTING, blankDesign, blankLoad, type Design, type Existing, type Load, supplyOf, type UsualSupply } from '../design/index.js';
 
 type Row = readonly [name: string, draw: string, use: string, when: Load['when']['at'] | readonly (readonly [number, number])[], purpose: Load['purpose'], extra?: Partial<Load>];
 
@@ -53,6 +53,7 @@ interface Changes {
   readonly board?: Design['board'];
   readonly runs?: Design['runs'];
   readonly accepted?: Design['accepted'];
+  readonly mains?: Design['mains'];
   readonly settings?: Partial<Design['settings']>;
 }
 
@@ -70,6 +71,7 @@ export function designWith(customer: string, c: Changes): Design {
     board: c.board ?? null,
     runs: c.runs ?? {},
     accepted: c.accepted ?? {},
+    mains: c.mains ?? nothingSaid(),
     settings: { ...blank.settings, ...DEMO_RULES, ...c.settings },
   };
 }

@@ -14,7 +14,24 @@ export interface DemoJob {
   readonly readings: 'none' | 'good' | 'one off';
 }
 
-const mainsSigned = { 'mains-licensed:mains': { by: 'Wirrabel licensed electrician', reason: 'inlet, RCD and outlets done, tested and signed', at: '2026-10-30' } };
+/** The 230 V side of a camper with an inlet, a charger on it and a small inverter, as its electrician left it. */
+const mainsSigned: Design['mains'] = {
+  answers: {
+    'inlet.rating': '15 A',
+    'inlet.rcd': '30 mA, type A',
+    'inlet.poles': 'yes',
+    'inlet.lead': '1.5 mm², 15 m, 15 A plug',
+    'inverter.output': 'floating',
+    'inverter.used': 'by plugging in',
+    'inverter.rcd': 'none',
+    'inverter.outlets': 'one, its own, 10 A: for the urn alone',
+    transfer: 'outlets of their own',
+    apart: 'own conduit',
+    circuits: 'charger circuit, 10 A; drawing in the glove box',
+  },
+  signed: { by: 'Wirrabel licensed electrician', licence: 'made up, 4711', on: '2026-10-30', statement: 'inlet, RCD and charger circuit done, tested and signed' },
+  notOurs: null,
+};
 
 const vet: DemoJob = {
   key: 'vet',
@@ -300,8 +317,8 @@ const playgroup: DemoJob = {
       ['urn, half power', '500 W', '0.4 h', [[9, 11]], 'other', { supply: 'mains' }],
       ['fridge for milk', '40 W', '40 %', 'all day', 'fridge'],
     ],
+    mains: mainsSigned,
     accepted: {
-      ...mainsSigned,
       ...Object.fromEntries(
         ['charges from the vehicle', 'charges from mains'].map((what) => [
           `swap-grows:existing:e1:${what}`,

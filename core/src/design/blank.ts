@@ -1,3 +1,4 @@
+import { nothingSaid } from './mains-schema.js';
 import { SCHEMA_VERSION, USUAL_CUSTOM, USUAL_METERS, USUAL_TERMS, USUAL_TORQUE_NM, type Design, type Existing, type Load, type Trace } from './schema.js';
 
 /** A new job: the usual dual-cab with a lithium house battery, to be corrected rather than filled in. */
@@ -44,6 +45,7 @@ export function blankDesign(customer: string): Design {
     plugs: {},
     runs: {},
     accepted: {},
+    mains: nothingSaid(),
     settings: {
       series: 'metric',
       insulationC: 105,

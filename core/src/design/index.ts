@@ -5,6 +5,7 @@ export * from './brief-schema.js';
 export * from './edit.js';
 export * from './like.js';
 export * from './load-schema.js';
+export * from './mains-schema.js';
 export * from './read.js';
 export * from './schema.js';
 export * from './in-job.js';

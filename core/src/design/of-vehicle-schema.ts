@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { briefSchema } from './brief-schema.js';
 import { text, thingId } from './common-schema.js';
 import { loadSchema } from './load-schema.js';
+import { mainsSchema, nothingSaid } from './mains-schema.js';
 import { airSchema, boardSchema, placementSchema, plugEditSchema } from './places-schema.js';
 import { RIG } from './rig-schema.js';
 import { supplySchema } from './supply-schema.js';
@@ -55,6 +56,7 @@ export const OF_VEHICLE = {
   plugs: z.record(z.string(), plugEditSchema),
   runs: z.record(z.string(), runEditSchema),
   accepted: z.record(z.string(), acceptedSchema),
+  mains: mainsSchema.default(nothingSaid),
 } as const;
 
 /** A further vehicle of a job; its customer, trip and money are the job’s, its ids its own. */

@@ -17,6 +17,16 @@ function saysWhatStarts(design: Design): Design {
   return design;
 }
 
+/** A signature for the 230 V side that stands as an accepted finding, from before it had a place of its own. */
+const SIGNED_BEFORE = 'mains-licensed:mains';
+
+function withSignature(of: Pick<Design, 'accepted' | 'mains'>): void {
+  const { [SIGNED_BEFORE]: before, ...accepted } = of.accepted;
+  if (!before) return;
+  of.accepted = accepted;
+  of.mains.signed ??= { by: before.by, licence: '', on: before.at.slice(0, 10), statement: before.reason };
+}
+
 /** Reads a stored or received document of any known version. */
 export function readDesign(raw: unknown): ReadDesign {
   if (typeof raw !== 'object' || raw === null) return { ok: false, message: 'the document: an object with schemaVersion is accepted' };
@@ -27,5 +37,7 @@ export function readDesign(raw: unknown): ReadDesign {
     document = step(document);
   }
   const parsed = designSchema.safeParse(document);
-  return parsed.success ? { ok: true, design: saysWhatStarts(parsed.data) } : { ok: false, message: firstComplaint(parsed.error) };
+  if (!parsed.success) return { ok: false, message: firstComplaint(parsed.error) };
+  for (const of of [parsed.data, ...Object.values(parsed.data.vehicles)]) withSignature(of);
+  return { ok: true, design: saysWhatStarts(parsed.data) };
 }

@@ -1,4 +1,5 @@
 import { aboutOf, gearKey, namedBy, refTo, withoutDetail } from './refs.js';
+import { nothingSaid } from './mains-schema.js';
 import { OWN } from './in-job.js';
 import type { Coupling, Design, FurtherVehicle } from './schema.js';
 
@@ -48,6 +49,7 @@ export function leaveVehicle(d: Design): void {
   d.board = null;
   for (const zone of Object.keys(d.air)) delete d.loads[fanLoad(zone)];
   d.air = {};
+  d.mains = nothingSaid();
   d.plugs = {};
   d.runs = {};
 }

@@ -32,8 +32,12 @@ describe('the hand-over pack', () => {
     expect(pack.gaps).toContain(`${a.fit.length - 1} of ${a.fit.length} fitting steps are not ticked`);
     expect(pack.gaps).toContain(`${a.prove.length + planned - 1} of ${a.prove.length + planned} readings are not taken`);
     const every = Object.fromEntries([...a.prove, ...plan.groups.flatMap((g) => g.rows)].map((r) => [r.id, { value: r.expected, at: '2026-11-20T10:00:00Z', by: 'owner' }]));
-    const all = handOverPack(design, { ...a, tellTales: { ...a.tellTales, stops: 0, looks: 0 } }, 'ute', { readings: every, plan, ticked: new Set(a.fit.map((s) => s.id)) });
+    const signed = { ...design, mains: { ...design.mains, notOurs: { by: 'Mia', reason: 'another firm', on: '2026-11-20' } } };
+    const all = handOverPack(signed, { ...a, tellTales: { ...a.tellTales, stops: 0, looks: 0 } }, 'ute', { readings: every, plan, ticked: new Set(a.fit.map((s) => s.id)) });
     expect(all.gaps).toEqual([]);
+    expect(all.tables.find((t) => t.title === '230 V side')!.rows).toEqual([['Not part of this job', 'another firm', 'Mia, 2026-11-20']]);
+    expect(pack.gaps).toContain('the 230 V side is not signed by a licensed electrician');
+    expect(table('230 V side').rows.at(-1)).toEqual(['Signed by', 'not signed', '–']);
     const low = handOverPack(design, a, 'ute', { readings: { ...every, [row.id]: { ...every[row.id]!, value: row.expected - 1.5 } }, plan, ticked: new Set() });
     expect(low.gaps).toContain('1 reading is not as planned');
     expect(all.tables.find((t) => t.title === 'Readings as left')!.rows.every((r) => r[4] === 'agrees')).toBeTrue();

@@ -1,5 +1,7 @@
 import type { Assessment } from '../assess/index.js';
+import { catalogueOf } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
+import { mainsGap, mainsSide, type MainsSide } from '../mains/index.js';
 import { type Judged, judgeReading, type ProveRow } from '../prove/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
 import { amps, figure, rating } from '../quantity/index.js';
@@ -107,14 +109,25 @@ function watching(a: Assessment): PackTable {
   return { title: 'What is watched', headings: ['Quantity', 'Instrument', 'Range', 'Seen'], rows: a.supply.watched.map((w) => [w.quantity, w.instrument, w.range, w.seenAt]), right: [] };
 }
 
+/** The 230 V side as it was answered and signed; none where there is none. */
+function mainsTable({ mains: said }: Design, { state, questions }: MainsSide): PackTable[] {
+  if (state === 'none') return [];
+  const { signed, notOurs } = said;
+  const by: readonly string[] = notOurs
+    ? ['Not part of this job', notOurs.reason, `${notOurs.by}, ${notOurs.on}`]
+    : ['Signed by', signed ? signed.statement : 'not signed', signed ? `${signed.by}${signed.licence ? `, licence ${signed.licence}` : ''}, ${signed.on}` : '–'];
+  return [{ title: '230 V side', headings: ['Of', 'Asked', 'Answer'], rows: [...(notOurs ? [] : questions.map((q) => [q.of, q.ask, q.answer ?? 'not answered'])), by], right: [] }];
+}
+
 /** Verdicts by which a rig may go out. */
 const RIGHT: ReadonlySet<Judged['verdict']> = new Set(['agrees', 'near']);
 
 const counted = (n: number, one: string, many: string): string => (n === 1 ? `1 ${one}` : `${n} ${many}`);
 
 /** What keeps a pack from being final: findings, steps and readings that are open, and figures that are off. */
-function gapsOf(a: Assessment, left: LeftAs): string[] {
+function gapsOf(a: Assessment, mains: MainsSide, left: LeftAs): string[] {
   const { ticked } = left;
+  const unsaid = mainsGap(mains);
   const rows = judgedAs(a, left);
   const unread = rows.filter((r) => r.judged === null).length;
   const off = rows.filter((r) => r.judged !== null && !RIGHT.has(r.judged.verdict)).length;
@@ -127,6 +140,7 @@ function gapsOf(a: Assessment, left: LeftAs): string[] {
     ...(unsized ? [`${counted(unsized, 'run has', 'runs have')} no size`] : []),
     ...(steps ? [`${steps} of ${a.fit.length} fitting steps are not ticked`] : []),
     ...(unread ? [`${unread} of ${rows.length} readings are not taken`] : []),
+    ...(unsaid === null ? [] : [unsaid]),
     ...(off ? [`${counted(off, 'reading is', 'readings are')} not as planned`] : []),
   ];
 }
@@ -135,9 +149,10 @@ function gapsOf(a: Assessment, left: LeftAs): string[] {
 export function handOverPack(design: Design, a: Assessment, vehicleName: string, left: LeftAs): Pack {
   const { supply, day } = a;
   const bank = supply.bank;
+  const mains = mainsSide(design, catalogueOf(design));
   return {
     title: design.brief.customer,
-    gaps: gapsOf(a, left),
+    gaps: gapsOf(a, mains, left),
     vehicle: `${vehicleName}${design.brief.plate ? ` · ${design.brief.plate}` : ''}`,
     summary: [
       [
@@ -154,7 +169,7 @@ export function handOverPack(design: Design, a: Assessment, vehicleName: string,
         : []),
       ...supply.charging.map((c): [string, string] => [`To full while ${c.from === 'mains' ? 'on mains' : 'driving'}`, `${figure(c.hours, 1)} h at ${c.chargerA} A`]),
     ],
-    tables: [loads(a), circuits(a), fuses(a), settings(a), watching(a), readings(a, left)],
+    tables: [loads(a), circuits(a), fuses(a), settings(a), watching(a), ...mainsTable(design, mains), readings(a, left)],
     openFindings: a.open.map((f) => `${f.severity === 'stop' ? 'Stop' : 'Look'}: ${inWords(f).say} ${inWords(f).fix}`),
     accepted: a.findings.filter((f) => design.accepted[f.key]).map((f) => `${inWords(f).say} Accepted by ${design.accepted[f.key]!.by}: ${design.accepted[f.key]!.reason}`),
     cautions: CAUTIONS,

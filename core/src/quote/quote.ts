@@ -1,5 +1,6 @@
 import { assess, type Assessment } from '../assess/index.js';
 import type { Catalogue } from '../catalogue/index.js';
+import { hasMains } from '../mains/index.js';
 import { assessJob, orderOfJob, type AssessedVehicle } from '../couplings/index.js';
 import { isJoined, type Design } from '../design/index.js';
 import type { Order, OrderLine } from '../order/index.js';
@@ -60,11 +61,10 @@ function workOfDraft(job: Design, catalogue: Catalogue, draft: Design): Work {
 }
 
 /** What a customer might take to be in it and is not, from the job itself. */
-function notIncluded(job: Design, vehicles: readonly AssessedVehicle[]): string[] {
-  const findings = vehicles.flatMap((v) => v.assessment?.findings ?? []);
+function notIncluded(job: Design, catalogue: Catalogue, vehicles: readonly AssessedVehicle[]): string[] {
   const later = vehicles.flatMap((v) => v.assessment?.order.later ?? []);
   return [
-    ...(findings.some((f) => f.rule === 'mains-licensed') ? ['The 230 V side: a licensed electrician does, tests and invoices it'] : []),
+    ...(vehicles.some((v) => hasMains(v.design, catalogue)) ? ['The 230 V side: a licensed electrician does, tests and invoices it'] : []),
     ...(later.length ? [`What waits for later: ${later.map((l) => `${l.quantity} × ${l.what}`).join(', ')}`] : []),
     ...(job.settings.quote.notIncluded.trim() ? [job.settings.quote.notIncluded.trim()] : []),
   ];
@@ -89,7 +89,7 @@ export function quoteOf(job: Design, catalogue: Catalogue, tiers: readonly Tier[
     customer: job.brief.customer,
     vehicle: [vehicleOf(job).name, job.brief.plate].filter(Boolean).join(', '),
     money: job.settings.money,
-    notIncluded: notIncluded(job, vehicles),
+    notIncluded: notIncluded(job, catalogue, vehicles),
     options: [priced('plan', workOf(catalogue, vehicles), job.settings), ...drafts.map((d) => priced(d.tier, workOfDraft(job, catalogue, d.design), job.settings))],
   };
 }

@@ -14,7 +14,7 @@ import { lengthZero } from './length-zero.js';
 import { lithiumUnlimited } from './lithium-unlimited.js';
 import { loadWithoutHours } from './load-without-hours.js';
 import { loadWithoutPower } from './load-without-power.js';
-import { mainsLicensed } from './mains-licensed.js';
+import { mainsAnswers } from './mains-answers.js';
 import { mainsLoadWithoutInverter } from './mains-load-without-inverter.js';
 import { mixedUnits } from './mixed-units.js';
 import { tripRunsLow } from './trip-runs-low.js';
@@ -117,7 +117,7 @@ export const RULES: readonly Rule[] = [
   lithiumUnlimited,
   loadWithoutHours,
   loadWithoutPower,
-  mainsLicensed,
+  mainsAnswers,
   mainsLoadWithoutInverter,
   mixedUnits,
   tripRunsLow,

@@ -193,9 +193,11 @@ describe('the rules', () => {
     expect(a.prove.map((p) => p.id)).toEqual(whole.prove.map((p) => p.id));
   });
 
-  it('hand every 230 V part to the licensed electrician', () => {
-    expect(said(demo('bookmobile'), 'mains-licensed')).toContain('inverter 1000 W and mains charger 25 A: to be done and signed by a licensed electrician');
-    expect(found(demo('bees'), 'mains-licensed')).toEqual([]);
+  it('stop at an answer of the 230 V side that nobody may sign', () => {
+    const d = demo('bookmobile');
+    expect(found(d, 'mains-answers')).toEqual([]);
+    d.mains.answers['inlet.poles'] = 'no';
+    expect(said(d, 'mains-answers')).toContain('230 V, mains inlet: what moves from site to site wants both poles parted');
   });
 
   it('advise the other isolation with its reason, and let “none” be', () => {

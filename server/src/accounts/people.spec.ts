@@ -83,6 +83,14 @@ describe('an installation without the demo', () => {
       const asks: Record<Exclude<Deed, 'people'>, (cookie: string) => Promise<number>> = {
         plan: async (c) => (await call('POST', `/api/jobs/${jobId}/revisions`, c, patch('/brief/notes'))).statusCode,
         accept: async (c) => (await call('POST', `/api/jobs/${jobId}/revisions`, c, patch(`/accepted/${crypto.randomUUID()}`))).statusCode,
+        'sign mains': async (c) =>
+          (
+            await call('POST', `/api/jobs/${jobId}/revisions`, c, {
+              base: (await call('GET', `/api/jobs/${jobId}/design`, c)).json<{ number: number }>().number,
+              clientId: crypto.randomUUID(),
+              patch: [{ op: 'replace', path: '/mains/signed', value: { by: 'Mia', licence: '1', on: '2026-11-28', statement: crypto.randomUUID() } }],
+            })
+          ).statusCode,
         tick: async (c) => (await call('POST', `/api/jobs/${jobId}/ticks`, c, { id: crypto.randomUUID(), stepId: 's', done: true })).statusCode,
         read: async (c) => (await call('POST', `/api/jobs/${jobId}/readings`, c, { id: crypto.randomUUID(), rowId: 'r', value: 12, unit: 'V', revision: 1 })).statusCode,
         'settle jobs': async (c) => (await call('PATCH', `/api/jobs/${jobId}`, c, { state: 'quoted', note: 'asked by mail' })).statusCode,

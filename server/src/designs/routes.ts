@@ -1,9 +1,9 @@
-import { historyEntrySchema, mayNot, saveRevisionSchema } from '@meridex/contract';
+import { historyEntrySchema, may, mayNot, saveRevisionSchema } from '@meridex/contract';
 import { patchSchema, type Patch } from '@meridex/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
-import { allowed, personOf, signedIn } from '../http/guard.js';
+import { personOf, signedIn } from '../http/guard.js';
 import { history, newestRevision, revisionOf, saveRevision } from './store.js';
 
 const params = z.object({ jobId: z.uuid() });
@@ -11,6 +11,9 @@ const message = z.object({ message: z.string() });
 const revision = z.object({ number: z.number(), design: z.unknown(), author: z.string(), at: z.string() });
 const clash = z.object({ path: z.string(), mine: z.unknown(), theirs: z.unknown() });
 const refused = message.extend({ clashes: z.array(clash).optional(), newest: revision.optional() });
+
+/** True of an edit of nothing but the 230 V side of vehicles. */
+const ofMains = (patch: Patch): boolean => patch.every((o) => !('from' in o) && /^\/(vehicles\/[^/]+\/)?mains(\/|$)/.test(o.path));
 
 export const designRoutes =
   (db: Database): FastifyPluginAsyncZod =>
@@ -25,7 +28,6 @@ export const designRoutes =
     app.post(
       '/api/jobs/:jobId/revisions',
       {
-        preHandler: allowed('plan'),
         schema: {
           params,
           body: saveRevisionSchema.extend({ patch: patchSchema }),
@@ -35,8 +37,16 @@ export const designRoutes =
       async (request, reply) => {
         const person = personOf(request);
         const { patch, ...save } = request.body;
+        const why = may(person.role, 'sign mains') && ofMains(patch as Patch) ? null : mayNot(person.role, 'plan');
+        if (why !== null) return reply.code(403).send({ message: why });
         const saved = await db.inWorkshop(person.workshopId, (tx) =>
-          saveRevision(tx, person.workshopId, request.params.jobId, { ...save, patch: patch as Patch, author: person.name, mayNotAccept: mayNot(person.role, 'accept') }),
+          saveRevision(tx, person.workshopId, request.params.jobId, {
+            ...save,
+            patch: patch as Patch,
+            author: person.name,
+            mayNotAccept: mayNot(person.role, 'accept'),
+            mayNotSign: mayNot(person.role, 'sign mains'),
+          }),
         );
         if (!saved.ok) return reply.code(saved.status).send({ message: saved.message, clashes: saved.clashes ? [...saved.clashes] : undefined, newest: saved.newest });
         return { number: saved.revision.number, at: saved.revision.at, merged: saved.merged, design: saved.revision.design };

@@ -27,8 +27,9 @@ export type Saved =
 export interface Save extends SaveRevision {
   readonly patch: Patch;
   readonly author: string;
-  /** Why the author may not accept findings, in words; null: they may. */
+  /** Why the author may not accept findings, or sign for the 230 V side, in words; null: they may. */
   readonly mayNotAccept: string | null;
+  readonly mayNotSign: string | null;
 }
 
 function asRevision(row: typeof designRevisions.$inferSelect): Revision {
@@ -65,16 +66,25 @@ function clashesOf(mine: Patch, since: readonly { readonly patch: Patch }[], new
   });
 }
 
-/** True where one document has a finding accepted that the other has not, or otherwise, in any vehicle of the job. */
-function acceptsMore(after: Design, before: Design): boolean {
+type Vows = Pick<Design, 'accepted' | 'mains'>;
+
+/** True where one document has something said by name that the other has not, or otherwise, in any vehicle of the job. */
+function vowsMore(after: Design, before: Design, vows: (of: Vows) => Readonly<Record<string, unknown>>): boolean {
   const all = (d: Design): Map<string, string> =>
     new Map(
-      [[OWN, d.accepted] as const, ...Object.entries(d.vehicles).map(([id, v]) => [id, v.accepted] as const)].flatMap(([id, of]) =>
-        Object.entries(of).map(([key, a]) => [`${id} ${key}`, JSON.stringify(a)] as const),
+      [[OWN, d] as const, ...Object.entries(d.vehicles)].flatMap(([id, of]) =>
+        Object.entries(vows(of)).flatMap(([key, vow]) => (vow === null ? [] : [[`${id} ${key}`, JSON.stringify(vow)] as const])),
       ),
     );
   const there = all(before);
-  return [...all(after)].some(([key, a]) => there.get(key) !== a);
+  return [...all(after)].some(([key, vow]) => there.get(key) !== vow);
+}
+
+/** Why its author may not say by name what an edit says so; null: they may. */
+function mayNotVow(save: Save, after: Design, before: Design): string | null {
+  if (save.mayNotAccept !== null && vowsMore(after, before, (of) => of.accepted)) return save.mayNotAccept;
+  if (save.mayNotSign !== null && vowsMore(after, before, ({ mains: { signed, notOurs } }) => ({ signed, notOurs }))) return save.mayNotSign;
+  return null;
 }
 
 /**
@@ -104,7 +114,8 @@ export async function saveRevision(tx: Tx, workshopId: string, jobId: string, sa
   if (both.length) return { ok: false, status: 409, message: 'Someone changed the same thing meanwhile.', clashes: both, newest };
   const edited = editDesign(newest.design, save.patch);
   if (!edited.ok) return { ok: false, status: 422, message: edited.message };
-  if (save.mayNotAccept && acceptsMore(edited.design, newest.design)) return { ok: false, status: 403, message: save.mayNotAccept };
+  const mayNot = mayNotVow(save, edited.design, newest.design);
+  if (mayNot !== null) return { ok: false, status: 403, message: mayNot };
   const [row] = await tx
     .insert(designRevisions)
     .values({ jobId, workshopId, number: newest.number + 1, base: save.base, patch: save.patch, document: edited.design, clientId: save.clientId, author: save.author, label: save.label })

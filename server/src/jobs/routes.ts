@@ -6,7 +6,7 @@ import type { Database } from '../db/client.js';
 import { allowed, personOf, signedIn } from '../http/guard.js';
 import { newestRevision } from '../designs/store.js';
 import { baySheet } from './bay.js';
-import { createJob, settleJob } from './store.js';
+import { createJob, mayNotLeave, settleJob } from './store.js';
 
 const jobLine = z.object({
   id: z.string(),
@@ -60,9 +60,12 @@ export const jobRoutes =
     );
     app.patch(
       '/api/jobs/:jobId',
-      { preHandler: allowed('settle jobs'), schema: { params: z.object({ jobId: z.uuid() }), body: settleJobSchema, response: { 204: z.null(), 403: message, 404: message } } },
+      { preHandler: allowed('settle jobs'), schema: { params: z.object({ jobId: z.uuid() }), body: settleJobSchema, response: { 204: z.null(), 403: message, 404: message, 409: message } } },
       async (request, reply) => {
-        const there = await db.inWorkshop(personOf(request).workshopId, (tx) => settleJob(tx, request.params.jobId, request.body));
+        const { jobId } = request.params;
+        const why = request.body.state === 'handed over' ? await db.inWorkshop(personOf(request).workshopId, (tx) => mayNotLeave(tx, jobId)) : null;
+        if (why !== null) return reply.code(409).send({ message: why });
+        const there = await db.inWorkshop(personOf(request).workshopId, (tx) => settleJob(tx, jobId, request.body));
         return there ? reply.code(204).send(null) : reply.code(404).send({ message: 'This job is not in your workshop.' });
       },
     );

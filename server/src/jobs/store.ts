@@ -1,9 +1,9 @@
-import { blankDesign, type Design } from '@meridex/core';
+import { blankDesign, catalogueOf, isJoined, mainsGap, mainsSide, vehicleIds, vehicleIn, vehicleName, type Design } from '@meridex/core';
 import type { SettleJob } from '@meridex/contract';
 import { eq } from 'drizzle-orm';
 import type { Tx } from '../db/client.js';
 import { jobs, vehicles } from '../db/schema.js';
-import { firstRevision } from '../designs/store.js';
+import { firstRevision, newestRevision } from '../designs/store.js';
 import { ownWorkshop } from '../workshop/store.js';
 import { customerId } from './register.js';
 
@@ -32,6 +32,19 @@ export async function createJob(tx: Tx, workshopId: string, author: string, n: N
     .returning({ id: jobs.id });
   await firstRevision(tx, workshopId, job!.id, design, author);
   return job!.id;
+}
+
+/** Why a job may not leave the workshop as it is, in words; null where it may. */
+export async function mayNotLeave(tx: Tx, jobId: string): Promise<string | null> {
+  const newest = await newestRevision(tx, jobId);
+  if (!newest) return null;
+  const { design } = newest;
+  const gaps = vehicleIds(design).flatMap((id) => {
+    const view = vehicleIn(design, id);
+    const gap = mainsGap(mainsSide(view, catalogueOf(view)));
+    return gap === null ? [] : [`${isJoined(design) ? `${vehicleName(design, id)}: ` : ''}${gap}`];
+  });
+  return gaps.length ? `State: handed over is not accepted yet, ${gaps.join('; ')}. Sign it under Checks, 230 V, or say there that it is not part of this job.` : null;
 }
 
 /** What a person settles of a job; false where it is not there. */

@@ -1,4 +1,20 @@
-import { type Assessment, assessWhole, catalogueOf, type Design, type Done, inWords, type Progress, type Stage, stageProgress, STAGES, testPlan, vehicleIds, vehicleName } from '@meridex/core';
+import {
+  type Assessment,
+  assessWhole,
+  catalogueOf,
+  type Design,
+  type Done,
+  hasMains,
+  inWords,
+  type Progress,
+  type Stage,
+  stageProgress,
+  STAGES,
+  testPlan,
+  vehicleIds,
+  vehicleIn,
+  vehicleName,
+} from '@meridex/core';
 
 /** What holds a job up, with its weight. */
 export interface Hold {
@@ -72,7 +88,7 @@ export function summaryOf(job: Job, design: Design, done: Done): JobSummary {
     joints: a.runs.length * 4,
     fitted: a.fit.every((s) => done.ticked.has(s.id)),
     minutes: a.fit.reduce((m, s) => (done.ticked.has(s.id) ? m : m + s.minutes), 0),
-    licensed: a.findings.some((f) => f.rule === 'mains-licensed'),
+    licensed: vehicleIds(design).some((id) => hasMains(vehicleIn(design, id), catalogueOf(design))),
     takes: a.order.lines.filter((l) => l.group === 'cable' || l.group === 'protection').map((l) => ({ what: l.what, quantity: l.quantity, unit: l.unit, price: l.quantity * l.priceEach })),
   };
 }

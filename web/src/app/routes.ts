@@ -80,7 +80,15 @@ export const routes: Routes = [
           { path: 'live', title: 'What stays live · Meridex', loadComponent: () => import('./protection/live').then((m) => m.LiveSheet) },
         ],
       },
-      { path: 'checks', title: 'Checks · Meridex', loadComponent: () => import('./checks/checks').then((m) => m.ChecksStage) },
+      {
+        path: 'checks',
+        loadComponent: () => import('./checks/checks').then((m) => m.ChecksStage),
+        children: [
+          { path: '', pathMatch: 'full', redirectTo: 'findings' },
+          { path: 'findings', title: 'Checks · Meridex', loadComponent: () => import('./checks/findings').then((m) => m.FindingsSheet) },
+          { path: 'mains', title: '230 V · Meridex', loadComponent: () => import('./checks/mains').then((m) => m.MainsSheet) },
+        ],
+      },
       {
         path: 'order',
         loadComponent: () => import('./order/order').then((m) => m.OrderStage),

@@ -1,78 +1,19 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
-import { Router } from '@angular/router';
-import { type Finding, inWords, isThereBefore, loadNamed, type Press, RULES } from '@meridex/core';
-import { NzInputModule } from 'ng-zorro-antd/input';
-import { stageName } from '../frame/stages';
-import { Comments } from '../comments/comments';
-import { Mark } from '../pictures/mark';
-import { AssessmentService } from '../services/assessment.service';
-import { DesignService } from '../services/design.service';
-import { SelectionService } from '../services/selection.service';
-import { SessionService } from '../services/session.service';
+import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { RouterOutlet } from '@angular/router';
+import { SheetTabs } from '../frame/sheet-tabs';
+import { SHEETS } from '../frame/stages';
 
-/** Sheet of a stage that mends what a finding is about, where it is not the first one. */
-/** Every rule in one list: what is found, why it matters, what to do, and what was accepted by whom. */
+/** What is found wrong, and what only a licensed electrician can settle. */
 @Component({
   selector: 'mx-checks',
-  imports: [FormsModule, NzInputModule, Mark, Comments],
+  imports: [RouterOutlet, SheetTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  templateUrl: './checks.html',
-  styleUrl: './checks.less',
+  template: `
+    <div class="bench-head"><h1>Checks</h1></div>
+    <mx-sheet-tabs label="Sheets of the checks" [tabs]="tabs" />
+    <router-outlet />
+  `,
 })
 export class ChecksStage {
-  protected readonly designs = inject(DesignService);
-  protected readonly assessments = inject(AssessmentService);
-  protected readonly selection = inject(SelectionService);
-  private readonly session = inject(SessionService);
-  private readonly router = inject(Router);
-  protected readonly words = inWords;
-  protected readonly rules = RULES.length;
-  protected readonly stageName = stageName;
-  protected readonly reason = signal('');
-  protected readonly by = signal(this.session.person()?.name ?? '');
-  protected readonly says = signal<string | null>(null);
-  protected readonly open = computed(() => this.assessments.openAssessment().open);
-  protected readonly accepted = computed(() => {
-    const accepted = this.designs.openDesign().accepted;
-    return this.assessments
-      .assessment()!
-      .findings.filter((f) => accepted[f.key])
-      .map((f) => ({ finding: f, ...accepted[f.key]! }));
-  });
-  protected readonly chosen = computed(() => this.open().find((f) => f.key === this.selection.finding()) ?? this.open()[0] ?? null);
-
-  constructor() {
-    // Another finding is another decision: nothing typed for one may sign for the next.
-    effect(() => {
-      this.chosen()?.key;
-      this.says.set(null);
-    });
-  }
-
-  /** Makes the fix; undo takes it back. */
-  protected take(p: Press): void {
-    this.says.set(this.designs.apply(p.label, p.patch));
-  }
-
-  protected mend(f: Finding): void {
-    const load = loadNamed(f.at.about);
-    if (load !== null) this.selection.load.set(load);
-    else if (f.at.about) this.selection.run.set(f.at.about);
-    void this.router.navigate(['/jobs', this.designs.jobId(), f.at.stage, ...(f.at.stage === 'brief' && isThereBefore(f.at.about) ? ['existing'] : [])]);
-  }
-
-  protected accept(f: Finding): void {
-    const [by, reason] = [this.by().trim(), this.reason().trim()];
-    if (!by || !reason) {
-      this.says.set(`${by ? 'Reason' : 'Name'}: nothing typed; accepting needs a name and a reason.`);
-      return;
-    }
-    this.designs.edit('finding accepted', (d) => (d.accepted[f.key] = { by, reason, at: new Date().toISOString().slice(0, 10) }));
-    this.reason.set('');
-  }
-
-  protected takeBack(key: string): void {
-    this.designs.edit('acceptance taken back', (d) => delete d.accepted[key]);
-  }
+  protected readonly tabs = SHEETS.checks;
 }

@@ -44,6 +44,10 @@ export const SHEETS = {
     { path: 'ways', name: 'Ways and holes' },
     { path: 'plugs', name: 'Plugs and leads' },
   ],
+  checks: [
+    { path: 'findings', name: 'What is found' },
+    { path: 'mains', name: '230 V' },
+  ],
   order: [
     { path: 'parts', name: 'Parts and cuts' },
     { path: 'quote', name: 'The quote' },

@@ -1,13 +1,13 @@
 import { assess, SHIPPED_CATALOGUE, supplyOf } from '@meridex/core';
 import { onBench } from '../testing/bench';
-import { ChecksStage } from './checks';
+import { FindingsSheet } from './findings';
 
 const button = (element: HTMLElement, text: string): Element | null => [...element.querySelectorAll('button')].find((b) => b.textContent!.includes(text)) ?? null;
 const field = (element: HTMLElement, name: string): Element | null => [...element.querySelectorAll('label.field')].find((l) => l.textContent!.includes(name))?.querySelector('input') ?? null;
 
 describe('the checks stage', () => {
   it('lists what is open, the stops first, each with reason and fix', async () => {
-    const { element, bench, click, settle } = await onBench(ChecksStage, 'cinema', (d) => void (supplyOf(d).fuseBlock = 'fb-6'));
+    const { element, bench, click, settle } = await onBench(FindingsSheet, 'cinema', (d) => void (supplyOf(d).fuseBlock = 'fb-6'));
     expect(element.querySelectorAll('button.row').length).toBe(bench.openAssessment().open.length);
     expect(element.querySelector('button.row mx-mark svg')!.getAttribute('aria-label')).toBe('stop');
     for (const part of ['Why it matters', 'What to do', 'What it rests on']) expect(element.textContent).toContain(part);
@@ -20,7 +20,7 @@ describe('the checks stage', () => {
   });
 
   it('accepts nothing without a name and a reason', async () => {
-    const { element, bench, click, type } = await onBench(ChecksStage, 'vet');
+    const { element, bench, click, type } = await onBench(FindingsSheet, 'vet');
     await type(field(element, 'Name'), 'someone');
     await click(button(element, 'Accept'));
     expect(element.querySelector('[role=alert]')!.textContent).toContain('Reason: nothing typed');
@@ -28,7 +28,7 @@ describe('the checks stage', () => {
   });
 
   it('accepts with both, shows who and why, and takes it back', async () => {
-    const { element, bench, click, type } = await onBench(ChecksStage, 'vet');
+    const { element, bench, click, type } = await onBench(FindingsSheet, 'vet');
     const open = bench.openAssessment().open.length;
     await type(field(element, 'Name'), 'someone');
     await type(field(element, 'Reason'), 'half power is set');
@@ -40,7 +40,7 @@ describe('the checks stage', () => {
   });
 
   it('never signs the next finding with the reason of the last', async () => {
-    const { element, click, type } = await onBench(ChecksStage, 'vet');
+    const { element, click, type } = await onBench(FindingsSheet, 'survey');
     await type(field(element, 'Name'), 'someone');
     await type(field(element, 'Reason'), 'only for this one');
     await click(button(element, 'Accept'));
@@ -51,7 +51,7 @@ describe('the checks stage', () => {
     const all = (d: Parameters<NonNullable<Parameters<typeof onBench>[2]>>[0]): void => {
       for (const { key } of assess(d, SHIPPED_CATALOGUE).open) d.accepted[key] = { by: 'x', reason: 'y', at: '2026-11-24' };
     };
-    const { element } = await onBench(ChecksStage, 'bees', all);
+    const { element } = await onBench(FindingsSheet, 'bees', all);
     expect(element.querySelector('.empty')!.textContent).toContain('Nothing open');
   });
 });

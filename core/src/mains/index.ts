@@ -1,0 +1,3 @@
+export * from './questions.js';
+export * from './side.js';
+export * from './sketch.js';

@@ -1,0 +1,71 @@
+import { doCommands, mainsSide, catalogueOf, patchBetween, type Design } from '@meridex/core';
+import type { FastifyInstance } from 'fastify';
+import { buildApp } from '../app.js';
+import { DEMO } from '../demo/load.js';
+import { freshDatabase, type TestDatabase } from '../testing/database.js';
+import { signIn } from '../testing/sign-in.js';
+
+describe('the 230 V side of a job', () => {
+  let database: TestDatabase;
+  let app: FastifyInstance;
+  let owner: string;
+  let licensed: string;
+  let jobId: string;
+  const call = (method: 'GET' | 'POST' | 'PATCH', url: string, cookie: string, payload?: object) => app.inject({ method, url, headers: { cookie }, ...(payload ? { payload } : {}) });
+  const design = async (): Promise<{ number: number; design: Design }> => (await call('GET', `/api/jobs/${jobId}/design`, owner)).json();
+  const change = async (cookie: string, by: (d: Design) => void) => {
+    const { number, design: now } = await design();
+    const next = structuredClone(now);
+    by(next);
+    return call('POST', `/api/jobs/${jobId}/revisions`, cookie, { base: number, patch: patchBetween(now, next), clientId: crypto.randomUUID() });
+  };
+  const leave = () => call('PATCH', `/api/jobs/${jobId}`, owner, { state: 'handed over' });
+  const signed = { by: 'Mia', licence: '77', on: '2026-11-28', statement: 'tested' };
+
+  beforeAll(async () => {
+    database = await freshDatabase(true);
+    app = await buildApp({ db: database.db, queue: database.queue, webRoot: null });
+    owner = await signIn(app, DEMO.email, DEMO.password);
+    const { token } = (await call('POST', '/api/people/invites', owner, { role: 'mains electrician' })).json<{ token: string }>();
+    await call('POST', `/api/invites/${token}`, '', { name: 'Mia', email: 'mia@mains.example', password: 'a long enough word' });
+    licensed = await signIn(app, 'mia@mains.example', 'a long enough word');
+    jobId = (await call('POST', '/api/jobs', owner, { customer: 'Paperbark Players', promisedOn: null })).json<{ id: string }>().id;
+    const { number, design: now } = await design();
+    const done = doCommands(now, [
+      { do: 'addConverter', with: { id: 'inverter', part: 'inv-600' } },
+      { do: 'addVehicle', with: { id: 'camper', vehicleKind: 'camper', name: 'camper' } },
+      { do: 'addConverter', with: { id: 'plugged', part: 'mc-15' }, in: 'camper' },
+    ]);
+    if (!done.ok) throw new Error(done.message);
+    expect((await call('POST', `/api/jobs/${jobId}/revisions`, owner, { base: number, patch: patchBetween(now, done.design), clientId: crypto.randomUUID() })).statusCode).toBe(200);
+  }, 60_000);
+
+  afterAll(async () => {
+    await app?.close();
+    await database?.drop();
+  });
+
+  it('is theirs alone: a licensed electrician answers and signs in every vehicle, and changes nothing else', async () => {
+    expect((await change(licensed, (d) => (d.mains.answers['inverter.outlets'] = crypto.randomUUID()))).statusCode).toBe(200);
+    expect((await change(licensed, (d) => (d.vehicles['camper']!.mains.answers['inlet.lead'] = crypto.randomUUID()))).statusCode).toBe(200);
+    for (const other of [(d: Design) => (d.brief.notes = 'mine'), (d: Design) => ((d.brief.notes = 'mine'), (d.mains.signed = signed))]) {
+      const refused = await change(licensed, other);
+      expect([refused.statusCode, refused.json<{ message: string }>().message]).toEqual([403, 'A mains electrician may not change a plan; an owner, electrician or apprentice may.']);
+    }
+  });
+
+  it('keeps the job in the workshop until each vehicle’s is signed or none of the job, and says which is open', async () => {
+    const refused = await leave();
+    expect(refused.statusCode).toBe(409);
+    expect(refused.json<{ message: string }>().message).toMatch(/^State: handed over is not accepted yet, dual-cab ute: the 230 V side is not signed .*; camper: the 230 V side is not signed/);
+    expect((await call('PATCH', `/api/jobs/${jobId}`, owner, { state: 'sign-off' })).statusCode).toBe(204);
+    const answered = await change(licensed, (d) => {
+      for (const q of mainsSide(d, catalogueOf(d)).questions) d.mains.answers[q.id] ??= q.choices?.[0] ?? 'as drawn';
+      d.mains.signed = signed;
+    });
+    expect(answered.statusCode).toBe(200);
+    expect((await leave()).json<{ message: string }>().message).toMatch(/yet, camper: the 230 V side is not signed/);
+    expect((await change(owner, (d) => (d.vehicles['camper']!.mains.notOurs = { by: 'Owner', reason: 'another firm', on: '2026-11-28' }))).statusCode).toBe(200);
+    expect((await leave()).statusCode).toBe(204);
+  });
+});

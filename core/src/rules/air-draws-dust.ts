@@ -7,6 +7,7 @@ const blownM3h = (inM3h: number): number => (1 - COMPARTMENT.filterLoss) * inM3h
 export const airDrawsDust: Rule = {
   id: 'air-draws-dust',
   severity: 'look',
+  harm: 'broken gear',
   basis: 'air blown in behind a filter is more than what is drawn out',
   why: 'A space that is sucked empty draws dust through every gap round its lid, past the filter.',
   test: ({ layout }) =>

@@ -4,6 +4,7 @@ import type { Rule } from './rule.js';
 export const airTooTight: Rule = {
   id: 'air-too-tight',
   severity: 'look',
+  harm: 'broken gear',
   basis: 'air gaps: defaults until the maker says',
   why: 'What cannot breathe sheds its output when it is needed most.',
   test: ({ layout }) =>

@@ -9,6 +9,7 @@ const LENDS_MIN = 20;
 export const alternatorOvercommitted: Rule = {
   id: 'alternator-overcommitted',
   severity: 'look',
+  harm: 'broken gear',
   basis: 'hot rating on the road and at idle as shares of the nameplate (defaults 85 and 55 %), the vehicle’s own load (default 35 A), each charger’s draw at the alternator’s own volts',
   why: 'Above that for hours an alternator runs hot; what is short at idle the starting battery lends.',
   test: ({ design, supply: { alternator: a, idleMinutes } }) => {

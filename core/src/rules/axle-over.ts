@@ -3,6 +3,7 @@ import type { Rule } from './rule.js';
 export const axleOver: Rule = {
   id: 'axle-over',
   severity: 'stop',
+  harm: 'people',
   basis: 'moments about the axles; weights empty and limits from the vehicle’s file',
   why: 'Beyond its limit an axle breaks or the vehicle may not be driven.',
   test: ({ layout }) =>

@@ -3,6 +3,7 @@ import type { Rule } from './rule.js';
 export const batteryAmongPeople: Rule = {
   id: 'battery-among-people',
   severity: 'look',
+  harm: 'people',
   basis: 'enclosure of batteries in a space where people sleep or sit; check the edition in force',
   why: 'A battery can vent gas or burn.',
   test: ({ gear }) => gear.filter((g) => g.role === 'house' && g.people).map((g) => ({ at: { stage: 'places' as const, about: 'house' }, values: { zone: g.zoneName } })),

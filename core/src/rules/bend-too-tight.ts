@@ -4,6 +4,7 @@ import type { Rule } from './rule.js';
 export const bendTooTight: Rule = {
   id: 'bend-too-tight',
   severity: 'look',
+  harm: 'broken gear',
   basis: 'bending radius 6 × outside diameter above 16 mm², 4 × below, plus the lug',
   why: 'Cable that is forced round a corner works its lug loose and breaks its strands.',
   test: ({ layout }) =>

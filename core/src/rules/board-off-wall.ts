@@ -4,6 +4,7 @@ import type { Rule } from './rule.js';
 export const boardOffWall: Rule = {
   id: 'board-off-wall',
   severity: 'stop',
+  harm: 'broken gear',
   basis: 'outlines of board and wall, in millimetres',
   why: 'A board that hangs over the edge of its wall has nothing to be screwed to.',
   test: ({ design, vehicle, layout }) => {

@@ -5,6 +5,7 @@ import type { Rule } from './rule.js';
 export const breakawaySwitched: Rule = {
   id: 'breakaway-switched',
   severity: 'stop',
+  harm: 'people',
   basis: 'a breakaway brake is always live, on a fuse of its own at the battery; check the rules in force',
   why: 'A trailer that tears off with its main switch open would not brake.',
   test: ({ design }) =>

@@ -6,6 +6,7 @@ import type { Rule } from './rule.js';
 export const breakerOneWay: Rule = {
   id: 'breaker-one-way',
   severity: 'stop',
+  harm: 'fire',
   basis: 'direction of the current in the states of the circuit and for a fault fed from either end, against a breaker made for one',
   why: 'A polarised breaker blows its arc out by the direction of the current: the wrong way round it burns instead of opening.',
   test: ({ runs, design, catalogue, day }) => {

@@ -4,6 +4,7 @@ import type { Rule } from './rule.js';
 export const breakerResetsItself: Rule = {
   id: 'breaker-resets-itself',
   severity: 'stop',
+  harm: 'fire',
   basis: 'manual reset by default; self-resetting only where losing the circuit is worse than the fault coming back',
   why: 'It closes again on to the same fault, over and over, unseen: the wire is heated each time and nobody looks.',
   test: ({ runs, design }) =>

@@ -4,6 +4,7 @@ import type { Rule } from './rule.js';
 export const chargeOverLimit: Rule = {
   id: 'charge-over-limit',
   severity: 'look',
+  harm: 'fire',
   basis: 'charge limit by chemistry as a share of the capacity, unless the maker says otherwise',
   why: 'Charged faster than it can take, a battery heats, gasses and ages.',
   test: ({ supply: { bank, charging } }) => {

@@ -7,6 +7,7 @@ const CLOSE_V = 0.4;
 export const chargerCutsOut: Rule = {
   id: 'charger-cuts-out',
   severity: 'look',
+  harm: 'flat batteries',
   basis: 'the charger’s input as a constant power behind its own sized feed',
   why: 'A charger at its cut-out switches off and on, and charges nothing.',
   test: ({ chargerInputs }) =>

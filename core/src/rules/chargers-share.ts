@@ -3,6 +3,7 @@ import type { Rule } from './rule.js';
 export const chargersShare: Rule = {
   id: 'chargers-share',
   severity: 'look',
+  harm: 'flat batteries',
   basis: 'each charger holds its own set point; the bank takes what it can',
   why: 'Several chargers give less than their sum, and one may rest because of another.',
   test: ({ supply: { sharing, bank } }) => {

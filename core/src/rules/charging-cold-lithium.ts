@@ -5,6 +5,7 @@ import type { Rule } from './rule.js';
 export const chargingColdLithium: Rule = {
   id: 'charging-cold-lithium',
   severity: 'look',
+  harm: 'fire',
   basis: 'charge range of lithium iron phosphate, 0 to 45 °C; the region’s coldest morning',
   why: 'Charged below 0 °C a lithium battery plates its metal and is harmed for good.',
   test: ({ design, catalogue, supply: { bank, arrays } }) => {

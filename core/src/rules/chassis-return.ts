@@ -4,6 +4,7 @@ import type { Rule } from './rule.js';
 export const chassisReturn: Rule = {
   id: 'chassis-return',
   severity: 'look',
+  harm: 'fire',
   basis: 'a chassis return is the body’s resistance and its joints; a coupling is no conductor',
   why: 'A return that goes through a ball or a hinge fails first under load.',
   test: ({ runs }) =>

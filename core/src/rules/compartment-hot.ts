@@ -5,6 +5,7 @@ import type { Rule } from './rule.js';
 export const compartmentHot: Rule = {
   id: 'compartment-hot',
   severity: 'look',
+  harm: 'broken gear',
   basis: 'ΔT = P / (5.5 W/m²K · surface); fan flow 2.99 · P / ΔT m³/h',
   why: 'Chargers cut back above 50 °C, and heat shortens every battery’s life.',
   test: ({ layout }) =>

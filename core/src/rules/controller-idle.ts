@@ -5,6 +5,7 @@ import type { Found, Rule } from './rule.js';
 export const controllerIdle: Rule = {
   id: 'controller-idle',
   severity: 'stop',
+  harm: 'flat batteries',
   basis: 'a controller stands between panels and a bank',
   why: 'A box that nothing feeds, or that feeds nothing, costs money and brings no ampere-hour.',
   test: ({ design, catalogue, runs, supply: { bank } }) =>

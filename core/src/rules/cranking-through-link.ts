@@ -12,6 +12,7 @@ const START_S = 3;
 export const crankingThroughLink: Rule = {
   id: 'cranking-through-link',
   severity: 'look',
+  harm: 'broken gear',
   basis: 'the house bank against a starting battery pulled to 9.6 V (for each 12 V), through the closed isolator, by the ohms of bank and runs',
   why: 'While the isolator is closed a start takes part of its current from the house bank: fuses of the link may open, and a switch that is turned or rated too small welds.',
   test: ({ runs, design, catalogue, supply: { bank } }) => {

@@ -5,6 +5,7 @@ import type { Rule } from './rule.js';
 export const disconnectInNegative: Rule = {
   id: 'disconnect-in-negative',
   severity: 'look',
+  harm: 'rules in force',
   basis: 'schools differ: in the positive by default; in the negative it is allowed, with what it does to shunt and body',
   why: 'Opened in the negative, it leaves every positive behind it at battery volts against the body; a load that is earthed to the body stays on.',
   test: ({ design, runs }) => {

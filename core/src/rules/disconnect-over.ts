@@ -7,6 +7,7 @@ import type { Rule } from './rule.js';
 export const disconnectOver: Rule = {
   id: 'disconnect-over',
   severity: 'stop',
+  harm: 'fire',
   basis: 'all runs that are fed through the disconnect, at once, against its rating',
   why: 'A contact that carries more than it is rated for welds shut or burns: then nothing cuts the loads off.',
   test: ({ runs, design, catalogue }) => {

@@ -3,6 +3,7 @@ import type { Rule } from './rule.js';
 export const faceOverloaded: Rule = {
   id: 'face-overloaded',
   severity: 'look',
+  harm: 'people',
   basis: 'load limits of faces, from the vehicle’s file',
   why: 'A panel that carries too much tears out on a bad road.',
   test: ({ layout }) =>

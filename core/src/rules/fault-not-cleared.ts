@@ -4,6 +4,7 @@ import type { Rule } from './rule.js';
 export const faultNotCleared: Rule = {
   id: 'fault-not-cleared',
   severity: 'stop',
+  harm: 'fire',
   basis: 'slow edge of the fuse at the smallest far-end short within 5 s; I²t against k²S² (IEC 60364-4-43)',
   why: 'A short that the fuse does not see keeps heating the cable.',
   test: ({ runs }) =>

@@ -5,6 +5,7 @@ import type { Rule } from './rule.js';
 export const feedMissing: Rule = {
   id: 'feed-missing',
   severity: 'stop',
+  harm: 'the plan',
   basis: 'every load hangs on a feed that is there',
   why: 'A load whose feed is gone has no run, no fuse and no cable on the list.',
   test: ({ design }) =>

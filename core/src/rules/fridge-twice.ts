@@ -5,6 +5,7 @@ import type { Rule } from './rule.js';
 export const fridgeTwice: Rule = {
   id: 'fridge-twice',
   severity: 'look',
+  harm: 'broken gear',
   basis: 'one appliance, one supply at a time',
   why: 'Counted at 230 V and at 12 V both, its draw is in the plan twice.',
   test: ({ design }) => {

@@ -4,6 +4,7 @@ import type { Rule } from './rule.js';
 export const functionLost: Rule = {
   id: 'function-lost',
   severity: 'stop',
+  harm: 'the plan',
   basis: 'each function of removed gear needs a successor or a signed omission',
   why: 'What a combined unit did besides is missed on the first night.',
   test: ({ supply: { lost } }) =>

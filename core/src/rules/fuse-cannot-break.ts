@@ -35,6 +35,7 @@ function backedUp(weak: readonly Weak[], severity: Severity): Found[] {
 export const fuseCannotBreak: Rule = {
   id: 'fuse-cannot-break',
   severity: 'stop',
+  harm: 'fire',
   basis:
     'largest prospective current of the fuse’s own branch with a link in its place (IEC 60050-441-17-01), batteries full and cold, against its breaking capacity; a block’s fuse backed up by one before it that breaks the whole',
   why: 'A fuse that cannot break a short goes on burning as an arc.',

@@ -5,6 +5,7 @@ import type { Rule } from './rule.js';
 export const fuseHot: Rule = {
   id: 'fuse-hot',
   severity: 'look',
+  harm: 'fire',
   basis: 'rerating from 25 °C: −0.15 % for each kelvin for fuses, −0.5 % for thermal breakers (defaults; the maker’s own curve replaces them)',
   why: 'In hot air a fuse opens below its rating, on the worst day and at full load.',
   test: ({ runs }) =>

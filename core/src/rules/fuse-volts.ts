@@ -5,6 +5,7 @@ import type { Rule } from './rule.js';
 export const fuseVolts: Rule = {
   id: 'fuse-volts',
   severity: 'look',
+  harm: 'fire',
   basis: 'highest volts that a fuse may have to break, a cold string of panels included, against the 32 V DC that the usual kinds are rated for',
   why: 'Direct current has no zero to go out at: above its rated volts a fuse or breaker goes on burning as an arc.',
   test: ({ runs }) =>

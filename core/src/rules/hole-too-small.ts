@@ -3,6 +3,7 @@ import type { Rule } from './rule.js';
 export const holeTooSmall: Rule = {
   id: 'hole-too-small',
   severity: 'look',
+  harm: 'fire',
   basis: 'smallest stock hole saw for the bundle and 2 mm; stock saws to 51 mm',
   why: 'A bundle that is forced through chafes.',
   test: ({ layout }) =>

@@ -3,6 +3,7 @@ import type { Rule } from './rule.js';
 export const inverterOverBattery: Rule = {
   id: 'inverter-over-battery',
   severity: 'stop',
+  harm: 'fire',
   basis: 'discharge limit of the battery’s data sheet, times the batteries in parallel with equal leads',
   why: 'Above its limit the battery’s protection board opens and everything goes dark, or the battery overheats.',
   test: ({ supply: { inverter } }) => {

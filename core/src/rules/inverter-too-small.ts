@@ -5,6 +5,7 @@ import type { Found, Rule } from './rule.js';
 export const inverterTooSmall: Rule = {
   id: 'inverter-too-small',
   severity: 'stop',
+  harm: 'broken gear',
   basis: 'rated output of the inverter’s data sheet',
   why: 'An overloaded inverter shuts off, and takes every mains load with it.',
   test: ({ day, design, catalogue }) => {

@@ -5,6 +5,7 @@ const NAME: Readonly<Record<string, string>> = { dcdc: 'a DC-DC charger', isolat
 export const isolationAdvice: Rule = {
   id: 'isolation-advice',
   severity: 'look',
+  harm: 'flat batteries',
   basis: 'the schools differ; the advice says why',
   why: 'How the two batteries are kept apart decides whether either of them lasts.',
   test: ({ supply: { isolation } }) =>

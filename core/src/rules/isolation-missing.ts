@@ -4,6 +4,7 @@ import type { Rule } from './rule.js';
 export const isolationMissing: Rule = {
   id: 'isolation-missing',
   severity: 'look',
+  harm: 'flat batteries',
   basis: 'completeness of the supply',
   why: 'Without a chosen part no run to the starting side is drafted.',
   test: ({ design, catalogue }) => {

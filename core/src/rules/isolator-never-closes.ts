@@ -7,6 +7,7 @@ const HARDLY = 0.5;
 export const isolatorNeverCloses: Rule = {
   id: 'isolator-never-closes',
   severity: 'stop',
+  harm: 'flat batteries',
   basis: 'closing volts and waiting times of a sensing isolator, held against the alternator’s volts through a drive',
   why: 'The house battery is never charged while driving, and nobody notices until it is flat.',
   test: ({ design, catalogue, supply: { trace } }) => {

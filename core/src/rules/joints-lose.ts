@@ -16,6 +16,7 @@ const CURE: Readonly<Record<JointKind, string>> = {
 export const jointsLose: Rule = {
   id: 'joints-lose',
   severity: 'look',
+  harm: 'broken gear',
   basis: 'lugs, fuses, plugs and parts in line of one path at the usual current; the cable is counted apart',
   why: 'Joints warm up where they lose most, and what they take no cable gives back.',
   test: ({ runs }) =>

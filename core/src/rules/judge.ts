@@ -2,12 +2,12 @@ import { sentence } from '../quantity/index.js';
 import { RULES } from './all.js';
 import { joinedRules } from './joined/index.js';
 import type { JoinedFacts } from './joined/joint.js';
-import type { Facts, Finding, Rule, RuleOf } from './rule.js';
+import type { Facts, Finding, Harm, Rule, RuleOf } from './rule.js';
 
 /** Rules about what joins vehicles of a job. */
 export const JOINED_RULES = joinedRules(({ finding }) => inWords(finding));
 
-const BY_ID: ReadonlyMap<string, Pick<Rule, 'say' | 'fix' | 'why' | 'basis'>> = new Map([...RULES, ...JOINED_RULES].map((r) => [r.id, r]));
+const BY_ID: ReadonlyMap<string, Pick<Rule, 'say' | 'fix' | 'why' | 'basis' | 'harm'>> = new Map([...RULES, ...JOINED_RULES].map((r) => [r.id, r]));
 
 function findings<F>(rules: readonly RuleOf<F>[], facts: F): Finding[] {
   return rules.flatMap((rule) =>
@@ -31,6 +31,7 @@ export const judgeJoined = (facts: JoinedFacts): Finding[] => findings<JoinedFac
 /** A finding in words. */
 export interface FindingWords {
   readonly say: string;
+  readonly harm: Harm;
   readonly why: string;
   readonly basis: string;
   readonly fix: string;
@@ -39,5 +40,5 @@ export interface FindingWords {
 /** Renders a finding's words from its rule. */
 export function inWords(finding: Finding): FindingWords {
   const rule = BY_ID.get(finding.rule)!;
-  return { say: sentence(rule.say(finding.values)), why: rule.why, basis: rule.basis, fix: rule.fix(finding.values) };
+  return { say: sentence(rule.say(finding.values)), harm: rule.harm, why: rule.why, basis: rule.basis, fix: rule.fix(finding.values) };
 }

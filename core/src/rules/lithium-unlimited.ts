@@ -4,6 +4,7 @@ import type { Rule } from './rule.js';
 export const lithiumUnlimited: Rule = {
   id: 'lithium-unlimited',
   severity: 'stop',
+  harm: 'fire',
   basis: 'charge limit of the lithium battery; heat of the alternator',
   why: 'A lithium bank takes all that the alternator can give until one of them overheats.',
   test: ({ design, supply }) =>

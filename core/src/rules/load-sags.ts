@@ -13,6 +13,7 @@ function terminalAt(openV: number, ohm: number, powerW: number): number {
 export const loadSags: Rule = {
   id: 'load-sags',
   severity: 'look',
+  harm: 'broken gear',
   basis: 'a heavy load at the trip’s lowest charge, on the bank’s own resistance',
   why: 'The trip takes short heavy loads by their mean; in truth they pull the volts down and may open the disconnect.',
   test: ({ day, trip, supply: { bank } }) => {

@@ -4,6 +4,7 @@ import type { Rule } from './rule.js';
 export const loadWithoutHours: Rule = {
   id: 'load-without-hours',
   severity: 'look',
+  harm: 'the plan',
   basis: 'completeness of the load list',
   why: 'A load without hours costs no charge in the plan but does in the vehicle.',
   test: ({ design }) =>

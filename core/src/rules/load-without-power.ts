@@ -3,6 +3,7 @@ import type { Rule } from './rule.js';
 export const loadWithoutPower: Rule = {
   id: 'load-without-power',
   severity: 'look',
+  harm: 'the plan',
   basis: 'completeness of the load list',
   why: 'A load that draws nothing gets no cable, no fuse and no share of the battery.',
   test: ({ design }) =>

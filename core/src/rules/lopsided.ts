@@ -3,6 +3,7 @@ import type { Rule } from './rule.js';
 export const lopsided: Rule = {
   id: 'lopsided',
   severity: 'look',
+  harm: 'people',
   basis: 'difference of the wheels’ load by moments about the middle; 60 kg is a planning figure',
   why: 'A vehicle that leans wears its tyres and handles badly.',
   test: ({ layout }) =>

@@ -4,6 +4,7 @@ import type { Rule } from './rule.js';
 export const mainsAnswers: Rule = {
   id: 'mains-answers',
   severity: 'stop',
+  harm: 'people',
   basis:
     'both poles parted and a residual-current device behind the inlet of what moves from site to site; a residual-current device that suits the inverter’s output: practice, check the rules in force',
   why: 'Mains kills, and what was answered would let it.',

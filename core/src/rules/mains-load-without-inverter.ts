@@ -5,6 +5,7 @@ import type { Rule } from './rule.js';
 export const mainsLoadWithoutInverter: Rule = {
   id: 'mains-load-without-inverter',
   severity: 'stop',
+  harm: 'broken gear',
   basis: 'a mains load needs a source of mains',
   why: 'It cannot run away from a mains inlet.',
   test: ({ day, catalogue, design }) => {

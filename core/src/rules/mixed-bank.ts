@@ -3,6 +3,7 @@ import type { Rule } from './rule.js';
 export const mixedBank: Rule = {
   id: 'mixed-bank',
   severity: 'stop',
+  harm: 'fire',
   basis: 'batteries in parallel share one voltage',
   why: 'Batteries of different kinds charge and rest at different volts: one is overcharged or the other never full.',
   test: ({ supply: { parallel } }) =>

@@ -6,6 +6,7 @@ const STRANGE_A = 100;
 export const mixedUnits: Rule = {
   id: 'mixed-units',
   severity: 'look',
+  harm: 'broken gear',
   basis: 'A for Ah and W for Wh are the commonest slips in a load list',
   why: 'A daily figure typed as a running one makes cable, fuse and battery many times too big.',
   test: ({ design, day }) =>

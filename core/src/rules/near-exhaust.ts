@@ -4,6 +4,7 @@ import type { Rule } from './rule.js';
 export const nearExhaust: Rule = {
   id: 'near-exhaust',
   severity: 'stop',
+  harm: 'fire',
   basis: '150 mm from an exhaust',
   why: 'Insulation melts, and the loom burns.',
   test: ({ runs }) =>

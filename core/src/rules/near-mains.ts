@@ -4,6 +4,7 @@ import type { Rule } from './rule.js';
 export const nearMains: Rule = {
   id: 'near-mains',
   severity: 'look',
+  harm: 'people',
   basis: 'wiring of 12 V and 230 V is kept apart',
   why: 'A damaged lead must not put mains on the 12 V side.',
   test: ({ layout }) => layout.troubles.filter((t) => t.kind === 'mains').map((t) => ({ at: { stage: 'places' as const, about: t.gear }, values: { name: t.name, with: t.with, want: t.wantMm } })),

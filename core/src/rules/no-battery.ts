@@ -5,6 +5,7 @@ import type { Rule } from './rule.js';
 export const noBattery: Rule = {
   id: 'no-battery',
   severity: 'stop',
+  harm: 'the plan',
   basis: 'completeness of the supply',
   why: 'Without a house battery there is nothing to size against.',
   test: ({ supply, design }) => {

@@ -5,6 +5,7 @@ import type { Rule } from './rule.js';
 export const noDistribution: Rule = {
   id: 'no-distribution',
   severity: 'look',
+  harm: 'the plan',
   basis: 'completeness of the supply',
   why: 'Every load then needs its own bolted fuse at the bus bars.',
   test: ({ runs, design, catalogue }) => {

@@ -5,6 +5,7 @@ import type { Rule } from './rule.js';
 export const noMainSwitch: Rule = {
   id: 'no-main-switch',
   severity: 'look',
+  harm: 'fire',
   basis: 'a house battery that can be parted from everything by hand, without tools',
   why: 'In a fire or a fault nobody looks for a spanner; and it is the first thing that is switched before work.',
   test: ({ design, supply, catalogue }) => (supply.bank && !distributionOf(design, catalogue).mainSwitch ? [{ at: { stage: 'supply' as const, about: 'switch' }, values: {} }] : []),

@@ -4,6 +4,7 @@ import type { Rule } from './rule.js';
 export const noWay: Rule = {
   id: 'no-way',
   severity: 'stop',
+  harm: 'the plan',
   basis: 'the vehicle’s own ways',
   why: 'A cable that cannot get there cannot be cut.',
   test: ({ runs }) =>

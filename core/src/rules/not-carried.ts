@@ -14,6 +14,7 @@ function banks(d: Design): readonly Odd[] {
 export const notCarried: Rule = {
   id: 'not-carried',
   severity: 'stop',
+  harm: 'the plan',
   basis: 'what this plan carries through runs, states and the trip',
   why: 'The job file holds it, but no run, state or figure here does: whoever builds by this plan would miss it.',
   test: ({ design, catalogue }) => {

@@ -3,6 +3,7 @@ import type { Found, Rule } from './rule.js';
 export const oneSourceAtATime: Rule = {
   id: 'one-source-at-a-time',
   severity: 'look',
+  harm: 'flat batteries',
   basis: 'a charger with two inputs and one output',
   why: 'Sun and vehicle are not to be counted twice: while one is taken the other brings nothing.',
   test: ({ design, supply: { arrays }, trip }) =>

@@ -12,6 +12,7 @@ const one = ({ far, result }: SelectivePair): string => `the ${rating(far.fuse.r
 export const opensFirst: Rule = {
   id: 'opens-first',
   severity: 'look',
+  harm: 'fire',
   basis: 'slow edge of the fuse nearer the load against the fast edge of the one nearer the battery, over every current that both see',
   why: 'When the fuse nearer the battery opens first, everything behind it goes dark, and the fault is harder to find.',
   test: ({ runs }) =>

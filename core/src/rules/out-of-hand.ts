@@ -13,6 +13,7 @@ const SAYS: Readonly<Record<UseTrouble, string>> = {
 export const outOfHand: Rule = {
   id: 'out-of-hand',
   severity: 'look',
+  harm: 'people',
   basis: `outlets and controls between ${USE_MM.low} and ${USE_MM.high} mm over the ground, displays between ${USE_MM.readLow} and ${USE_MM.readHigh}, ${USE_MM.knock} mm clear of what moves; planning figures`,
   why: 'What is used every day is reached without climbing, read without kneeling, and not knocked by what slides.',
   test: ({ design, vehicle, gear }) =>

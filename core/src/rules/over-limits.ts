@@ -3,6 +3,7 @@ import type { Rule } from './rule.js';
 export const overLimits: Rule = {
   id: 'over-limits',
   severity: 'look',
+  harm: 'the plan',
   basis: 'limits named in the brief',
   why: 'Weight and money were promised before anything was drawn.',
   test: ({ design, totals }) => {

@@ -4,6 +4,7 @@ import type { Found, Rule } from './rule.js';
 export const panelFuse: Rule = {
   id: 'panel-fuse',
   severity: 'look',
+  harm: 'fire',
   basis: 'each panel of a parallel group has its own fuse: 1.56 times its short-circuit current, not above the panel’s largest (IEC 62548)',
   why: 'A shaded or faulty panel can be fed by all the others.',
   test: ({ supply: { arrays } }) =>

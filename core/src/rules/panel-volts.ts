@@ -4,6 +4,7 @@ import type { Found, Rule } from './rule.js';
 export const panelVolts: Rule = {
   id: 'panel-volts',
   severity: 'stop',
+  harm: 'fire',
   basis: 'open-circuit volts on the coldest morning of the region’s year, 0.28 % more for each kelvin below 25 °C',
   why: 'Too many volts on a cold morning destroy the regulator.',
   test: ({ supply: { arrays } }) =>

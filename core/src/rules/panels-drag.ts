@@ -3,6 +3,7 @@ import type { Found, Rule } from './rule.js';
 export const panelsDrag: Rule = {
   id: 'panels-drag',
   severity: 'look',
+  harm: 'flat batteries',
   basis: 'panels in parallel on one regulator are held at one voltage',
   why: 'The panel whose volts suit less drags the other down with it.',
   test: ({ supply: { arrays } }) =>

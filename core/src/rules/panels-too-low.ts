@@ -5,6 +5,7 @@ import type { Found, Rule } from './rule.js';
 export const panelsTooLow: Rule = {
   id: 'panels-too-low',
   severity: 'stop',
+  harm: 'flat batteries',
   basis: 'best volts of the panels on a hot roof, cells at 65 °C, against a bank that takes current',
   why: 'A regulator lowers volts, it does not raise them: from panels below the bank nothing comes.',
   test: ({ supply: { arrays } }) =>

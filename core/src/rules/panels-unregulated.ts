@@ -3,6 +3,7 @@ import type { Found, Rule } from './rule.js';
 export const panelsUnregulated: Rule = {
   id: 'panels-unregulated',
   severity: 'stop',
+  harm: 'flat batteries',
   basis: 'a panel needs a regulator before a battery',
   why: 'Panels straight on a battery overcharge it; as planned they bring nothing.',
   test: ({ supply: { arrays } }) =>

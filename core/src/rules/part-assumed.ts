@@ -4,6 +4,7 @@ import type { Found, Rule } from './rule.js';
 export const partAssumed: Rule = {
   id: 'part-assumed',
   severity: 'look',
+  harm: 'the plan',
   basis: 'the data sheet of a part of one’s own',
   why: 'A default is right for most of its size; the maker’s figure is right for this one.',
   test: ({ design, catalogue }) => {

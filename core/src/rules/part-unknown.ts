@@ -6,6 +6,7 @@ import type { Found, Rule } from './rule.js';
 export const partUnknown: Rule = {
   id: 'part-unknown',
   severity: 'stop',
+  harm: 'the plan',
   basis: 'completeness of the supply',
   why: 'What the catalogue does not know is not reckoned with: neither its amps nor its weight.',
   test: ({ design, catalogue }) => {

@@ -24,6 +24,7 @@ function oneOpen(f: RunFigures): { readonly others: string; readonly lost: strin
 export const perPole: Rule = {
   id: 'per-pole',
   severity: 'look',
+  harm: 'fire',
   basis: 'no single stocked cable loses little enough over this length; equal conductors share the current by their resistance',
   why: 'Conductors side by side share only while they are equal: a longer one or a poor joint loads the others above what their fuses expect.',
   test: ({ runs }) =>

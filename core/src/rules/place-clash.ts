@@ -4,6 +4,7 @@ import type { Rule } from './rule.js';
 export const placeClash: Rule = {
   id: 'place-clash',
   severity: 'stop',
+  harm: 'broken gear',
   basis: 'outlines of gear, in millimetres',
   why: 'Two things cannot be in one place.',
   test: ({ layout }) =>

@@ -4,6 +4,7 @@ import type { Rule } from './rule.js';
 export const placeInTheWay: Rule = {
   id: 'place-in-the-way',
   severity: 'stop',
+  harm: 'people',
   basis: 'what moves and what must stay reachable is kept clear',
   why: 'A lid that meets a lug, or a jack behind a battery, is found on the road.',
   test: ({ layout }) =>

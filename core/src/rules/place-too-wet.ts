@@ -5,6 +5,7 @@ import type { Rule } from './rule.js';
 export const placeTooWet: Rule = {
   id: 'place-too-wet',
   severity: 'stop',
+  harm: 'broken gear',
   basis: 'weather of the zone against what the gear bears',
   why: 'Water and dust end electronics, and wet copper goes green. An appliance may bear more than is known of it: its own data decide.',
   test: ({ layout }) =>

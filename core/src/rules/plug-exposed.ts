@@ -3,6 +3,7 @@ import type { Rule } from './rule.js';
 export const plugExposed: Rule = {
   id: 'plug-exposed',
   severity: 'look',
+  harm: 'fire',
   basis: 'a live plug that is exposed gets a cover and a switch',
   why: 'Anything metal across it melts.',
   test: ({ layout }) =>

@@ -3,6 +3,7 @@ import type { Rule } from './rule.js';
 export const plugMatesWrong: Rule = {
   id: 'plug-mates-wrong',
   severity: 'stop',
+  harm: 'fire',
   basis: 'every pair of plugs that can mate is tested for volts, polarity, regulation and back-feed',
   why: 'Someone will plug it in at night.',
   test: ({ layout }) =>

@@ -4,6 +4,7 @@ import type { Rule } from './rule.js';
 export const plugWire: Rule = {
   id: 'plug-wire',
   severity: 'look',
+  harm: 'fire',
   basis: 'wire range of the plug’s contacts',
   why: 'A contact crimped on the wrong size pulls out.',
   test: ({ layout }) =>

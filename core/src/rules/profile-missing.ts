@@ -5,6 +5,7 @@ import type { Rule } from './rule.js';
 export const profileMissing: Rule = {
   id: 'profile-missing',
   severity: 'stop',
+  harm: 'flat batteries',
   basis: 'charge profiles of the charger’s data sheet against the bank’s chemistry',
   why: 'On the wrong profile a bank is never full, or gassed and ruined.',
   test: ({ design, catalogue, supply: { bank } }) => {

@@ -43,6 +43,7 @@ const inCircle = (d: Design): readonly string[] =>
 export const referenceToNothing: Rule = {
   id: 'reference-to-nothing',
   severity: 'stop',
+  harm: 'the plan',
   basis: 'completeness of the supply',
   why: 'What hangs on nothing is neither wired nor reckoned with; two boxes that feed each other feed nobody.',
   test: ({ design }) => [

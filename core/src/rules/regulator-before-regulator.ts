@@ -5,6 +5,7 @@ import type { Found, Rule } from './rule.js';
 export const regulatorBeforeRegulator: Rule = {
   id: 'regulator-before-regulator',
   severity: 'stop',
+  harm: 'flat batteries',
   basis: 'a regulator needs a battery behind it, not another regulator',
   why: 'The second regulator sees a voltage that gives way as it draws, hunts, and brings a fraction or nothing.',
   test: ({ supply: { arrays } }) =>

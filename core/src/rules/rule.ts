@@ -28,6 +28,10 @@ export interface Facts {
 
 /** Stop: not to be built so. Look: to be looked at and decided. */
 export type Severity = 'stop' | 'look';
+
+/** What can go wrong where a rule is broken, the worst first. */
+export const HARMS = ['fire', 'people', 'flat batteries', 'broken gear', 'rules in force', 'the plan'] as const;
+export type Harm = (typeof HARMS)[number];
 export type Values = Readonly<Record<string, string | number>>;
 
 /** Where a finding is: the stage that mends it, and what it is about (a run's, load's or gear's id). */
@@ -58,6 +62,8 @@ export interface Found {
 export interface RuleOf<F> {
   readonly id: string;
   readonly severity: Severity;
+  /** What can go wrong. */
+  readonly harm: Harm;
   /** What it rests on: a standard, a table, or the trade's practice. */
   readonly basis: string;
   /** Why it matters, in a sentence. */

@@ -42,6 +42,7 @@ function wrong(run: SizedRun): Found[] {
 export const runTypedFails: Rule = {
   id: 'run-fails',
   severity: 'stop',
+  harm: 'broken gear',
   basis: 'drop of the cable by purpose; fuse at or below the weakest part, load at or below 0.8 of the fuse; what terminals take',
   why: 'A cable that its fuse does not protect can burn; lost volts starve what hangs on it.',
   test: ({ runs }) => runs.flatMap(wrong),

@@ -39,6 +39,7 @@ function found(run: Unsized, { catalogue }: Facts): Found {
 export const runUnsized: Rule = {
   id: 'run-unsized',
   severity: 'stop',
+  harm: 'fire',
   basis: 'cable ampacity and fuse window taken together',
   why: 'A run without a size cannot be built. The others stand as they are.',
   test: (facts) => facts.runs.flatMap((r) => (r.ok ? [] : [found(r, facts)])),

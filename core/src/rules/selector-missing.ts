@@ -6,6 +6,7 @@ import type { Rule } from './rule.js';
 export const selectorMissing: Rule = {
   id: 'selector-missing',
   severity: 'stop',
+  harm: 'flat batteries',
   basis: 'two banks that are used by turns need a switch that never joins them by accident',
   why: 'Without it both banks are tied together: the fuller one pours into the emptier, of whatever kind they are.',
   test: ({ supply: { second }, design, catalogue }) =>

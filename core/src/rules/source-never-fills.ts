@@ -3,6 +3,7 @@ import type { Rule } from './rule.js';
 export const sourceNeverFills: Rule = {
   id: 'source-never-fills',
   severity: 'look',
+  harm: 'flat batteries',
   basis: 'the trip, simulated step by step in the month’s mean weather',
   why: 'A bank that is never full ages, a shunt never finds its mark, and every day starts lower.',
   test: ({ trip, supply, design }) => {

@@ -8,6 +8,7 @@ const SOON_DAYS = 21;
 export const startingBatteryDrains: Rule = {
   id: 'starting-battery-drains',
   severity: 'look',
+  harm: 'flat batteries',
   basis: 'parked draw of all paths against 40 % of the starting battery; usual parked draw up to 50 mA',
   why: 'A vehicle that has stood for its holiday must still crank.',
   test: ({ design, supply }) => {

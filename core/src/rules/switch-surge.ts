@@ -7,6 +7,7 @@ import type { Rule } from './rule.js';
 export const switchSurge: Rule = {
   id: 'switch-surge',
   severity: 'stop',
+  harm: 'fire',
   basis: 'the hardest start behind the main switch, at the disconnect’s volts, against what its contact bears for seconds',
   why: 'A contact that is carried over its peak welds: then nothing parts the battery in the moment it matters.',
   test: ({ design, catalogue, day, supply: { bank, inverter } }) => {

@@ -5,6 +5,7 @@ import type { Rule } from './rule.js';
 export const tapNotLive: Rule = {
   id: 'tap-not-live',
   severity: 'look',
+  harm: 'broken gear',
   basis: 'when the traced wire is live against when its load runs',
   why: 'A load on a wire that is dead when it should run does nothing.',
   test: ({ design }) =>

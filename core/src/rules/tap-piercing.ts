@@ -9,6 +9,7 @@ const PIERCING_MOST_A = 5;
 export const tapPiercing: Rule = {
   id: 'tap-piercing',
   severity: 'look',
+  harm: 'fire',
   basis: 'piercing taps cut strands and let water in; refused for charging and for what must not go off',
   why: 'The joint corrodes from the first wet day; it drops volts, warms, and fails where nobody looks.',
   test: ({ design, day }) =>

@@ -6,6 +6,7 @@ import type { Rule } from './rule.js';
 export const tapUnknown: Rule = {
   id: 'tap-unknown',
   severity: 'stop',
+  harm: 'the plan',
   basis: 'size, fuse and present load of a wire before anything is added to it',
   why: 'Nobody can say whether an unknown wire carries one thing more.',
   test: ({ design }) =>

@@ -5,6 +5,7 @@ import type { Rule } from './rule.js';
 export const tapUnsafe: Rule = {
   id: 'tap-unsafe',
   severity: 'stop',
+  harm: 'fire',
   basis: 'circuits of airbags, brakes, steering and stability are never tapped',
   why: 'A joint that fails there takes the brakes or the airbags with it.',
   test: ({ design }) =>

@@ -4,6 +4,7 @@ import type { Found, Rule } from './rule.js';
 export const triggerAlwaysLive: Rule = {
   id: 'trigger-always-live',
   severity: 'stop',
+  harm: 'flat batteries',
   basis: 'trigger: live with the engine only, dead in accessory and off',
   why: 'The charger goes on filling the house bank from the starting battery until the engine will not crank.',
   test: ({ design, supply }) =>

@@ -3,6 +3,7 @@ import type { Found, Rule } from './rule.js';
 export const triggerByVolts: Rule = {
   id: 'trigger-by-volts',
   severity: 'look',
+  harm: 'flat batteries',
   basis: 'a charger that goes by volts, held against the alternator’s volts through a drive',
   why: 'A variable alternator looks to it like an engine that is off.',
   test: ({ design, supply: { trace } }) =>

@@ -5,6 +5,7 @@ import type { Rule } from './rule.js';
 export const tripRunsLow: Rule = {
   id: 'trip-runs-low',
   severity: 'look',
+  harm: 'flat batteries',
   basis: 'the trip, simulated hour by hour',
   why: 'What goes off in the plan goes off on the trip.',
   test: ({ trip, supply, design }) => {

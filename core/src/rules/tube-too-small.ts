@@ -3,6 +3,7 @@ import type { Rule } from './rule.js';
 export const tubeTooSmall: Rule = {
   id: 'tube-too-small',
   severity: 'look',
+  harm: 'fire',
   basis: 'conduit filled to 53 % by one, 31 % by two, 40 % by more cables',
   why: 'A tube that is overfull does not close and sheds no heat.',
   test: ({ layout }) =>

@@ -24,6 +24,7 @@ export function sharesOfBank({ runs, supply }: Pick<Facts, 'runs' | 'supply'>): 
 export const unequalLeads: Rule = {
   id: 'unequal-leads',
   severity: 'look',
+  harm: 'fire',
   basis: 'batteries in parallel share by their own resistance and their own leads, from the solved network',
   why: 'The battery with the shortest lead works hardest, empties first and ages first; its board may open under a load that all together would carry.',
   test: (facts) => {

@@ -5,6 +5,7 @@ import type { Found, Rule } from './rule.js';
 export const unitInside: Rule = {
   id: 'unit-inside',
   severity: 'stop',
+  harm: 'the plan',
   basis: 'a power unit is one box: battery, chargers and inverter together',
   why: 'What is inside comes with the unit and goes with it; without it in the plan neither its charging nor its 230 V is reckoned.',
   test: ({ design, catalogue }) => [

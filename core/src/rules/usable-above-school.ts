@@ -5,6 +5,7 @@ import type { Rule } from './rule.js';
 export const usableAboveSchool: Rule = {
   id: 'usable-above-school',
   severity: 'look',
+  harm: 'flat batteries',
   basis: 'usable share by chemistry; schools differ',
   why: 'The deeper a battery is used, the fewer cycles it lasts.',
   test: ({ supply: { bank, life } }) => {

@@ -3,6 +3,7 @@ import type { Rule } from './rule.js';
 export const voltageFixedByDealer: Rule = {
   id: 'voltage-fixed-by-dealer',
   severity: 'look',
+  harm: 'flat batteries',
   basis: 'the other school for variable-voltage vehicles',
   why: 'It changes the vehicle itself: fuel use, emissions and warranty are the dealer’s word, not the fitter’s.',
   test: ({ design }) =>

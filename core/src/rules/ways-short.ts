@@ -15,6 +15,7 @@ function boards({ design, catalogue, gear }: Facts): readonly { readonly id: str
 export const waysShort: Rule = {
   id: 'ways-short',
   severity: 'stop',
+  harm: 'the plan',
   basis: 'one fuse, one circuit',
   why: 'Two circuits on one fuse hide each other’s faults.',
   test: (facts) =>

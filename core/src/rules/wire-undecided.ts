@@ -3,6 +3,7 @@ import type { Rule } from './rule.js';
 export const wireUndecided: Rule = {
   id: 'wire-undecided',
   severity: 'look',
+  harm: 'the plan',
   basis: 'every traced wire is kept or removed',
   why: 'A wire nobody decided on stays live in the vehicle.',
   test: ({ design }) =>

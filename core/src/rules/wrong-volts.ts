@@ -22,6 +22,7 @@ function parts({ design, catalogue }: Facts): Found[] {
 export const wrongVolts: Rule = {
   id: 'wrong-volts',
   severity: 'stop',
+  harm: 'broken gear',
   basis: 'volts of each part’s data sheet',
   why: 'A part on the wrong system volts does not work, or burns.',
   test: parts,

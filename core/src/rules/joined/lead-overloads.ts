@@ -3,6 +3,7 @@ import type { JoinedRule } from './joint.js';
 export const leadOverloads: JoinedRule = {
   id: 'lead-overloads',
   severity: 'stop',
+  harm: 'fire',
   basis: 'rating of the inverter against what the chargers at the other end draw',
   why: 'An inverter that is asked for more than it gives switches off, and takes everything else on it along.',
   test: ({ leads }) =>

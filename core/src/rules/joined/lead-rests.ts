@@ -4,6 +4,7 @@ import type { JoinedRule } from './joint.js';
 export const leadRests: JoinedRule = {
   id: 'lead-rests',
   severity: 'look',
+  harm: 'flat batteries',
   basis: 'the trip of both banks together',
   why: 'Whoever counts on the lead gets less than its hours say.',
   test: ({ leads }) => leads.filter((l) => l.gives && l.restsH >= 1).map((l) => ({ at: { stage: 'supply', about: l.id }, values: { other: l.other, hours: figure(l.restsH, 0) } })),

@@ -7,6 +7,7 @@ const SHORT = 0.05;
 export const leadSaysLess: JoinedRule = {
   id: 'lead-says-less',
   severity: 'look',
+  harm: 'flat batteries',
   basis: 'what the chargers at the other end draw, by their plates',
   why: 'The giving bank is planned for what its outlet is said to draw.',
   test: ({ leads }) =>

@@ -3,6 +3,7 @@ import type { JoinedRule } from './joint.js';
 export const leadToNothing: JoinedRule = {
   id: 'lead-to-nothing',
   severity: 'stop',
+  harm: 'flat batteries',
   basis: 'completeness of the supply',
   why: 'A lead that nothing charges from costs the giving battery and brings nothing.',
   test: ({ leads }) => leads.filter((l) => !l.gives && l.takesW === 0).map((l) => ({ at: { stage: 'supply', about: l.id }, values: { other: l.other } })),

@@ -3,6 +3,7 @@ import type { JoinedRule } from './joint.js';
 export const plugsBetweenVehicles: JoinedRule = {
   id: 'plugs-between-vehicles',
   severity: 'stop',
+  harm: 'fire',
   basis: 'every pair of plugs between all vehicles of the job is tested for volts, polarity, regulation and back-feed',
   why: 'Someone will plug it in at night.',
   test: ({ across }) =>

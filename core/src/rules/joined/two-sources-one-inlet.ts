@@ -4,6 +4,7 @@ import type { JoinedRule } from './joint.js';
 export const twoSourcesOneInlet: JoinedRule = {
   id: 'two-sources-one-inlet',
   severity: 'look',
+  harm: 'people',
   basis: 'never two sources on one inlet',
   why: 'An inlet takes one lead; a second one, made up with an adapter, joins two 230 V sources and can kill.',
   test: ({ leads }) => leads.filter((l) => !l.gives && l.siteH > 0).map((l) => ({ at: { stage: 'supply', about: l.id }, values: { other: l.other, hours: figure(l.siteH, 0) } })),

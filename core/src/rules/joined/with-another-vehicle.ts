@@ -4,6 +4,7 @@ import type { Elsewhere, JoinedRule } from './joint.js';
 export const withAnotherVehicle = (inWords: (e: Elsewhere) => { readonly say: string; readonly fix: string }): JoinedRule => ({
   id: 'with-another-vehicle',
   severity: 'look',
+  harm: 'broken gear',
   basis: 'the same assessment with each vehicle that it may be plugged into',
   why: 'What moves between vehicles must suit each of them.',
   test: ({ elsewhere }) =>

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
-import { catalogueOf, type Finding, inWords, isThereBefore, loadNamed, mainsGap, mainsSide, type Press, RULES } from '@meridex/core';
+import { catalogueOf, type Finding, type Harm, HARMS, inWords, isThereBefore, loadNamed, mainsGap, mainsSide, type Press, RULES } from '@meridex/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { stageName } from '../frame/stages';
 import { Comments } from '../comments/comments';
@@ -10,6 +10,15 @@ import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { SelectionService } from '../services/selection.service';
 import { SessionService } from '../services/session.service';
+
+const HARM_WORDS: Readonly<Record<Harm, string>> = {
+  fire: 'What can burn',
+  people: 'Who can be hurt',
+  'flat batteries': 'What runs flat',
+  'broken gear': 'What breaks, or does not work',
+  'rules in force': 'What the rules in force may ask',
+  'the plan': 'What the plan lacks',
+};
 
 /** Every rule in one list: what is found, why it matters, what to do, and what was accepted by whom. */
 @Component({
@@ -41,7 +50,14 @@ export class FindingsSheet {
       .findings.filter((f) => accepted[f.key])
       .map((f) => ({ finding: f, ...accepted[f.key]! }));
   });
-  protected readonly chosen = computed(() => this.open().find((f) => f.key === this.selection.finding()) ?? this.open()[0] ?? null);
+  /** What is open by what can go wrong, where there is a stop first. */
+  protected readonly groups = computed(() => {
+    const all = HARMS.map((harm) => ({ harm, findings: this.open().filter((f) => inWords(f).harm === harm) })).filter((g) => g.findings.length);
+    const stops = (g: (typeof all)[number]): boolean => g.findings.some((f) => f.severity === 'stop');
+    return [...all.filter(stops), ...all.filter((g) => !stops(g))];
+  });
+  protected readonly harmWords = HARM_WORDS;
+  protected readonly chosen = computed(() => this.open().find((f) => f.key === this.selection.finding()) ?? this.groups()[0]?.findings[0] ?? null);
 
   constructor() {
     // Another finding is another decision: nothing typed for one may sign for the next.

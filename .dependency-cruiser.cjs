@@ -10,7 +10,7 @@ const LAYERS = [
   ['commands', 'mains'],
   ['network'],
   ['places', 'routes', 'protection', 'trip'],
-  ['tree', 'rig-trip'],
+  ['tree', 'rig-trip', 'enclosure'],
   ['circuit'],
   ['rules'],
   ['trip-analysis'],

@@ -6,6 +6,7 @@ export * from './circuit/index.js';
 export * from './couplings/index.js';
 export * from './demo/index.js';
 export * from './design/index.js';
+export * from './enclosure/index.js';
 export * from './explain/index.js';
 export * from './fit/index.js';
 export * from './formats/index.js';

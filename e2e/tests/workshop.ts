@@ -14,6 +14,7 @@ export const VIEWS = [
   'supply/sheets',
   'places/where',
   'places/board',
+  'places/boxes',
   'places/burden',
   'places/vehicle',
   'runs/cables',

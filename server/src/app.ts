@@ -12,6 +12,7 @@ import type { Database } from './db/client.js';
 import { commentRoutes } from './comments/routes.js';
 import { designRoutes } from './designs/routes.js';
 import { diagramRoutes } from './diagram/routes.js';
+import { enclosureRoutes } from './drill/enclosure-routes.js';
 import { drillRoutes } from './drill/routes.js';
 import { refuseUnkeepable } from './http/characters.js';
 import { sayErrors } from './http/errors.js';
@@ -87,6 +88,7 @@ export async function buildApp({ db, queue, webRoot, demo = true, proxy = false,
     readingRoutes,
     packRoutes,
     drillRoutes,
+    enclosureRoutes,
     diagramRoutes,
     vehicleRoutes,
     partRoutes,

@@ -2,6 +2,7 @@ import type { Catalogue } from '../catalogue/index.js';
 import { asOfNow, type Design } from '../design/index.js';
 import { bondOf, inlineParts, type Bond, type InlinePart } from '../circuit/index.js';
 import { draftLeads, draftRuns } from '../draft/index.js';
+import { enclosuresOf, type Enclosure } from '../enclosure/index.js';
 import { fitSteps, type FitStep, type OldGear } from '../fit/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { hasMains } from '../mains/index.js';
@@ -37,6 +38,8 @@ export interface Assessment {
   readonly bond: Bond | null;
   /** How gear and cable lie in the vehicle: heat, weight, bends, stretches, plugs, leads. */
   readonly layout: LayoutFigures;
+  /** Boxes built round gear, as they are cut and checked. */
+  readonly enclosures: readonly Enclosure[];
   /** Everything found; those in `accepted` are signed for and no longer open. */
   readonly findings: readonly Finding[];
   readonly open: readonly Finding[];
@@ -77,7 +80,8 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
   const { runs, prove } = sizesOf(whole, { specs, design, catalogue, second: feeds.second, inline: context.inline });
   const layout = layoutFigures(design, vehicle, gear, runs, draftLeads(context, specs.length + 1));
   const bond = bondOf(design, vehicle, gear, runs);
-  const order = orderOf(design, catalogue, runs, whole.arrays, layout, bond);
+  const enclosures = enclosuresOf(design, catalogue, gear, runs, layout);
+  const order = orderOf(design, catalogue, runs, whole.arrays, { layout, enclosures, bond });
   const supply = withLeads(feeds, design, catalogue, runs);
   const inputs = chargerInputs(design, catalogue, whole.bank, runs);
   const findings = judge({ design, catalogue, vehicle, gear, layout, day, supply, trip, chargerInputs: inputs, runs, totals: { price: order.total, kg: order.kg } });
@@ -94,8 +98,9 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
       inline: context.inline,
       bond,
       layout,
+      enclosures,
       order,
-      fit: fitSteps(gear, runs, layout, supply.settings, { licensed: hasMains(design, catalogue), torqueNm: design.settings.torqueNm }, bond, oldGear(design)),
+      fit: fitSteps(gear, runs, layout, supply.settings, { licensed: hasMains(design, catalogue), torqueNm: design.settings.torqueNm, enclosures }, bond, oldGear(design)),
       prove: prove(settings.readings ?? {}),
     },
     findings,

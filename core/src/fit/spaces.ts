@@ -1,4 +1,5 @@
 import { existingKey } from '../design/index.js';
+import { boxStep, type Enclosure } from '../enclosure/index.js';
 import type { Gear } from '../places/index.js';
 import type { LayoutFigures } from '../routes/index.js';
 import { MINUTES } from './how.js';
@@ -27,19 +28,67 @@ export const oldSteps = (old: readonly OldGear[], gear: readonly Gear[]): FitSte
     };
   });
 
+const counted = (words: readonly string[]): string => [...new Set(words)].map((w) => `${words.filter((x) => x === w).length} × ${w}`).join(', ');
+
 /** Boxes stand before what goes into them. */
-export const boxSteps = ({ boxes }: LayoutFigures): FitStep[] =>
+export const boxSteps = ({ boxes }: LayoutFigures, enclosures: readonly Enclosure[]): FitStep[] =>
   boxes.map(({ id, name, box, people }): FitStep => ({
-    id: `box-${id}`,
+    id: boxStep(id, 'build'),
     section: 'place the gear',
-    text: `Build and fix the ${name}: ${box.l} × ${box.w} × ${box.h} mm inside`,
-    detail: 'Edges folded or covered, lid that wants a tool, holes with glands; closed last, when all in it is tightened and read',
+    text: `Cut, drill and fix the ${name}: ${box.l} × ${box.w} × ${box.h} mm inside`,
+    detail: [
+      'By its drawing under Places, Boxes; edges folded or covered',
+      ...enclosures.filter((e) => e.zone === id && e.entries.length).map((e) => `glands ${counted(e.entries.map((x) => x.gland.thread))}`),
+    ].join('; '),
     ...(people ? {} : { caution: 'Where people sit or sleep: sealed towards them, vented low to the outside. Try it with smoke before it is closed.' }),
     place: name,
     tool: 'drill and hole saws',
     minutes: MINUTES.box,
     after: ['safe-check'],
   }));
+
+/** What makes a battery's box one: its vent, what holds the battery, boots on its posts. */
+export const enclosureSteps = (enclosures: readonly Enclosure[], gear: readonly Gear[]): FitStep[] =>
+  enclosures.flatMap(({ zone, name, vent, restraint }): FitStep[] => {
+    if (!vent) return [];
+    const at = { section: 'place the gear' as const, place: name, minutes: MINUTES.enclosure };
+    const placed = gear.flatMap((g) => (g.zone === zone && g.when === 'now' ? [`place-${g.id}`] : []));
+    return [
+      {
+        ...at,
+        id: boxStep(zone, 'vent'),
+        text: vent.kind === 'ducts' ? `Lead the two ducts of the ${name} outside, ${vent.holeMm} mm: in low, out high` : `Fit the one-way vent of the ${name} low, outwards`,
+        detail: 'Not under a window, and away from what sparks',
+        tool: 'drill and hole saws',
+        after: [boxStep(zone, 'build')],
+      },
+      {
+        ...at,
+        id: boxStep(zone, 'held'),
+        text: restraint ? `Hold the ${restraint.name} with ${restraint.straps} × ${restraint.strapN / 1000} kN, to the vehicle and not to the sheets` : `Hold what is in the ${name} to the vehicle`,
+        tool: 'spanners',
+        after: placed,
+      },
+      { ...at, id: boxStep(zone, 'posts'), text: `Put a boot on every post in the ${name}`, tool: null, after: placed },
+    ];
+  });
+
+/** Boxes are closed last, when all in them is tightened and read. */
+export const closingSteps = (enclosures: readonly Enclosure[]): Omit<FitStep, 'after'>[] =>
+  enclosures.flatMap(({ zone, name, vent, points }) =>
+    vent
+      ? [
+          {
+            id: boxStep(zone, 'close'),
+            section: 'first power' as const,
+            text: `Seal the glands of the ${name}, try it with smoke, and close its lid: ${points.find((p) => p.id === 'lid')?.value}`,
+            place: name,
+            tool: 'spanners' as const,
+            minutes: MINUTES.enclosure,
+          },
+        ]
+      : [],
+  );
 
 /** Fans of closed spaces, once what they cool has its place. */
 export const fanSteps = (layout: LayoutFigures, gear: readonly Gear[]): FitStep[] =>

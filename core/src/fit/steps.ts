@@ -1,5 +1,6 @@
 import type { Bond } from '../circuit/index.js';
 import type { Settings } from '../design/index.js';
+import { boxStep, type Enclosure } from '../enclosure/index.js';
 import type { Gear } from '../places/index.js';
 import { studOf } from '../order/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
@@ -7,7 +8,7 @@ import { figure, rating } from '../quantity/index.js';
 import type { Fitted, LayoutFigures, SizedRun } from '../routes/index.js';
 import type { DeviceSetting } from '../supply/index.js';
 import { crimperFor, joinMin, MINUTES, placeMin, pullMin } from './how.js';
-import { boxSteps, fanSteps, oldSteps, type OldGear } from './spaces.js';
+import { boxSteps, closingSteps, enclosureSteps, fanSteps, oldSteps, type OldGear } from './spaces.js';
 import { AT_LARGE, type FitStep } from './step.js';
 
 const SAFE: readonly FitStep[] = [
@@ -44,7 +45,7 @@ const SAFE: readonly FitStep[] = [
 ];
 
 /** First power comes after all else, each of its steps after the one before it. */
-function powerSteps(before: readonly FitStep[], branches: number, licensed: boolean): FitStep[] {
+function powerSteps(before: readonly FitStep[], branches: number, { licensed, enclosures }: Pick<FitWays, 'licensed' | 'enclosures'>): FitStep[] {
   const at = { section: 'first power' as const, place: AT_LARGE };
   return [
     { ...at, id: 'power-look', text: 'Look over every joint: polarity, covers, labels, nothing loose', tool: null, minutes: 15, after: before.map((s) => s.id) },
@@ -57,6 +58,7 @@ function powerSteps(before: readonly FitStep[], branches: number, licensed: bool
       minutes: 3 * Math.max(1, branches),
       after: ['power-main'],
     },
+    ...closingSteps(enclosures).map((s): FitStep => ({ ...s, after: ['power-branch'] })),
     { ...at, id: 'power-negative', text: 'Reconnect the starting battery’s negative last', tool: 'spanners', minutes: 5, after: ['power-branch'] },
     ...(licensed
       ? [
@@ -161,19 +163,22 @@ export function feedSteps(run: Fitted, torqueNm: TorqueNm): readonly FitStep[] {
 
 /** A hole a stretch, before anything is pulled through it. */
 function holeSteps(layout: LayoutFigures): FitStep[] {
-  return layout.stretches
-    .filter((s) => s.hole && !s.hole.stockFits)
-    .map((s): FitStep => ({
-      id: `hole-${s.way.id}`,
-      section: 'pull and cut',
-      text: `Cut ${s.hole!.sawMm ? `a ${s.hole!.sawMm} mm hole` : 'two 51 mm holes'}: ${s.way.along}`,
-      detail: `${s.hole!.fitting}${s.hole!.sealed ? ', neutral-cure sealant on both faces' : ''}; deburr and paint the edge first`,
-      caution: `Check behind before drilling: ${s.hole!.behind}.`,
-      place: s.way.along,
-      tool: 'drill and hole saws',
-      minutes: MINUTES.hole,
-      after: ['safe-check'],
-    }));
+  return (
+    layout.stretches
+      // What goes through a box’s wall is drilled with its sheets.
+      .filter((s) => s.hole && !s.hole.stockFits && !layout.boxes.some((b) => b.id === s.way.id))
+      .map((s): FitStep => ({
+        id: `hole-${s.way.id}`,
+        section: 'pull and cut',
+        text: `Cut ${s.hole!.sawMm ? `a ${s.hole!.sawMm} mm hole` : 'two 51 mm holes'}: ${s.way.along}`,
+        detail: `${s.hole!.fitting}${s.hole!.sealed ? ', neutral-cure sealant on both faces' : ''}; deburr and paint the edge first`,
+        caution: `Check behind before drilling: ${s.hole!.behind}.`,
+        place: s.way.along,
+        tool: 'drill and hole saws',
+        minutes: MINUTES.hole,
+        after: ['safe-check'],
+      }))
+  );
 }
 
 /** A circuit that is there is tapped as it was traced, and found again by its slot. */
@@ -248,6 +253,7 @@ function settingSteps(settings: readonly DeviceSetting[], gear: readonly Gear[])
 export interface FitWays {
   /** A licensed electrician has the 230 V side. */
   readonly licensed: boolean;
+  readonly enclosures: readonly Enclosure[];
   readonly torqueNm: TorqueNm;
 }
 
@@ -274,7 +280,7 @@ export function fitSteps(
       place: g.zoneName,
       tool: 'drill and hole saws',
       minutes: placeMin(g.role),
-      after: ['safe-check', ...old.map((o) => `old-${o.id}`), `box-${g.zone}`],
+      after: ['safe-check', ...old.map((o) => `old-${o.id}`), boxStep(g.zone, 'build')],
       ...(g.role === 'house'
         ? { detail: 'Restraint: 10 g forward, 6 g sideways, 5 g up as planning figures', caution: 'Batteries burn and vent gas: sealed and vented where people sit or sleep.' }
         : {}),
@@ -284,8 +290,9 @@ export function fitSteps(
   const build = [
     ...SAFE,
     ...oldSteps(old, gear),
-    ...boxSteps(layout),
+    ...boxSteps(layout, ways.enclosures),
     ...place,
+    ...enclosureSteps(ways.enclosures, gear),
     ...fanSteps(layout, gear),
     ...holes,
     ...fitted.map((r) => pullStep(r, places, cut)),
@@ -294,7 +301,7 @@ export function fitSteps(
     ...(bond ? [bondStep(bond, places)] : []),
     ...settingSteps(settings, gear),
   ];
-  const steps = [...build, ...powerSteps(build, all.filter((r) => r.spec.role === 'load feed').length, ways.licensed)];
+  const steps = [...build, ...powerSteps(build, all.filter((r) => r.spec.role === 'load feed').length, ways)];
   // What is not a step of this job is waited for by none.
   const ids = new Set(steps.map((s) => s.id));
   return steps.map((s) => {

@@ -2,6 +2,7 @@ import { copperKgPerM } from '../cable/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import type { Bond } from '../circuit/index.js';
 import { asOfNow, type Design, supplyOf } from '../design/index.js';
+import type { Enclosure } from '../enclosure/index.js';
 import { FUSE_KINDS, fuseWindow, RATED_DC_V } from '../protection/index.js';
 import { rating } from '../quantity/index.js';
 import type { Fitted, LayoutFigures, RunSpec, SizedRun } from '../routes/index.js';
@@ -202,8 +203,15 @@ function laterOf(design: Design, catalogue: Catalogue): LaterPart[] {
   });
 }
 
+/** How it lies in the vehicle, as far as that is bought. */
+export interface AsLaid {
+  readonly layout: LayoutFigures;
+  readonly enclosures: readonly Enclosure[];
+  readonly bond: Bond | null;
+}
+
 /** The complete list of parts and cuts for the runs that have a size. */
-export function orderOf(design: Design, catalogue: Catalogue, runs: readonly SizedRun[], arrays: readonly SolarArray[], layout: LayoutFigures, bond: Bond | null): Order {
+export function orderOf(design: Design, catalogue: Catalogue, runs: readonly SizedRun[], arrays: readonly SolarArray[], { layout, enclosures, bond }: AsLaid): Order {
   const fitted = runs.filter((r): r is Fitted => r.ok && !r.spec.existing);
   const basket = new Basket();
   addDevices(basket, design, catalogue);
@@ -213,7 +221,7 @@ export function orderOf(design: Design, catalogue: Catalogue, runs: readonly Siz
   if (bond) addBond(basket, bond);
   addWays((line, use) => basket.add(line, use), design, layout);
   addAir((line, use) => basket.add(line, use), layout);
-  addBoxes((line, use) => basket.add(line, use), layout);
+  addBoxes((line, use) => basket.add(line, use), layout, enclosures);
   const lines = basket.all();
   return {
     lines,

@@ -23,6 +23,8 @@ export const PLANNING_PRICES = {
   clip: 0.6,
   grommet: 1.4,
   gland: 6.5,
+  bulkheadStud: 12,
+  vent: 14,
   sealant: 16,
   leadPerM: 1.6,
   boardPerM2: 62,

@@ -7,6 +7,8 @@ const metres = (mm: number): number => Math.ceil(mm / 1000 / CUTTING.stepM) * CU
 
 /** Tube, clips, grommets and glands of every stretch, the thin leads, and the board. */
 export function addWays(add: Add, design: Design, layout: LayoutFigures): void {
+  // What goes through a box’s wall has glands of its own.
+  const walls = new Set(layout.boxes.map((b) => b.id));
   for (const s of layout.stretches) {
     const use = s.way.along;
     // Where none hold them, three of the largest are bought all the same.
@@ -26,7 +28,7 @@ export function addWays(add: Add, design: Design, layout: LayoutFigures): void {
       );
     if (s.clips) add({ key: 'clip', group: 'sundries', what: 'P-clip with screw', quantity: s.clips, unit: 'pc', priceEach: PRICE.clip, kg: 0.01 * s.clips }, use);
     const { hole } = s;
-    if (hole) {
+    if (hole && !walls.has(s.way.id)) {
       const mm = hole.stockFits ? hole.stockMm! : (hole.sawMm ?? 51);
       add(
         { key: `${hole.fitting}-${mm}`, group: 'sundries', what: `${hole.fitting} for a ${mm} mm hole`, quantity: hole.sawMm === null ? 2 : 1, unit: 'pc', priceEach: PRICE[hole.fitting], kg: 0.05 },

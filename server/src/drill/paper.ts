@@ -63,7 +63,7 @@ function sheet(t: DrillTemplate, tile: Tile, all: string, last: boolean, words: 
     { canvas: [line, tick(0), tick(CHECK_LINE_MM)], absolutePosition: at(EDGE.margin, y) },
     { text: `${CHECK_LINE_MM} mm: measure before drilling; print at 100 %`, absolutePosition: at(EDGE.margin, y + 2.5), fontSize: 8 },
     {
-      text: `${words} · sheet ${tile.column + 1} across, ${tile.row + 1} down · screws as default: mark from each part’s own plate`,
+      text: `${words} · sheet ${tile.column + 1} across, ${tile.row + 1} down`,
       absolutePosition: at(EDGE.margin, y + 7),
       fontSize: 7,
       color: '#5A6468',
@@ -72,15 +72,21 @@ function sheet(t: DrillTemplate, tile: Tile, all: string, last: boolean, words: 
   ];
 }
 
-/** The drill template at 1:1 on as many sheets as it takes. */
-export function drillPdf(t: DrillTemplate, words: string, paper: Paper = 'A4'): Promise<Buffer> {
-  const all = drawing(t);
-  const tiles = tilesOf(t, paper);
+/** Templates at 1:1, each on as many sheets of paper as it takes. */
+export function templatesPdf(title: string, templates: readonly { readonly template: DrillTemplate; readonly words: string }[], paper: Paper = 'A4'): Promise<Buffer> {
+  const pages = templates.flatMap(({ template, words }) => {
+    const all = drawing(template);
+    return tilesOf(template, paper).map((tile) => ({ template, tile, all, words }));
+  });
   return printed({
-    info: { title: `${words}, drill template` },
+    info: { title },
     pageSize: paper,
     pageMargins: 0,
     defaultStyle: { font: 'Archivo', fontSize: 9, color: '#1D2629' },
-    content: tiles.flatMap((tile, i) => sheet(t, tile, all, i === tiles.length - 1, words, paper)),
+    content: pages.flatMap(({ template, tile, all, words }, i) => sheet(template, tile, all, i === pages.length - 1, words, paper)),
   });
 }
+
+/** The drill template at 1:1 on as many sheets as it takes. */
+export const drillPdf = (t: DrillTemplate, words: string, paper: Paper = 'A4'): Promise<Buffer> =>
+  templatesPdf(`${words}, drill template`, [{ template: t, words: `${words} · screws as default: mark from each part’s own plate` }], paper);

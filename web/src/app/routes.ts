@@ -57,6 +57,7 @@ export const routes: Routes = [
           { path: 'where', title: 'Places · Meridex', loadComponent: () => import('./places/where').then((m) => m.WhereSheet) },
           { path: 'board', title: 'Board · Meridex', loadComponent: () => import('./places/board').then((m) => m.BoardSheet) },
           { path: 'burden', title: 'Weight and heat · Meridex', loadComponent: () => import('./places/load-and-heat').then((m) => m.LoadAndHeatSheet) },
+          { path: 'boxes', title: 'Boxes · Meridex', loadComponent: () => import('./places/boxes').then((m) => m.BoxesSheet) },
           { path: 'vehicle', title: 'The vehicle · Meridex', loadComponent: () => import('./places/vehicle').then((m) => m.VehicleDataSheet) },
         ],
       },

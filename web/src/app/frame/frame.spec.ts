@@ -100,8 +100,10 @@ describe('the strip', () => {
     expect(strip.commands().map((d) => d.label)).toContain('Run 1: Starting battery → charger');
     strip.wanted.set('steril');
     expect(strip.commands().map((d) => d.kind)).toEqual(['load']);
-    strip.wanted.set('licensed');
+    strip.wanted.set('backed up');
     expect(strip.commands().map((d) => d.kind)).toEqual(['check']);
+    strip.wanted.set('230');
+    expect(strip.commands().map((d) => d.label)).toEqual(['Checks: 230 V']);
     strip.wanted.set('40 A 6 m');
     expect(strip.commands()[0]).toEqual(jasmine.objectContaining({ kind: 'answer', label: '16 mm², 60 A fuse, 0.58 V lost, 4.8 %' }));
     strip.wanted.set('add portable');

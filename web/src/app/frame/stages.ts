@@ -31,6 +31,7 @@ export const SHEETS = {
   places: [
     { path: 'where', name: 'Where it goes' },
     { path: 'board', name: 'The board' },
+    { path: 'boxes', name: 'Boxes' },
     { path: 'burden', name: 'Weight, heat, service' },
     { path: 'vehicle', name: 'The vehicle' },
   ],

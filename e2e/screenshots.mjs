@@ -16,7 +16,7 @@ const VIEWS = [
   ['runs', 'Bellbird', 'runs/cables'],
   ['protection', 'Lantern', 'protection/fuses'],
   ['diagram', 'Bellbird', 'protection/diagram', { wait: 2500, state: 'driving, loads on', press: 'full window' }],
-  ['live', 'Cinderbush', 'protection/live', { wait: 800 }],
+  ['mains', 'Gumnut', 'checks/mains'],
   ['checks', 'Lantern', 'checks'],
   ['order', 'Bellbird', 'order/parts'],
   ['quote', 'Bellbird', 'order/quote', { wait: 1500, press: 'lean' }],

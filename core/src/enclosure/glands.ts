@@ -17,5 +17,5 @@ export const GLANDS: readonly Gland[] = [
   { thread: 'M32', fromMm: 15, toMm: 21, holeMm: 32.4, nutMm: 46 },
 ];
 
-/** The smallest gland that grips a cable; null: none does. Cable thinner than any is built up with a sleeve. @example glandFor(11.7)!.thread // 'M20' */
+/** The smallest gland that grips a cable; null: none does. Cable thinner than any is built up with a sleeve. @example glandFor(22) // null */
 export const glandFor = (outsideMm: number): Gland | null => GLANDS.find((g) => outsideMm <= g.toMm) ?? null;

@@ -9,10 +9,12 @@ import { SyncBars } from '../frame/sync-bars';
 import { AnalysisService } from '../services/analysis.service';
 import { DesignService } from '../services/design.service';
 import { type JobLine, JobsService } from '../services/jobs.service';
+import { saveFile } from '../services/save-file';
 import { SessionService } from '../services/session.service';
 import { WeekService } from '../services/week.service';
 import { WeekJobFields } from './job-fields';
 import { ShopFields } from './shop-fields';
+import { calendarFile } from './calendar-file';
 import { type PutDown, WeekBoard } from './week-board';
 import { isPlanned, mayStand, planFrom, shopJobOf } from './week-jobs';
 
@@ -112,6 +114,14 @@ export class WeekPage {
 
   protected take(saving: Saving): void {
     this.weeks.change(saving.week);
+  }
+
+  /** The plan for the calendars that people carry. */
+  protected calendar(): void {
+    const plan = this.plan();
+    if (!plan) return;
+    const words = { customer: (id: string) => this.names().get(id) ?? '', person: (id: string) => this.people().get(id) ?? '' };
+    saveFile(`bay-week-${plan.days[0] ?? this.today}.ics`, [calendarFile(plan, words)], 'text/calendar');
   }
 
   private blockOf(id: string): Block | undefined {

@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test';
 import { circlesIn, drawnIn } from '../../server/src/testing/pdf';
-import { allKept, openJob, signIn } from './workshop';
+import { allKept, openCopy, signIn } from './workshop';
 
 test('a box is built round a battery, cut from its drawing, and checked by the steps of the build', async ({ page }) => {
   await signIn(page);
-  await openJob(page, 'Two Creeks Bookmobile', 'Places');
+  await openCopy(page, 'Two Creeks Bookmobile', 'Paperbark Story Bus', 'Places');
   await page
     .getByRole('region', { name: /Parts shelf/ })
     .getByRole('button', { name: /^house battery/ })

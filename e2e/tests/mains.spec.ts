@@ -1,7 +1,7 @@
 import { expect, type Page, test } from '@playwright/test';
-import { allKept, openJob, signIn } from './workshop';
+import { allKept, openCopy, signIn, stage } from './workshop';
 
-const JOB = 'Bellbird Ranges Mobile Vet';
+const JOB = 'Paperbark Farm Vet';
 
 /** Sets the job's state on the bay sheet; what is said against it stays in the dialog. */
 async function setState(page: Page, state: string): Promise<void> {
@@ -15,11 +15,13 @@ async function setState(page: Page, state: string): Promise<void> {
 
 test('the 230 V side: a vehicle does not leave with it open; it is answered, drawn and signed', async ({ page }) => {
   await signIn(page);
+  await openCopy(page, 'Bellbird Ranges Mobile Vet', JOB, 'Checks');
   await setState(page, 'handed over');
   await expect(page.getByRole('alert')).toContainText('the 230 V side is not signed by a licensed electrician');
   await page.keyboard.press('Escape');
 
-  await openJob(page, JOB, 'Checks');
+  await page.getByRole('link', { name: `Open ${JOB}` }).click();
+  await stage(page, 'Checks');
   await page.getByRole('link', { name: /Open: the 230 V side is not signed/ }).click();
   await expect(page.getByText('0 of 6 questions answered')).toBeVisible();
   const answer = (ask: string, words: string) => page.getByRole('group', { name: ask }).getByRole('button', { name: words, exact: true }).click();

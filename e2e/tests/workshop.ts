@@ -66,6 +66,16 @@ export async function openJob(page: Page, customer: string, stageName: string): 
   await stage(page, stageName);
 }
 
+/** A copy of a job for one path alone, open at a stage: what others look at stays as it is. */
+export async function openCopy(page: Page, customer: string, as: string, stageName: string): Promise<void> {
+  const { lines } = (await (await page.request.get('/api/jobs')).json()) as { lines: { id: string; customer: string }[] };
+  const from = lines.find((l) => l.customer === customer)!.id;
+  const made = await page.request.post('/api/jobs', { data: { customer: as, promisedOn: null, from }, headers: { origin: new URL(page.url()).origin } });
+  expect(made.status()).toBe(201);
+  await page.reload();
+  await openJob(page, as, stageName);
+}
+
 /** Waits until the strip says that everything is kept. */
 export async function allKept(page: Page): Promise<void> {
   await expect(page.getByRole('status').filter({ hasText: /all kept/ })).toBeVisible({ timeout: 15_000 });

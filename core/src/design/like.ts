@@ -1,9 +1,10 @@
 import { copyDesign } from './edit.js';
+import { nothingSaid } from './mains-schema.js';
 import type { Design } from './schema.js';
 
 /**
  * The same rig for another customer. A copy of a job leaves behind what belonged to the one vehicle: its plate, its notes,
- * what was accepted and by whom; lengths that were measured in it stay, since the next one is planned by them.
+ * what was accepted and signed, and by whom; lengths that were measured in it stay, since the next one is planned by them.
  *
  * @example
  * likeJob(design, 'Lantern Street Cinema', true).brief.plate // ''
@@ -16,6 +17,7 @@ export function likeJob(design: Design, customer: string, copied: boolean): Desi
     of.brief.plate = '';
     of.brief.notes = '';
     of.accepted = {};
+    of.mains = nothingSaid();
   }
   return like;
 }

@@ -10,7 +10,7 @@ describe('the checks stage', () => {
     const { element, bench, click, settle } = await onBench(FindingsSheet, 'cinema', (d) => void (supplyOf(d).fuseBlock = 'fb-6'));
     expect(element.querySelectorAll('button.row').length).toBe(bench.openAssessment().open.length);
     expect(element.querySelector('button.row mx-mark svg')!.getAttribute('aria-label')).toBe('stop');
-    const heads = [...element.querySelectorAll('h3.mid')].map((h) => h.textContent!.trim());
+    const heads = [...element.querySelectorAll('h2.mid')].map((h) => h.textContent!.trim());
     expect(heads[0]).toBe('What can burn');
     expect(new Set(heads).size).toBe(heads.length);
     for (const part of ['Why it matters', 'What to do', 'What it rests on']) expect(element.textContent).toContain(part);

@@ -89,13 +89,13 @@ test('a new job from its brief to the pack on paper', async ({ page }) => {
     await stage(page, 'Protection');
     await expect(page.locator('mx-fuses tbody tr').filter({ hasText: 'house battery' }).first()).toContainText('holds');
     await stage(page, 'Checks');
-    const licensed = page.locator('button.row').filter({ hasText: 'licensed electrician' });
-    await licensed.click();
-    await page.getByRole('button', { name: 'Accept with this name' }).click();
+    await page.getByRole('link', { name: /Open: the 230 V side is not signed/ }).click();
+    const leaveOut = page.getByRole('button', { name: 'None of it is part of this job' });
+    await leaveOut.click();
     await expect(page.getByRole('alert')).toContainText('Reason: nothing typed');
-    await page.getByRole('textbox', { name: 'Reason' }).fill('booked for Friday');
-    await page.getByRole('button', { name: 'Accept with this name' }).click();
-    await expect(page.locator('.signed')).toContainText('booked for Friday');
+    await page.getByRole('textbox', { name: /^Reason/ }).fill('another firm, booked for Friday');
+    await leaveOut.click();
+    await expect(page.getByRole('region', { name: 'Not part of this job' })).toContainText('booked for Friday');
   });
 
   await test.step('order, as CSV', async () => {

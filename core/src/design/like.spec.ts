@@ -1,6 +1,6 @@
 import { asFurther } from './in-job.js';
 import { blankDesign } from './blank.js';
-import { likeJob } from './like.js';
+import { likeJob, unsigned } from './like.js';
 import type { Design } from './schema.js';
 
 describe('a job like another', () => {
@@ -19,6 +19,12 @@ describe('a job like another', () => {
     expect([like.brief.customer, like.converters]).toEqual(['Second', job.converters]);
     for (const of of [like, like.vehicles['camper']!]) expect([of.brief.plate, of.brief.notes, of.accepted, of.mains]).toEqual(['', '', {}, { answers: {}, signed: null, notOurs: null }]);
     expect(job.mains.signed).toEqual(signed);
+  });
+
+  it('keeps all but the signature where who opens its file may not sign', () => {
+    const open = unsigned(job);
+    for (const of of [open, open.vehicles['camper']!]) expect(of.mains).toEqual({ answers: { apart: 'own conduit' }, signed: null, notOurs: null });
+    expect([open.accepted, job.mains.signed]).toEqual([job.accepted, signed]);
   });
 
   it('keeps all of it where it is the same job, read from its file', () => {

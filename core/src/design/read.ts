@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { firstComplaint } from './edit.js';
 import { designSchema, SCHEMA_VERSION, type Design } from './schema.js';
 import { version1To2 } from './version-1-to-2.js';
@@ -18,13 +19,14 @@ function saysWhatStarts(design: Design): Design {
 }
 
 /** A signature for the 230 V side that stands as an accepted finding, from before it had a place of its own. */
-const SIGNED_BEFORE = 'mains-licensed:mains';
+export const SIGNED_BEFORE = 'mains-licensed:mains';
 
 function withSignature(of: Pick<Design, 'accepted' | 'mains'>): void {
   const { [SIGNED_BEFORE]: before, ...accepted } = of.accepted;
-  if (!before) return;
+  const on = z.iso.date().safeParse(before?.at.slice(0, 10));
+  if (!before || !on.success) return;
   of.accepted = accepted;
-  of.mains.signed ??= { by: before.by, licence: '', on: before.at.slice(0, 10), statement: before.reason };
+  of.mains.signed ??= { by: before.by, licence: '', on: on.data, statement: before.reason };
 }
 
 /** Reads a stored or received document of any known version. */

@@ -3,7 +3,7 @@ import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { boxGear } from '../places/index.js';
 import { supplyOf, type Design } from '../design/index.js';
-import { chargingAirM3h, cutSheets, glandFor, GLANDS, layGlands, pointStep, sheetTemplate, ventFor, type Entry } from './index.js';
+import { chargingAirM3h, cutSheets, enclosuresOf, glandFor, GLANDS, layGlands, pointStep, sheetTemplate, ventFor, type Entry } from './index.js';
 
 const boxed = (key: string, change: (d: Design) => void = () => undefined, sealed = true): Assessment => {
   const d = structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
@@ -72,6 +72,23 @@ describe('a box round a battery', () => {
   it('says what of the plan is against it: a box that is open to the room', () => {
     const open = boxed('bookmobile', () => undefined, false).enclosures[0]!;
     expect(open.points.find((p) => p.id === 'sealed')!.against).toContain('gas of a failing battery');
+  });
+
+  it('says so where the main switch is shut in, and nothing of a disconnect that is', () => {
+    const d = structuredClone(DEMO_JOBS.find((j) => j.key === 'bookmobile')!.design);
+    const gear = assess(d, SHIPPED_CATALOGUE).gear;
+    const against = (id: string): string | null => {
+      const made = boxGear(d, SHIPPED_CATALOGUE, [id], { name: 'box', weather: 'dry', airMm: 20, sealed: true });
+      if (!made.ok) throw new Error(made.message);
+      const a2 = assess(made.design, SHIPPED_CATALOGUE);
+      const [box] = a2.enclosures;
+      const house = { ...a2.gear.find((g) => g.role === 'house')!, zone: box!.zone };
+      const [both] = enclosuresOf(made.design, SHIPPED_CATALOGUE, [...a2.gear.filter((g) => g.id !== house.id), house], a2.runs, a2.layout);
+      return both!.points.find((p) => p.id === 'isolator')!.against;
+    };
+    expect(gear.map((g) => g.id)).toEqual(jasmine.arrayContaining(['switch', 'disconnect']));
+    expect(against('switch')).toContain('open the lid first');
+    expect(against('disconnect')).toBeNull();
   });
 
   it('wants ducts for what gases while it charges, as wide as all batteries in it together want', () => {

@@ -1,7 +1,7 @@
 import type { BatteryPart, Catalogue } from '../catalogue/index.js';
 import type { Design, Zone } from '../design/index.js';
 import { outsideDiameterMm } from '../cable/index.js';
-import { boxesOf, type Gear, restraintOf, STRAP_N } from '../places/index.js';
+import { boxesOf, type Gear, restraints, STRAP_N } from '../places/index.js';
 import { runDiametersMm, type LayoutFigures, type SizedRun } from '../routes/index.js';
 import { boxMiddle, vehicleOf } from '../vehicle/index.js';
 import { glandFor } from './glands.js';
@@ -18,8 +18,6 @@ export interface Enclosure extends Built {
   readonly holds: readonly string[];
   readonly points: readonly EnclosurePoint[];
 }
-
-const HEAVY_KG = 5;
 
 /** Every cable that goes through a box’s wall, each pole by itself. */
 function cablesThrough(
@@ -70,8 +68,8 @@ export function enclosuresOf(design: Design, catalogue: Catalogue, gear: readonl
     const size: Readonly<Record<Axis, number>> = { x: zone.box.l, y: zone.box.w, z: zone.box.h };
     const towards = { x: (from.x - middle.x) / size.x, y: (from.y - middle.y) / size.y, z: (from.z - middle.z) / size.z };
     const { sheets, left } = cutSheets(zone.box, face.normal, entries, vent, towards);
-    const heaviest = [...within].sort((a, b) => b.kg - a.kg).find((g) => g.kg >= HEAVY_KG);
-    const hold = heaviest && restraintOf(heaviest.kg);
+    const [hold] = restraints(within);
+    const isolators = within.filter((g) => g.ref.in === 'switchgear' && design.switchgear[g.ref.id]?.does === 'main switch');
     const enclosure: Omit<Enclosure, 'points'> = {
       zone: zone.id,
       name: zone.name,
@@ -81,8 +79,8 @@ export function enclosuresOf(design: Design, catalogue: Catalogue, gear: readonl
       studs: [...cables.filter((c) => !glandFor(c.mm)).map((c) => c.name), ...left.map((e) => e.name)],
       vent,
       holds: within.map((g) => g.name),
-      restraint: heaviest && hold ? { name: heaviest.name, forwardN: hold.forwardN, straps: hold.straps, strapN: STRAP_N } : null,
+      restraint: hold ? { name: hold.name, forwardN: hold.forwardN, straps: hold.straps, strapN: STRAP_N } : null,
     };
-    return [{ ...enclosure, points: pointsOf(enclosure, { sealed: !zone.people, inside, gear, troubles: layout.troubles }) }];
+    return [{ ...enclosure, points: pointsOf(enclosure, { sealed: !zone.people, isolatorIn: isolators[0]?.name ?? null, troubles: layout.troubles.filter((t) => inside.has(t.gear)) }) }];
   });
 }

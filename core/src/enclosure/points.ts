@@ -1,4 +1,3 @@
-import type { Gear } from '../places/index.js';
 import type { LayoutFigures } from '../routes/index.js';
 import { figure } from '../quantity/index.js';
 import type { Entry, Sheet } from './sheets.js';
@@ -41,19 +40,23 @@ export function pointStep(zone: string, point: EnclosurePoint['id']): string | n
 
 interface Around {
   readonly sealed: boolean;
-  readonly inside: ReadonlySet<string>;
-  readonly gear: readonly Gear[];
+  /** The main switch, where it stands in the box. */
+  readonly isolatorIn: string | null;
+  /** Of the gear in the box. */
   readonly troubles: LayoutFigures['troubles'];
 }
 
-const counted = (names: readonly string[]): string => [...new Set(names)].map((n) => `${names.filter((x) => x === n).length} × ${n}`).join(', ');
+/** Glands by their threads. @example glandsInWords([]) // '' */
+export function glandsInWords(entries: readonly Entry[]): string {
+  const threads = entries.map((e) => e.gland.thread);
+  return [...new Set(threads)].map((t) => `${threads.filter((x) => x === t).length} × ${t}`).join(', ');
+}
 
 /** What is asked of a battery’s box, point by point, with what the plan says to each. Practice and common rules; check the edition in force. */
-export function pointsOf(e: Built, { sealed, inside, gear, troubles }: Around): readonly EnclosurePoint[] {
+export function pointsOf(e: Built, { sealed, isolatorIn, troubles }: Around): readonly EnclosurePoint[] {
   if (!e.vent) return [];
   const screws = e.sheets.flatMap((s) => s.holes).filter((h) => h.kind === 'screw').length;
-  const switchIn = gear.find((g) => g.ref.in === 'switchgear' && inside.has(g.id));
-  const tight = troubles.filter((t) => inside.has(t.gear) && t.kind === 'bend');
+  const tight = troubles.filter((t) => t.kind === 'bend');
   const { vent, restraint } = e;
   return [
     {
@@ -66,7 +69,7 @@ export function pointsOf(e: Built, { sealed, inside, gear, troubles }: Around): 
     {
       id: 'glands',
       what: 'Every cable through a gland of its own',
-      value: counted(e.entries.map((x) => x.gland.thread)) || 'no cable',
+      value: glandsInWords(e.entries) || 'no cable',
       against: e.studs.length ? `${e.studs.length === 1 ? 'one cable finds' : `${e.studs.length} cables find`} no gland: bulkhead studs, or a larger box` : null,
     },
     {
@@ -78,8 +81,8 @@ export function pointsOf(e: Built, { sealed, inside, gear, troubles }: Around): 
     {
       id: 'isolator',
       what: 'Isolator outside the box',
-      value: switchIn ? `${switchIn.name} is in it` : 'outside',
-      against: switchIn ? 'whoever must switch off would have to open the lid first' : null,
+      value: isolatorIn === null ? 'outside' : `${isolatorIn} is in it`,
+      against: isolatorIn === null ? null : 'whoever must switch off would have to open the lid first',
     },
     {
       id: 'held',

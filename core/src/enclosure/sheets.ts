@@ -92,22 +92,22 @@ export function layGlands(entries: readonly Entry[], wMm: number, hMm: number): 
 }
 
 /** Sides that cable and air may come through, best first: that towards where cable comes from, then its neighbours, the opposite one last. */
-export function sidesFor(base: Normal, towards: Readonly<Record<Axis, number>>): readonly Normal[] {
-  const all = (['-x', '+x', '-y', '+y', '-z', '+z'] as const).filter((n) => axisOf(n) !== axisOf(base));
+export function sidesFor(lid: Normal, towards: Readonly<Record<Axis, number>>): readonly Normal[] {
+  const all = (['-x', '+x', '-y', '+y', '-z', '+z'] as const).filter((n) => axisOf(n) !== axisOf(lid));
   const score = (n: Normal): number => towards[axisOf(n)] * (n.startsWith('+') ? 1 : -1);
   return [...all].sort((a, b) => score(b) - score(a));
 }
 
-/** What a box is cut from, with every hole: back, lid, and four sides. `left`: cables for whose glands no side has room. */
+/** What a box is cut from, with every hole: lid, back, and four sides; the lid is away from the wall that the box stands on. `left`: cables for whose glands no side has room. */
 export function cutSheets(
   box: Box,
-  base: Normal,
+  lid: Normal,
   entries: readonly Entry[],
   vent: Vent | null,
   towards: Readonly<Record<Axis, number>>,
 ): { readonly sheets: readonly Sheet[]; readonly left: readonly Entry[] } {
-  const sizes = sizesOf(box, axisOf(base));
-  const sides = sidesFor(base, towards);
+  const sizes = sizesOf(box, axisOf(lid));
+  const sides = sidesFor(lid, towards);
   // Air comes in where no cable does, and where low is low.
   const upright = [...sides].reverse().filter((n) => axisOf(n) !== 'z');
   const aired = vent ? upright.slice(0, vent.count) : [];
@@ -124,9 +124,8 @@ export function cutSheets(
     if (laid.holes.length) holes.set(side, laid.holes);
     left = laid.left;
   }
-  const lid = base;
   holes.set(lid, screws(...sizes[axisOf(lid)]));
-  const named = (n: Normal): string => (n === lid ? `lid (${NAMES[n]})` : n === OPPOSITE[base] ? `back (${NAMES[n]}), against the vehicle` : NAMES[n]);
-  const order: readonly Normal[] = [lid, OPPOSITE[base], ...sides];
+  const named = (n: Normal): string => (n === lid ? `lid (${NAMES[n]})` : n === OPPOSITE[lid] ? `back (${NAMES[n]}), against the vehicle` : NAMES[n]);
+  const order: readonly Normal[] = [lid, OPPOSITE[lid], ...sides];
   return { sheets: order.map((side): Sheet => ({ side, name: named(side), wMm: sizes[axisOf(side)][0], hMm: sizes[axisOf(side)][1], holes: holes.get(side) ?? [] })), left };
 }

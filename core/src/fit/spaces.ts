@@ -1,5 +1,5 @@
 import { existingKey } from '../design/index.js';
-import { boxStep, type Enclosure } from '../enclosure/index.js';
+import { boxStep, glandsInWords, type Enclosure } from '../enclosure/index.js';
 import type { Gear } from '../places/index.js';
 import type { LayoutFigures } from '../routes/index.js';
 import { MINUTES } from './how.js';
@@ -28,18 +28,13 @@ export const oldSteps = (old: readonly OldGear[], gear: readonly Gear[]): FitSte
     };
   });
 
-const counted = (words: readonly string[]): string => [...new Set(words)].map((w) => `${words.filter((x) => x === w).length} × ${w}`).join(', ');
-
 /** Boxes stand before what goes into them. */
 export const boxSteps = ({ boxes }: LayoutFigures, enclosures: readonly Enclosure[]): FitStep[] =>
   boxes.map(({ id, name, box, people }): FitStep => ({
     id: boxStep(id, 'build'),
     section: 'place the gear',
     text: `Cut, drill and fix the ${name}: ${box.l} × ${box.w} × ${box.h} mm inside`,
-    detail: [
-      'By its drawing under Places, Boxes; edges folded or covered',
-      ...enclosures.filter((e) => e.zone === id && e.entries.length).map((e) => `glands ${counted(e.entries.map((x) => x.gland.thread))}`),
-    ].join('; '),
+    detail: ['By its drawing under Places, Boxes; edges folded or covered', ...enclosures.filter((e) => e.zone === id && e.entries.length).map((e) => `glands ${glandsInWords(e.entries)}`)].join('; '),
     ...(people ? {} : { caution: 'Where people sit or sleep: sealed towards them, vented low to the outside. Try it with smoke before it is closed.' }),
     place: name,
     tool: 'drill and hole saws',

@@ -75,6 +75,9 @@ describe('the 230 V side', () => {
     if (!read.ok) throw new Error(read.message);
     expect(read.design.mains.signed).toEqual({ by: 'Somebody licensed', licence: '', on: '2026-10-30', statement: 'done' });
     expect(Object.keys(read.design.accepted)).toEqual(['other']);
+    // A day that is none cannot stand under a signature: it stays what it was.
+    const odd = readDesign({ ...old, accepted: { 'mains-licensed:mains': { by: 'x', reason: 'y', at: 'on Friday' } } });
+    expect(odd.ok && [odd.design.mains.signed, Object.keys(odd.design.accepted)]).toEqual([null, ['mains-licensed:mains']]);
   });
 });
 

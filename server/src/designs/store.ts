@@ -1,5 +1,5 @@
 import type { HistoryEntry, SaveRevision } from '@meridex/contract';
-import { clashes, editDesign, OWN, readDesign, valueAt, type Design, type Patch } from '@meridex/core';
+import { clashes, editDesign, OWN, readDesign, SIGNED_BEFORE, valueAt, type Design, type Patch } from '@meridex/core';
 import { and, desc, eq, gt, lt, notInArray } from 'drizzle-orm';
 import type { Tx } from '../db/client.js';
 import { designRevisions, jobs } from '../db/schema.js';
@@ -80,10 +80,17 @@ function vowsMore(after: Design, before: Design, vows: (of: Vows) => Readonly<Re
   return [...all(after)].some(([key, vow]) => there.get(key) !== vow);
 }
 
+/** What is signed for of the 230 V side: the signature with the answers that stand under it, as it is kept now and as it was before. */
+const signatures = ({ accepted, mains: { signed, notOurs, answers } }: Vows): Readonly<Record<string, unknown>> => ({
+  signed: signed && { ...signed, answers },
+  notOurs,
+  [SIGNED_BEFORE]: accepted[SIGNED_BEFORE] ?? null,
+});
+
 /** Why its author may not say by name what an edit says so; null: they may. */
 function mayNotVow(save: Save, after: Design, before: Design): string | null {
   if (save.mayNotAccept !== null && vowsMore(after, before, (of) => of.accepted)) return save.mayNotAccept;
-  if (save.mayNotSign !== null && vowsMore(after, before, ({ mains: { signed, notOurs } }) => ({ signed, notOurs }))) return save.mayNotSign;
+  if (save.mayNotSign !== null && vowsMore(after, before, signatures)) return save.mayNotSign;
   return null;
 }
 

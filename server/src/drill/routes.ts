@@ -1,12 +1,12 @@
-import { assess, drillTemplate, glandSaws, catalogueOf, vehicleOf, type DrillTemplate } from '@meridex/core';
+import { drillTemplate, glandSaws, type DrillTemplate } from '@meridex/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
-import { designOf, vehicleAsked } from '../designs/of-vehicle.js';
-import { newestRevision } from '../designs/store.js';
+import { vehicleAsked } from '../designs/of-vehicle.js';
 import { personOf, signedIn } from '../http/guard.js';
+import { drawn, NO_JOB, paperAsked } from './asked.js';
 import { drillDxf } from './dxf.js';
-import { drillPdf, PAPERS, type Paper } from './paper.js';
+import { drillPdf } from './paper.js';
 
 interface Found {
   readonly template: DrillTemplate | null;
@@ -20,23 +20,17 @@ export const drillRoutes =
   async (app) => {
     app.addHook('preHandler', signedIn(db));
     const params = z.object({ jobId: z.uuid() });
-    const papers = Object.keys(PAPERS) as [Paper, ...Paper[]];
-    const asked = vehicleAsked.extend({ paper: z.enum(papers, { message: `${papers.join(', ')} are accepted` }).default('A4') });
 
     async function find(workshopId: string, jobId: string, vehicle: string): Promise<Found | null> {
-      const revision = await db.inWorkshop(workshopId, (tx) => newestRevision(tx, jobId));
-      const design = revision && designOf(revision.design, vehicle);
-      if (!design) return null;
-      const { number } = revision;
-      const a = assess(design, catalogueOf(design));
-      const template = drillTemplate(design, a.gear, glandSaws(a.gear, a.runs));
-      const file = `${design.brief.customer.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-drill-template`;
-      return { template, file, words: `${design.brief.customer}, ${vehicleOf(design).name}, board ${template ? `${template.wMm} × ${template.hMm} mm` : ''}, revision ${number}` };
+      const of = await drawn(db, workshopId, jobId, vehicle);
+      if (!of) return null;
+      const { gear, runs } = of.assessment;
+      const template = drillTemplate(of.design, gear, glandSaws(gear, runs));
+      return { template, file: `${of.file}-drill-template`, words: `${of.of}, board ${template ? `${template.wMm} × ${template.hMm} mm` : ''}, ${of.revision}` };
     }
-    const NO_JOB = { message: 'This job is not in your workshop.' };
     const NO_BOARD = { message: 'This job has no mounting board yet; draft one under Places.' };
 
-    app.get('/api/jobs/:jobId/drill-template.pdf', { schema: { params, querystring: asked } }, async (request, reply) => {
+    app.get('/api/jobs/:jobId/drill-template.pdf', { schema: { params, querystring: paperAsked('A4') } }, async (request, reply) => {
       const found = await find(personOf(request).workshopId, request.params.jobId, request.query.vehicle);
       if (!found?.template) return reply.code(404).send(found ? NO_BOARD : NO_JOB);
       return reply

@@ -1,4 +1,4 @@
-import { doCommands, mainsSide, catalogueOf, patchBetween, type Design } from '@meridex/core';
+import { doCommands, mainsSide, SIGNED_BEFORE, catalogueOf, patchBetween, type Design } from '@meridex/core';
 import type { FastifyInstance } from 'fastify';
 import { buildApp } from '../app.js';
 import { DEMO } from '../demo/load.js';
@@ -51,6 +51,36 @@ describe('the 230 V side of a job', () => {
     for (const other of [(d: Design) => (d.brief.notes = 'mine'), (d: Design) => ((d.brief.notes = 'mine'), (d.mains.signed = signed))]) {
       const refused = await change(licensed, other);
       expect([refused.statusCode, refused.json<{ message: string }>().message]).toEqual([403, 'A mains electrician may not change a plan; an owner, electrician or apprentice may.']);
+    }
+  });
+
+  it('keeps what was signed as it was signed: an apprentice changes no answer under it, nor writes a signature in the old way', async () => {
+    const { token } = (await call('POST', '/api/people/invites', owner, { role: 'apprentice' })).json<{ token: string }>();
+    await call('POST', `/api/invites/${token}`, '', { name: 'Wren', email: 'wren@mains.example', password: 'a long enough word' });
+    const apprentice = await signIn(app, 'wren@mains.example', 'a long enough word');
+    const answer = (cookie: string) => change(cookie, (d) => (d.mains.answers['inverter.rcd'] = crypto.randomUUID()));
+    // Whatever ran before it left it signed or not.
+    if ((await design()).design.mains.signed) await change(owner, (d) => (d.mains.signed = null));
+    expect((await answer(apprentice)).statusCode).toBe(200);
+    expect((await change(licensed, (d) => (d.mains.signed = signed))).statusCode).toBe(200);
+    const refused = await answer(apprentice);
+    expect([refused.statusCode, refused.json<{ message: string }>().message]).toEqual([403, 'An apprentice may not sign for the 230 V side; an owner or mains electrician may.']);
+    expect((await change(licensed, (d) => (d.mains.signed = null))).statusCode).toBe(200);
+    expect((await change(apprentice, (d) => (d.accepted[SIGNED_BEFORE] = { by: 'Wren', reason: 'done', at: '2026-11-28' }))).statusCode).toBe(403);
+  });
+
+  it('is open again in a job out of a file, where who opens it may not sign', async () => {
+    const { token } = (await call('POST', '/api/people/invites', owner, { role: 'electrician' })).json<{ token: string }>();
+    await call('POST', `/api/invites/${token}`, '', { name: 'Finn', email: 'finn@mains.example', password: 'a long enough word' });
+    const electrician = await signIn(app, 'finn@mains.example', 'a long enough word');
+    const file = structuredClone((await design()).design);
+    file.mains.signed = signed;
+    for (const [cookie, stays] of [
+      [electrician, null],
+      [owner, signed],
+    ] as const) {
+      const { id } = (await call('POST', '/api/jobs', cookie, { customer: 'Out of a file', promisedOn: null, design: file })).json<{ id: string }>();
+      expect((await call('GET', `/api/jobs/${id}/design`, cookie)).json<{ design: Design }>().design.mains.signed).toEqual(stays);
     }
   });
 

@@ -1,5 +1,5 @@
-import { newJobSchema, settleJobSchema } from '@meridex/contract';
-import { likeJob, readDesign, STAGES } from '@meridex/core';
+import { may, newJobSchema, settleJobSchema } from '@meridex/contract';
+import { likeJob, readDesign, STAGES, unsigned } from '@meridex/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
@@ -52,7 +52,8 @@ export const jobRoutes =
         const id = await db.inWorkshop(person.workshopId, async (tx) => {
           const copied = from === undefined ? null : ((await newestRevision(tx, from))?.design ?? 'none');
           if (copied === 'none') return null;
-          const like = read?.ok ? read.design : copied;
+          const sentIn = read?.ok ? (may(person.role, 'sign mains') ? read.design : unsigned(read.design)) : null;
+          const like = sentIn ?? copied;
           return createJob(tx, person.workshopId, person.name, { customer, promisedOn, ...(like ? { design: likeJob(like, customer, copied !== null) } : {}) });
         });
         return id === null ? reply.code(404).send({ message: 'The job to copy is not in your workshop.' }) : reply.code(201).send({ id });

@@ -50,6 +50,8 @@ describe('the sheet of the 230 V side', () => {
     await click(button(element, 'Sign with today’s date'));
     expect(bench.openDesign().mains.signed).toEqual(jasmine.objectContaining({ by: 'Mia', licence: '77', statement: 'tested' }));
     expect(element.querySelector('.stand')!.textContent).toContain('Signed by a licensed electrician');
+    // What stands under a signature is not answered anew.
+    expect([...element.querySelectorAll<HTMLButtonElement | HTMLInputElement>('.question button, .question input')].every((b) => b.disabled)).toBeTrue();
     await click(button(element, 'Take it back'));
     expect(bench.openDesign().mains.signed).toBeNull();
   });

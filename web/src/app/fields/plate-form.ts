@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { CHEMISTRIES, CHEMISTRY, doCommands, figure, type Part, type PartKind, patchBetween, PLATES, readOwnPart } from '@meridex/core';
+import { CHEMISTRIES, CHEMISTRY, doCommand, figure, type Part, type PartKind, PLATES, readOwnPart } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzSelectModule } from 'ng-zorro-antd/select';
@@ -109,8 +109,8 @@ export class PlateForm {
     const own = readOwnPart({ ...this.plate(), kind: this.kind(), name: this.name(), ...(start?.same ? { id: start.part.id } : {}) });
     if (!own.ok) return this.refused.set(own.message);
     const design = this.designs.design();
-    const done = design && doCommands(design, [{ do: 'addPart', with: own.part }]);
-    this.refused.set(!done ? null : done.ok ? this.designs.apply(`own part: ${own.part.name}`, patchBetween(design, done.design)) : done.message);
+    const done = design && doCommand(design, { do: 'addPart', with: own.part });
+    this.refused.set(!done ? null : done.ok ? this.designs.apply(`own part: ${own.part.name}`, done.patch) : done.message);
     if (this.refused() !== null) return;
     this.name.set('');
     this.made.emit(own.part);

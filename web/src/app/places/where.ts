@@ -112,8 +112,8 @@ export class WhereSheet {
 
   protected unbox(zone: string, name: string): void {
     this.designs.edit(`without the ${name}`, (d) => {
-      const { vehicle, places, air } = unboxGear(this.designs.openDesign(), zone);
-      Object.assign(d, { vehicle, places, air });
+      const { vehicle, places, air, loads } = unboxGear(this.designs.openDesign(), zone);
+      Object.assign(d, { vehicle, places, air, loads });
     });
   }
 

@@ -17,6 +17,22 @@ describe('the fit stage', () => {
     expect(element.querySelectorAll('details[open]').length).toBe(1);
   });
 
+  it('keeps its list while a changed plan is put in order: a photo that is being taken has its step', async () => {
+    const { element, bench, settle } = await planned('vet');
+    const camera = element.querySelector('.item.now mx-photos')!;
+    bench.edit('length', (d) => (d.runs['start-charger'] = { outM: 7 }));
+    for (let i = 0; i < 4; i++) await settle();
+    expect(camera.isConnected).toBeTrue();
+  });
+
+  it('shows no list before it is in order', async () => {
+    const { element, settle } = await onBench(FitStage, 'vet');
+    if (!element.querySelector('details')) expect(element.querySelector('.next')!.textContent).toContain('Putting the steps in order');
+    expect(element.textContent).not.toContain('Pull and cut');
+    for (let i = 0; i < 4; i++) await settle();
+    expect(element.querySelectorAll('details').length).toBeGreaterThan(5);
+  });
+
   it('stands by kind of work where that is wanted', async () => {
     const { click, button, names } = await planned('vet');
     await click(button('by kind of work'));
@@ -39,7 +55,7 @@ describe('the fit stage', () => {
   });
 
   it('ticks a step, counts it, and moves the next one on', async () => {
-    const { element, bench, settle } = await onBench(FitStage, 'vet');
+    const { element, bench, settle } = await planned('vet');
     const next = (): string => element.querySelector('.next b')!.textContent!;
     const first = next();
     element.querySelector<HTMLInputElement>('[data-step=safe-negative]')!.click();
@@ -50,7 +66,7 @@ describe('the fit stage', () => {
   });
 
   it('takes a tick back', async () => {
-    const { element, bench, settle } = await onBench(FitStage, 'vet');
+    const { element, bench, settle } = await planned('vet');
     const box = element.querySelector<HTMLInputElement>('[data-step=safe-negative]')!;
     box.click();
     await settle();
@@ -60,7 +76,7 @@ describe('the fit stage', () => {
   });
 
   it('has for every run a pull, a crimp and its fuse, with torque and label', async () => {
-    const { element, bench } = await onBench(FitStage, 'vet');
+    const { element, bench } = await planned('vet');
     for (const r of bench.openAssessment().runs)
       for (const kind of ['pull', 'join', 'fuse'])
         expect(element.querySelector(`[data-step="${kind}-${r.spec.id}"]`))
@@ -71,7 +87,7 @@ describe('the fit stage', () => {
   });
 
   it('keeps a tick where a changed length does not change the step', async () => {
-    const { element, bench, settle } = await onBench(FitStage, 'vet');
+    const { element, bench, settle } = await planned('vet');
     bench.tick('pull-start-charger', true);
     bench.edit('length', (d) => (d.runs['start-charger'] = { outM: 7 }));
     await settle();
@@ -79,12 +95,12 @@ describe('the fit stage', () => {
   });
 
   it('leaves 230 V to the licensed electrician, and out where there is none', async () => {
-    const { element } = await onBench(FitStage, 'vet');
+    const { element } = await planned('vet');
     expect(element.querySelector('[data-step=power-licensed]')).not.toBeNull();
   });
 
   it('says so when all is done', async () => {
-    const { element, bench, settle } = await onBench(FitStage, 'bees');
+    const { element, bench, settle } = await planned('bees');
     for (const s of bench.openAssessment().fit) bench.tick(s.id, true);
     await settle();
     expect(element.querySelector('.next')!.textContent).toContain('All steps are done');

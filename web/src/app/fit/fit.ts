@@ -16,6 +16,19 @@ interface Group {
 
 const minutesOf = (steps: readonly FitStep[]): number => steps.reduce((sum, s) => sum + s.minutes, 0);
 
+/** Steps as they are now in the order of a plan; one that the plan does not know yet stands last. */
+function inVisits(plan: BuildPlan, now: readonly FitStep[]): readonly Group[] {
+  const left = new Map(now.map((s) => [s.id, s]));
+  const groups: Group[] = [];
+  for (const [i, v] of plan.visits.entries()) {
+    const steps = v.steps.flatMap((s) => left.get(s.id) ?? []);
+    for (const s of steps) left.delete(s.id);
+    if (steps.length) groups.push({ key: `${i} ${v.place}`, name: v.place, steps, minutes: minutesOf(steps) });
+  }
+  const rest = [...left.values()];
+  return rest.length ? [...groups, { key: 'new', name: 'new in the plan', steps: rest, minutes: minutesOf(rest) }] : groups;
+}
+
 /** The build step by step, place by place so that nobody climbs in twice; each tick is kept. */
 @Component({
   selector: 'mx-fit',
@@ -28,19 +41,18 @@ export class FitStage {
   protected readonly assessments = inject(AssessmentService);
   protected readonly records = inject(RecordService);
   protected readonly photos = inject(PhotoService);
-  private readonly analysis = inject(AnalysisService);
+  protected readonly analysis = inject(AnalysisService);
   protected readonly figure = figure;
   protected readonly sentence = sentence;
   protected readonly by = signal<'place' | 'kind'>('place');
-  private readonly planned = signal<{ readonly of: readonly FitStep[]; readonly plan: BuildPlan } | null>(null);
+  /** The last order that was worked out. While a changed plan's is under way this one stands: nothing jumps under a thumb. */
+  protected readonly plan = signal<BuildPlan | null>(null);
   /** A step that was ticked while what it waits for is open: asked about. */
   protected readonly asked = signal<{ readonly step: string; readonly open: readonly string[] } | null>(null);
   protected readonly steps = computed(() => this.assessments.assessment()?.fit ?? []);
-  /** The plan of these very steps; null while it is worked out. */
-  protected readonly plan = computed(() => (this.planned()?.of === this.steps() ? this.planned()!.plan : null));
   protected readonly groups = computed((): readonly Group[] => {
-    const plan = this.by() === 'place' ? this.plan() : null;
-    if (plan) return plan.visits.map((v, i) => ({ key: `${i} ${v.place}`, name: v.place, steps: v.steps, minutes: v.minutes }));
+    const plan = this.plan();
+    if (this.by() === 'place') return plan ? inVisits(plan, this.steps()) : [];
     const kinds = [...new Set(this.steps().map((s) => s.section))];
     return kinds.map((kind) => {
       const steps = this.steps().filter((s) => s.section === kind);
@@ -62,7 +74,9 @@ export class FitStage {
 
   private async ask(steps: readonly FitStep[]): Promise<void> {
     const plan = await this.analysis.ask<'build plan'>({ what: 'build plan', steps });
-    if (plan && this.steps() === steps) this.planned.set({ of: steps, plan });
+    if (this.steps() !== steps) return;
+    if (plan) this.plan.set(plan);
+    else this.by.set('kind');
   }
 
   /** Minutes as one says them: 45 min, 6.5 h. */

@@ -86,8 +86,8 @@ export const settingsSchema = z.object({
   /** Bending radius over the outside diameter: above 16 mm², and up to it. */
   bending: z.object({ thick: z.number().min(1).max(20), thin: z.number().min(1).max(20) }),
   custom: customSchema.default(USUAL_CUSTOM),
-  /** A short above what a block's fuse breaks, behind one that breaks it all: to be looked at, or not to be built so. */
-  backup: z.enum(['look', 'stop']).default('look'),
+  /** A short above what a block's fuse breaks, behind one that breaks it all: usual here and no finding, to be looked at, or not to be built so. */
+  backup: z.enum(['note', 'look', 'stop']).default('look'),
   /** What readings are judged by. */
   meters: metersSchema.default(USUAL_METERS),
   torqueNm: torqueSchema.default(USUAL_TORQUE_NM),

@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue/index.js';
-import { fanLoad, type Design, type Face, type Vehicle, type Weather, type Zone } from '../design/index.js';
+import { fanLoad, type Box, type Design, type Face, type Point, type Vehicle, type Weather, type Zone } from '../design/index.js';
 import { boxMiddle, faceBox, onFace, straightMm, vehicleOf } from '../vehicle/index.js';
 import { draftGear } from './draft.js';
 import { depthOf, type Gear } from './gear.js';
@@ -19,8 +19,10 @@ export type Boxed = { readonly ok: true; readonly design: Design } | { readonly 
 
 /** Room at the side where cables leave: lug and bend of 35 mm² and less, mm. */
 const LUG_MM = 120;
-/** Cable inside a box on top of the way to its middle, mm. */
-const INSIDE_MM = 150;
+/** Cable that a bend into the gland takes beside the straight way, mm. */
+const GLAND_MM = 80;
+/** Middle of a gland from the edge of its side, mm. */
+const GLAND_EDGE_MM = 40;
 
 /** What a thing takes of its face with its air and the room of its cables, mm; none of it off the face. */
 function roomOf(g: Gear, face: Face, airMm: number): readonly [u0: number, v0: number, u1: number, v1: number, outMm: number] {
@@ -45,12 +47,32 @@ function entryOf(vehicle: Vehicle, zone: Zone, at: ReturnType<typeof boxMiddle>)
   return [...from].sort((a, b) => straightMm(a.at, at) - straightMm(b.at, at))[0] ?? null;
 }
 
+/** Where cables go through the wall: at the height where they leave the gear, in the side that faces what most of them lead to; never in the lid. */
+function holeOf(box: Box, face: Face, leaves: Point, to: Point): Point {
+  const size = { x: box.l, y: box.w, z: box.h };
+  const inBox = (a: 'x' | 'y' | 'z'): number => Math.min(Math.max(leaves[a], box[a] + GLAND_EDGE_MM), box[a] + size[a] - GLAND_EDGE_MM);
+  const at = { x: inBox('x'), y: inBox('y'), z: inBox('z') };
+  const sides = (['x', 'y', 'z'] as const).filter((a) => !face.normal.endsWith(a)).sort((a, b) => Math.abs(to[b] - at[b]) - Math.abs(to[a] - at[a]));
+  const side = sides[0]!;
+  return { ...at, [side]: to[side] > at[side] ? box[side] + size[side] : box[side] };
+}
+
+/** What cables of boxed gear lead to: bus bars and blocks of the same room, else whatever else is there; null: nothing. */
+function leadsTo(all: readonly Gear[], zone: string, boxed: readonly string[]): Point | null {
+  const others = all.filter((g) => g.zone === zone && !boxed.includes(g.id));
+  const bars = others.filter((g) => g.role === 'bus' || g.role === 'block');
+  const ends = (bars.length ? bars : others).map((g) => g.terminal);
+  const mean = (a: 'x' | 'y' | 'z'): number => ends.reduce((sum, p) => sum + p[a], 0) / ends.length;
+  return ends.length ? { x: mean('x'), y: mean('y'), z: mean('z') } : null;
+}
+
 /**
  * Builds a box round gear that is on one face: a space of its own in the vehicle, with its walls, its weather and its
  * heat; cables come in through a hole of their own. Refused in words where it cannot be.
  */
 export function boxGear(design: Design, catalogue: Catalogue, ids: readonly string[], wanted: BoxWanted): Boxed {
-  const gear = draftGear(design, catalogue).filter((g) => ids.includes(g.id));
+  const all = draftGear(design, catalogue);
+  const gear = all.filter((g) => ids.includes(g.id));
   const refused = (message: string): Boxed => ({ ok: false, message });
   const [first] = gear;
   if (!first || gear.length !== ids.length) return refused(`gear: got ${ids.join(', ') || 'nothing'}; gear that has a place is accepted`);
@@ -75,14 +97,15 @@ export function boxGear(design: Design, catalogue: Catalogue, ids: readonly stri
   vehicle.zones.push({ ...zone, id, name, weather: wanted.weather, stones: false, people: zone.people && !wanted.sealed, box, nameInside: true, surface: 'wall of the box' });
   vehicle.faces.push({ ...face, id: `${id}-back`, zone: id, name: `${face.normal.endsWith('z') ? 'floor' : 'back'} of the ${name}`, at: { x, y, z }, w, h, protrusions: [] });
   vehicle.keep.push({ id, name, box, round: id });
-  const middle = boxMiddle(box);
-  const from = entryOf(vehicle, zone, middle);
+  const from = entryOf(vehicle, zone, boxMiddle(box));
+  const to = leadsTo(all, zone.id, ids) ?? from?.at;
+  const at = to ? holeOf(box, face, first.terminal, to) : boxMiddle(box);
   // Cable comes to the hole straight from its own gear in the room, and from elsewhere by the nearest known point.
   const hole = `${id}-hole`;
   const plain = { ambientC: zone.ambientC, hazards: [], conduit: false, movingMm: 0, coupling: false };
-  vehicle.waypoints.push({ id: hole, name: `at the ${name}`, at: middle, carrier: zone.carrier, zone: zone.id }, { id, name: `in the ${name}`, at: middle, carrier: zone.carrier, zone: id });
-  vehicle.ways.push({ ...plain, id, a: hole, b: id, along: `into the ${name}`, moreMm: INSIDE_MM, pass: { stockMm: null, behind: 'wall of the box', outside: WET.includes(zone.weather) } });
-  if (from) vehicle.ways.push({ ...plain, id: hole, a: from.id, b: hole, along: `to the ${name}`, moreMm: straightMm(from.at, middle) < 1 ? 1 : 0, pass: null });
+  vehicle.waypoints.push({ id: hole, name: `at the ${name}`, at, carrier: zone.carrier, zone: zone.id }, { id, name: `in the ${name}`, at, carrier: zone.carrier, zone: id });
+  vehicle.ways.push({ ...plain, id, a: hole, b: id, along: `into the ${name}`, moreMm: GLAND_MM, pass: { stockMm: null, behind: 'wall of the box', outside: WET.includes(zone.weather) } });
+  if (from) vehicle.ways.push({ ...plain, id: hole, a: from.id, b: hole, along: `to the ${name}`, moreMm: straightMm(from.at, at) < 1 ? 1 : 0, pass: null });
   const places = Object.fromEntries(gear.map((g) => [g.id, { zone: id, when: g.when, on: { face: `${id}-back`, u: g.u - u, v: g.v - v, turn: g.turn } }]));
   return { ok: true, design: { ...design, vehicle, places: { ...design.places, ...places } } };
 }

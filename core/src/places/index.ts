@@ -1,3 +1,4 @@
+export * from './battery-box.js';
 export * from './board.js';
 export * from './bodies.js';
 export * from './boxed.js';

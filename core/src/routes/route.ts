@@ -98,13 +98,13 @@ function route(graph: WayGraph, { from, to, wishes }: Asked): Routed {
   return { ok: true, route: near && near.cost <= round.cost ? near : round };
 }
 
-/** Slack of a cut length: a share of the way and a service loop at each end, m; a link between neighbours is cut to fit. */
-export const SLACK = { share: 0.1, loopM: 0.2, linkUnderM: 1, linkLoopM: 0.05 } as const;
+/** Slack of a cut length: a share of the way and a service loop at each end, m; a link between neighbours, through the wall of a box too, is cut to fit. */
+export const SLACK = { share: 0.1, loopM: 0.2, linkUnderM: 1, linkAlongMm: 100, linkLoopM: 0.05 } as const;
 
 /** Length of cable to cut for a route, m, to the decimetre above. @example cutLengthM({ alongMm: 3000, dropsMm: 400, loopsMm: 80 }) // 4.3 */
 export function cutLengthM(route: Pick<Route, 'alongMm' | 'dropsMm' | 'loopsMm'>): number {
   const m = (route.alongMm + route.dropsMm) / 1000;
-  const loopM = route.alongMm === 0 && m < SLACK.linkUnderM ? SLACK.linkLoopM : SLACK.loopM;
+  const loopM = route.alongMm <= SLACK.linkAlongMm && m < SLACK.linkUnderM ? SLACK.linkLoopM : SLACK.loopM;
   return Math.ceil(10 * (m * (1 + SLACK.share) + 2 * loopM + route.loopsMm / 1000) - 1e-9) / 10;
 }
 

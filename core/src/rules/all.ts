@@ -76,6 +76,7 @@ import { wireUndecided } from './wire-undecided.js';
 import { airTooTight } from './air-too-tight.js';
 import { axleOver } from './axle-over.js';
 import { boardOffWall } from './board-off-wall.js';
+import { boxEmpty } from './box-empty.js';
 import { bendTooTight } from './bend-too-tight.js';
 import { chassisReturn } from './chassis-return.js';
 import { airDrawsDust } from './air-draws-dust.js';
@@ -103,6 +104,7 @@ import type { Rule } from './rule.js';
 /** Every rule, each in a file of its own. */
 export const RULES: readonly Rule[] = [
   alternatorOvercommitted,
+  boxEmpty,
   batteryAmongPeople,
   chargeOverLimit,
   faultNotCleared,

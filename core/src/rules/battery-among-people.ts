@@ -1,3 +1,5 @@
+import { boxBank } from '../places/index.js';
+import { press } from './press.js';
 import type { Rule } from './rule.js';
 
 export const batteryAmongPeople: Rule = {
@@ -7,6 +9,10 @@ export const batteryAmongPeople: Rule = {
   basis: 'enclosure of batteries in a space where people sleep or sit; check the edition in force',
   why: 'A battery can vent gas or burn.',
   test: ({ gear }) => gear.filter((g) => g.role === 'house' && g.people).map((g) => ({ at: { stage: 'places' as const, about: 'house' }, values: { zone: g.zoneName } })),
+  presses: (_found, { design, catalogue }) => {
+    const boxed = boxBank(design, catalogue);
+    return boxed ? [{ ...press(design, 'Build a sealed box round it', (d) => void Object.assign(d, boxed)), usual: true }] : [];
+  },
   say: (v) => `The house battery is in a space for people (${v['zone']}).`,
   fix: () => 'A sealed box with a lid that needs a tool, cable through glands, vented to the outside, isolator outside the box; or place it outside.',
 };

@@ -10,6 +10,9 @@ interface Weak {
   readonly f: RunFuse;
 }
 
+/** Ways that a board keeps for later, where one is to be had that does. */
+const SPARE_WAYS = 2;
+
 /** One finding for all fuses of a block that the same fuse before it backs up. */
 function backedUp(weak: readonly Weak[], severity: Severity): Found[] {
   const runs = [...new Set(weak.flatMap(({ f }) => f.backedBy?.run ?? []))];
@@ -47,7 +50,8 @@ export const fuseCannotBreak: Rule = {
         at: { stage: 'protection' as const, about: spec.id },
         values: { run: spec.name, kind: FUSE_KINDS[f.type].name, fuse: rating(f.ratingA), short: faultCurrent(f.maxA), breaks: faultCurrent(f.breakingA), backed: '' },
       }));
-    return [...alone, ...backedUp(weak, design.settings.backup)];
+    const { backup } = design.settings;
+    return backup === 'note' ? alone : [...alone, ...backedUp(weak, backup)];
   },
   presses: ({ at }, { design, catalogue, runs }) => {
     const run = runs.find((r) => r.spec.id === at.about);
@@ -56,11 +60,12 @@ export const fuseCannotBreak: Rule = {
     const now = catalogue.find('fuse-block', block?.part?.id ?? null);
     if (!run || !block || !now || now.holds === 'cartridge') return [];
     const used = runs.filter((r) => r.spec.from.gear === block.ref.id).length;
-    const better = catalogue
+    const boards = catalogue
       .usual('fuse-block')
       .filter((p) => p.holds === 'cartridge' && p.ways >= used && p.totalA >= run.spec.lastingA)
-      .sort((a, b) => a.ways - b.ways)[0];
-    return better ? [press(design, `Take the ${better.name}`, (d) => takeBlock(d, block.ref.id, better.id))] : [];
+      .sort((a, b) => a.ways - b.ways);
+    const better = boards.find((p) => p.ways >= used + SPARE_WAYS) ?? boards.at(-1);
+    return better ? [{ ...press(design, `Take the ${better.name}`, (d) => takeBlock(d, block.ref.id, better.id)), usual: true }] : [];
   },
   say: (v) =>
     v['backed']

@@ -6,6 +6,8 @@ import { halfOf, type Catalogue, type Part } from '../catalogue/index.js';
 export interface Press {
   readonly label: string;
   readonly patch: Patch;
+  /** It is what an electrician fits unasked: a draft takes it where nothing new is to be looked at for it. */
+  readonly usual?: boolean;
 }
 
 /** The press that changes a design so. */

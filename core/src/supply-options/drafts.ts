@@ -17,6 +17,7 @@ import {
   traceOf,
   type SupplyFigures,
 } from '../supply/index.js';
+import { unboxBank } from '../places/index.js';
 import { climateOf, weatherChain } from '../travel/index.js';
 import { simulateJob } from '../trip/index.js';
 import type { Finding } from '../rules/index.js';
@@ -243,7 +244,7 @@ function candidates(base: Design, catalogue: Catalogue, folding: number): readon
  * it; where none does, it is the one that falls least short, and said so.
  */
 export function threeDrafts(design: Design, catalogue: Catalogue): readonly SupplyDraft[] {
-  const base = withFixedParts(design, catalogue);
+  const base = withFixedParts(unboxBank(design, catalogue), catalogue);
   const { clearness } = climateOf(base.brief.trip);
   const rounds: (readonly Candidate[])[] = [];
   const round = (folding: number): readonly Candidate[] => (rounds[folding] ??= candidates(base, catalogue, folding));

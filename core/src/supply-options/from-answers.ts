@@ -77,14 +77,14 @@ function commanded(job: Design, field: string, commands: unknown, more: (c: Reco
   return done.design;
 }
 
-/** Every vehicle with what the program knows how to mend, and the stops that stay. */
-function finished(job: Design): { readonly design: Design; readonly stops: readonly Finding[] } {
+/** Every vehicle with what the program knows how to mend, and the stops that stay; what is usually fitted too, where the job is a draft. */
+function finished(job: Design, usual: boolean): { readonly design: Design; readonly stops: readonly Finding[] } {
   const stops: Finding[] = [];
   let now = job;
   for (const id of vehicleIds(job))
     now = changed(now, id, catalogueOf(now), (view) => {
       if (!Object.keys(view.banks).length) return view;
-      const done = finish(view, catalogueOf(view));
+      const done = finish(view, catalogueOf(view), usual);
       stops.push(...done.stops);
       return done.design;
     });
@@ -96,7 +96,7 @@ export function afterCommands(job: Design, commands: unknown): FromAnswers {
   return tried(() => {
     const done = commanded(job, 'commands', commands);
     if (Array.isArray(commands) && !commands.length) return { design: done, remarks: [] };
-    const { design, stops } = finished(done);
+    const { design, stops } = finished(done, false);
     return { design, remarks: stops.map((f) => inWords(f).say) };
   });
 }
@@ -196,7 +196,7 @@ export function jobFromAnswers(document: unknown, catalogue: Catalogue): FromAns
       if (v['commands'] !== undefined) job = commanded(job, `vehicles.${id}.commands`, v['commands'], () => ({ in: id }));
     const all = commanded(coupled(job, couplings, true), 'commands', commands);
     if (said.size === 1 && Array.isArray(commands) && !commands.length) return { design: all, remarks };
-    const { design, stops } = finished(all);
+    const { design, stops } = finished(all, true);
     return { design, remarks: [...remarks, ...stops.map((f) => inWords(f).say)] };
   });
 }

@@ -1,13 +1,18 @@
+import { catalogueOf } from '../catalogue/index.js';
 import { fanLoad, fanPlace, withRig, type Design } from '../design/index.js';
+import { boxBank, boxOfBank, unboxBank } from '../places/index.js';
 
-/** A design with the rig of a draft in the place of its own, and the fans that the draft gave to closed spaces which had none. */
+/** A design with the rig of a draft in the place of its own, the box round its bank, and the fans that the draft gave to closed spaces which had none. */
 export function takeDraft(design: Design, draft: Design): Design {
+  const catalogue = catalogueOf(design);
   const fans = Object.keys(draft.air).filter((zone) => !(zone in design.air));
   const of = <T>(all: Readonly<Record<string, T>>, keys: readonly string[]): Record<string, T> => Object.fromEntries(keys.flatMap((k) => (all[k] === undefined ? [] : [[k, all[k]]])));
-  return {
-    ...withRig(design, draft),
-    air: { ...design.air, ...of(draft.air, fans) },
-    loads: { ...design.loads, ...of(draft.loads, fans.map(fanLoad)) },
-    places: { ...design.places, ...of(draft.places, fans.map(fanPlace)) },
+  const bare = unboxBank(design, catalogue);
+  const next = {
+    ...withRig(bare, draft),
+    air: { ...bare.air, ...of(draft.air, fans) },
+    loads: { ...bare.loads, ...of(draft.loads, fans.map(fanLoad)) },
+    places: { ...bare.places, ...of(draft.places, fans.map(fanPlace)) },
   };
+  return boxOfBank(draft, catalogue) === null ? next : (boxBank(next, catalogue) ?? next);
 }

@@ -19,7 +19,17 @@ function afterIntake(intake: Intake): Design {
   return takeDraft(job, sound.design);
 }
 
+/** Drafts that a rule fires on, by rule, over all vehicles and uses. */
+const firesOn = new Map<string, number>();
+let drafted = 0;
+
 describe('a whole job from ten answers', () => {
+  afterAll(() => {
+    for (const [rule, n] of firesOn)
+      expect(n)
+        .withContext(`drafts of ${drafted} that ${rule} fires on`)
+        .toBeLessThanOrEqual(Math.max(3, drafted / 3));
+  });
   for (const { key, design } of DEMO_JOBS) {
     describe(`as ${design.brief.customer} would give them`, () => {
       const job = afterIntake(intakeOf(design));
@@ -78,6 +88,8 @@ describe('a whole job from ten answers', () => {
           );
           for (const draft of drafts) {
             const a = assess(takeDraft(job, draft.design), SHIPPED_CATALOGUE);
+            drafted++;
+            for (const rule of new Set(a.open.map((f) => f.rule))) firesOn.set(rule, (firesOn.get(rule) ?? 0) + 1);
             const stops = a.open.filter((f) => f.severity === 'stop').map((f) => f.rule);
             const what = `${vehicleKind} ${use} ${houseV} V ${draft.tier}`;
             expect(draft.stands ? stops : stops.filter((r) => r !== 'trip-runs-low'))

@@ -1,4 +1,6 @@
 import { chargerInputW, halfOf, type Catalogue } from '../catalogue/index.js';
+import { boxOfBank } from '../places/index.js';
+import { plant } from '../plant/index.js';
 import { type Design, supplyOf } from '../design/index.js';
 import { alternatorBudget, alternatorFor, alternatorOf, driveVolts, type SupplyFigures } from '../supply/index.js';
 
@@ -19,6 +21,15 @@ function nextCharger(design: Design, catalogue: Catalogue, { bank }: SupplyFigur
   return over ? [`the largest charger that this alternator feeds: ${larger.outputA} A wants one of ${Math.ceil(alternatorFor(roadA, vehicleA) / 5) * 5} A`] : [];
 }
 
+/** What stands beside the supply, and why. */
+function built(design: Design, catalogue: Catalogue): readonly string[] {
+  const blocks = plant(design, catalogue).distribution.flatMap((d) => (d.part?.kind === 'fuse-block' ? [d.part] : []));
+  return [
+    ...(blocks.some((b) => b.holds === 'cartridge') ? ['cartridges, not blades: a short of this bank is more than a blade breaks; the shop rules may let blades stay behind the main fuse'] : []),
+    ...(boxOfBank(design, catalogue) === null ? [] : ['the battery in a sealed box vented outside: people sit or sleep around it']),
+  ];
+}
+
 /** Why a draft is as it is, in a few lines. */
 export function whys(design: Design, catalogue: Catalogue, f: SupplyFigures): readonly string[] {
   const { settings } = design;
@@ -33,5 +44,6 @@ export function whys(design: Design, catalogue: Catalogue, f: SupplyFigures): re
       : 'no panels: driving or mains covers it',
     ...(supply.sun.portable ? ['folding panels when parked: the roof and the charger do not carry this trip'] : []),
     ...nextCharger(design, catalogue, f),
+    ...built(design, catalogue),
   ];
 }

@@ -33,8 +33,8 @@ export class ShopRulesFields {
   protected readonly drops = ['by purpose', '5 % everywhere'] as const;
   protected readonly charts = ['rested', 'loaded'] as const;
   protected readonly chartWords = (c: ShopRules['voltsChart']): string => (c === 'rested' ? 'rested four hours' : 'lightly loaded, 0.2 V lower');
-  protected readonly backups = ['look', 'stop'] as const;
-  protected readonly backupWords = (s: ShopRules['backup']): string => (s === 'look' ? 'may stay, looked at' : 'not to be built');
+  protected readonly backups = ['note', 'look', 'stop'] as const;
+  protected readonly backupWords = (s: ShopRules['backup']): string => ({ note: 'usual here, drafts take blades', look: 'looked at, drafts avoid it', stop: 'not to be built' })[s];
   protected readonly customs = [
     { key: 'loadMm2', name: 'Smallest cable of a load', unit: 'mm²', min: 0.5, max: 10 },
     { key: 'coldMm2', name: 'of a fridge or freezer', unit: 'mm²', min: 0.5, max: 10 },

@@ -1,7 +1,7 @@
 import type { BatteryPart, Catalogue } from '../catalogue/index.js';
 import type { Design, Zone } from '../design/index.js';
 import { outsideDiameterMm } from '../cable/index.js';
-import { boxesOf, type Gear, restraints, STRAP_N } from '../places/index.js';
+import { boxesOf, type Gear, openSides, restraints, STRAP_N } from '../places/index.js';
 import { runDiametersMm, type LayoutFigures, type SizedRun } from '../routes/index.js';
 import { boxMiddle, vehicleOf } from '../vehicle/index.js';
 import { glandFor } from './glands.js';
@@ -63,11 +63,13 @@ export function enclosuresOf(design: Design, catalogue: Catalogue, gear: readonl
     const batteries = batteriesIn(design, catalogue, within);
     const vent = batteries.length ? ventFor(batteries) : null;
     const middle = boxMiddle(zone.box);
-    const way = vehicle.ways.find((w) => w.b === `${zone.id}-hole`);
-    const from = vehicle.waypoints.find((w) => w.id === way?.a)?.at ?? middle;
+    const hole = vehicle.waypoints.find((w) => w.id === `${zone.id}-hole`);
+    const from = hole?.at ?? middle;
     const size: Readonly<Record<Axis, number>> = { x: zone.box.l, y: zone.box.w, z: zone.box.h };
     const towards = { x: (from.x - middle.x) / size.x, y: (from.y - middle.y) / size.y, z: (from.z - middle.z) / size.z };
-    const { sheets, left } = cutSheets(zone.box, face.normal, entries, vent, towards);
+    const room = vehicle.zones.find((z) => z.id === hole?.zone);
+    const beside = gear.flatMap((g) => (g.zone === room?.id ? [g.box] : []));
+    const { sheets, left } = cutSheets(zone.box, face.normal, entries, vent, towards, openSides(zone.box, face.normal, room?.box ?? zone.box, beside));
     const [hold] = restraints(within);
     const isolators = within.filter((g) => g.ref.in === 'switchgear' && design.switchgear[g.ref.id]?.does === 'main switch');
     const enclosure: Omit<Enclosure, 'points'> = {

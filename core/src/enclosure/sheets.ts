@@ -39,6 +39,7 @@ const LOW_MM = 40;
 
 const NAMES: Readonly<Record<Normal, string>> = { '-x': 'front side', '+x': 'rear side', '-y': 'left side', '+y': 'right side', '-z': 'bottom', '+z': 'top' };
 const AXES: readonly Axis[] = ['x', 'y', 'z'];
+const NORMALS: readonly Normal[] = ['-x', '+x', '-y', '+y', '-z', '+z'];
 const OPPOSITE: Readonly<Record<Normal, Normal>> = { '+x': '-x', '-x': '+x', '+y': '-y', '-y': '+y', '+z': '-z', '-z': '+z' };
 export const axisOf = (n: Normal): Axis => n[1] as Axis;
 const inside = (box: Box): Readonly<Record<Axis, number>> => ({ x: box.l, y: box.w, z: box.h });
@@ -91,25 +92,27 @@ export function layGlands(entries: readonly Entry[], wMm: number, hMm: number): 
   return { holes, left: entries.slice(done) };
 }
 
-/** Sides that cable and air may come through, best first: that towards where cable comes from, then its neighbours, the opposite one last. */
+/** Sides beside lid and back, best for cable first: that towards where cable comes from, then its neighbours, the opposite one last. */
 export function sidesFor(lid: Normal, towards: Readonly<Record<Axis, number>>): readonly Normal[] {
   const all = (['-x', '+x', '-y', '+y', '-z', '+z'] as const).filter((n) => axisOf(n) !== axisOf(lid));
   const score = (n: Normal): number => towards[axisOf(n)] * (n.startsWith('+') ? 1 : -1);
   return [...all].sort((a, b) => score(b) - score(a));
 }
 
-/** What a box is cut from, with every hole: lid, back, and four sides; the lid is away from the wall that the box stands on. `left`: cables for whose glands no side has room. */
+/** What a box is cut from, with every hole: lid, back, and four sides; the lid is away from the wall that the box stands on. `open`: sides that nothing stands against; `left`: cables for whose glands none of them has room. */
 export function cutSheets(
   box: Box,
   lid: Normal,
   entries: readonly Entry[],
   vent: Vent | null,
   towards: Readonly<Record<Axis, number>>,
+  open: readonly Normal[] = NORMALS,
 ): { readonly sheets: readonly Sheet[]; readonly left: readonly Entry[] } {
   const sizes = sizesOf(box, axisOf(lid));
   const sides = sidesFor(lid, towards);
   // Air comes in where no cable does, and where low is low.
-  const upright = [...sides].reverse().filter((n) => axisOf(n) !== 'z');
+  const through = sides.filter((n) => open.includes(n));
+  const upright = [...through].reverse().filter((n) => axisOf(n) !== 'z');
   const aired = vent ? upright.slice(0, vent.count) : [];
   const holes = new Map<Normal, readonly SheetHole[]>();
   aired.forEach((side, i) => {
@@ -118,7 +121,7 @@ export function cutSheets(
     holes.set(side, [{ name: vent!.kind === 'ducts' ? (i === 0 ? 'air in' : 'air out') : vent!.kind, kind: 'vent', x: w / 2, y, diameterMm: vent!.holeMm }]);
   });
   let left = entries;
-  for (const side of sides.filter((n) => !aired.includes(n))) {
+  for (const side of through.filter((n) => !aired.includes(n))) {
     if (!left.length) break;
     const laid = layGlands(left, ...sizes[axisOf(side)]);
     if (laid.holes.length) holes.set(side, laid.holes);

@@ -3,7 +3,7 @@ import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { readDesign, type Design } from '../design/index.js';
 import { boxesMeet, vehicleOf, vehicleTroubles } from '../vehicle/index.js';
-import { boxGear, boxesOf, unboxGear, type BoxWanted } from './index.js';
+import { boxGear, boxesOf, holeIn, openSides, sideTowards, unboxGear, type BoxWanted } from './index.js';
 
 const plain: BoxWanted = { name: '', weather: 'dry', airMm: 40, sealed: false };
 /** As a draft sets it down: nothing of it placed by hand. */
@@ -84,5 +84,26 @@ describe('a box round gear', () => {
     expect(refusal(d, ['starting'])).toMatch(/starting battery stays as it is/);
     expect(refusal(d, ['house', wall.id])).toMatch(/a box goes round gear on one face/);
     expect(refusal(boxed(d, ['house']), ['house'])).toMatch(/is in the box of the house battery already/);
+  });
+});
+
+describe('the sides of a box that cables may come through', () => {
+  const box = { x: 1000, y: 1000, z: 0, l: 500, w: 300, h: 300 };
+  const room = { x: 1000, y: 0, z: 0, l: 3000, w: 2000, h: 1500 };
+  it('are neither its lid nor its back, nor one that stands at a wall', () => expect(openSides(box, '+z', room, [])).toEqual(['+x', '-y', '+y']));
+  it('want room before their middle; what covers an end alone is not in the way', () => {
+    const at = (x: number, l: number) => ({ x, y: 1310, z: 0, l, w: 200, h: 200 });
+    expect(openSides(box, '+z', room, [at(1000, 100)])).toContain('+y');
+    expect(openSides(box, '+z', room, [at(1000, 300)])).not.toContain('+y');
+  });
+  it('are taken by what the cables lead to, at the height where they leave the gear', () => {
+    const leaves = { x: 1250, y: 1150, z: 220 };
+    expect(sideTowards(['+x', '-y', '+y'], leaves, { x: 1200, y: 200, z: 900 })).toBe('-y');
+    expect(holeIn(box, '-y', leaves)).toEqual({ x: 1250, y: 1000, z: 220 });
+  });
+  it('have room of their own kept before the one that is taken, which goes with the box', () => {
+    const d = boxed(drafted('vet'), ['house']);
+    expect(d.vehicle!.keep.map((k) => k.id)).toEqual(jasmine.arrayContaining(['box-1', 'box-1-glands']));
+    expect(unboxGear(d, 'box-1').vehicle!.keep).toEqual(vehicleOf(drafted('vet')).keep);
   });
 });

@@ -1,6 +1,7 @@
 import type { Catalogue } from '../catalogue/index.js';
-import { fanLoad, type Box, type Design, type Face, type Point, type Vehicle, type Weather, type Zone } from '../design/index.js';
+import { fanLoad, type Design, type Face, type Point, type Vehicle, type Weather, type Zone } from '../design/index.js';
 import { boxMiddle, faceBox, onFace, straightMm, vehicleOf } from '../vehicle/index.js';
+import { before, holeIn, openSides, sideTowards } from './box-sides.js';
 import { draftGear } from './draft.js';
 import { depthOf, type Gear } from './gear.js';
 
@@ -21,8 +22,6 @@ export type Boxed = { readonly ok: true; readonly design: Design } | { readonly 
 const LUG_MM = 120;
 /** Cable that a bend into the gland takes beside the straight way, mm. */
 const GLAND_MM = 80;
-/** Middle of a gland from the edge of its side, mm. */
-const GLAND_EDGE_MM = 40;
 
 /** What a thing takes of its face with its air and the room of its cables, mm; none of it off the face. */
 function roomOf(g: Gear, face: Face, airMm: number): readonly [u0: number, v0: number, u1: number, v1: number, outMm: number] {
@@ -45,16 +44,6 @@ function entryOf(vehicle: Vehicle, zone: Zone, at: ReturnType<typeof boxMiddle>)
   const here = vehicle.waypoints.filter((w) => w.zone === zone.id);
   const from = here.length ? here : vehicle.waypoints.filter((w) => w.carrier === zone.carrier);
   return [...from].sort((a, b) => straightMm(a.at, at) - straightMm(b.at, at))[0] ?? null;
-}
-
-/** Where cables go through the wall: at the height where they leave the gear, in the side that faces what most of them lead to; never in the lid. */
-function holeOf(box: Box, face: Face, leaves: Point, to: Point): Point {
-  const size = { x: box.l, y: box.w, z: box.h };
-  const inBox = (a: 'x' | 'y' | 'z'): number => Math.min(Math.max(leaves[a], box[a] + GLAND_EDGE_MM), box[a] + size[a] - GLAND_EDGE_MM);
-  const at = { x: inBox('x'), y: inBox('y'), z: inBox('z') };
-  const sides = (['x', 'y', 'z'] as const).filter((a) => !face.normal.endsWith(a)).sort((a, b) => Math.abs(to[b] - at[b]) - Math.abs(to[a] - at[a]));
-  const side = sides[0]!;
-  return { ...at, [side]: to[side] > at[side] ? box[side] + size[side] : box[side] };
 }
 
 /** What cables of boxed gear lead to: bus bars and blocks of the same room, else whatever else is there; null: nothing. */
@@ -99,7 +88,11 @@ export function boxGear(design: Design, catalogue: Catalogue, ids: readonly stri
   vehicle.keep.push({ id, name, box, round: id });
   const from = entryOf(vehicle, zone, boxMiddle(box));
   const to = leadsTo(all, zone.id, ids) ?? from?.at;
-  const at = to ? holeOf(box, face, first.terminal, to) : boxMiddle(box);
+  // Drafted gear makes room for the glands; what was put where it is does not.
+  const firm = all.flatMap((g) => (g.zone === zone.id && !ids.includes(g.id) && (g.placed || g.role === 'there' || g.role === 'starting') ? [g.box] : []));
+  const side = to ? sideTowards(openSides(box, face.normal, zone.box, firm), first.terminal, to) : undefined;
+  const at = side ? holeIn(box, side, first.terminal) : boxMiddle(box);
+  if (side) vehicle.keep.push({ id: `${id}-glands`, name: `glands of ${name}`, box: before(box, face.normal, side) });
   // Cable comes to the hole straight from its own gear in the room, and from elsewhere by the nearest known point.
   const hole = `${id}-hole`;
   const plain = { ambientC: zone.ambientC, hazards: [], conduit: false, movingMm: 0, coupling: false };
@@ -125,7 +118,7 @@ export function unboxGear(design: Design, zone: string): Design {
     ...whole,
     zones: without(whole.zones, (z) => z.id === zone),
     faces: without(whole.faces, (f) => f.zone === zone),
-    keep: without(whole.keep, (k) => k.round === zone),
+    keep: without(whole.keep, (k) => k.round === zone || k.id === `${zone}-glands`),
     waypoints: without(whole.waypoints, (w) => ends.has(w.id)),
     ways: without(whole.ways, (w) => ends.has(w.a) || ends.has(w.b)),
   };

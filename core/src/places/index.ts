@@ -1,6 +1,7 @@
 export * from './battery-box.js';
 export * from './board.js';
 export * from './bodies.js';
+export * from './box-sides.js';
 export * from './boxed.js';
 export * from './checks.js';
 export * from './draft.js';

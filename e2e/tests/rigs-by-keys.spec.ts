@@ -15,8 +15,16 @@ async function chooseByKeys(page: Page, name: string, words: string): Promise<vo
   const select = page.locator(`nz-select[aria-label="${name}"]`);
   await tabTo(page, select);
   await page.keyboard.press('ArrowDown');
-  const entry = page.locator('nz-option-item').filter({ hasText: words }).first();
-  for (let i = 0; i < 60 && !(await entry.evaluate((e) => e.classList.contains('ant-select-item-option-active'))); i++) await page.keyboard.press('ArrowDown');
+  const active = page.locator('.ant-select-item-option-active');
+  await expect(active).toBeVisible();
+  // A key acts a frame later: whoever presses on at once runs past the entry.
+  for (let i = 0; i < 60; i++) {
+    const now = await active.innerText();
+    if (now.includes(words)) break;
+    await page.keyboard.press('ArrowDown');
+    await expect(active).not.toHaveText(now);
+  }
+  await expect(active).toContainText(words);
   await page.keyboard.press('Enter');
 }
 
@@ -76,6 +84,6 @@ test('from nothing, by keys alone: a camper with one charger for vehicle, sun an
     await expect(page.locator('main')).not.toContainText('no size');
     await page.keyboard.press('7');
     await expect(page.getByRole('heading', { name: 'Checks', level: 1 })).toBeVisible();
-    await expect(page.locator('mx-tell-tales')).toContainText('0 to stop');
+    await expect(page.locator('mx-tell-tales')).toContainText(/\b0 to stop|nothing open/);
   });
 });

@@ -15,12 +15,11 @@ export const compartmentHot: Rule = {
         at: { stage: 'places' as const, about: h.zone },
         values: { zone: h.name, watts: Math.round(h.heatW), rise: Math.round(h.riseK), flow: Math.ceil(h.fanM3h), thermostat: fansFor(h).fromC, fans: h.air ? 1 : 0, from: h.from.join(', ') },
       })),
-  presses: ({ at }, { design, vehicle, layout }) => {
+  presses: ({ at }, { design, layout }) => {
     const h = layout.heat.find((x) => x.zone === at.about);
     if (!h) return [];
     const fans = fansFor(h);
-    const usual = !vehicle.zones.find((z) => z.id === h.zone)?.people;
-    return [{ ...press(design, `Fit a fan of ${fans.outM3h} m³/h`, (d) => fitFans(d, h, { ...fans, inM3h: h.air?.inM3h ?? 0 })), usual }];
+    return [{ ...press(design, `Fit a fan of ${fans.outM3h} m³/h`, (d) => fitFans(d, h, { ...fans, inM3h: h.air?.inM3h ?? 0 })), usual: true }];
   },
   say: (v) => `${v['from']} warm the ${v['zone']} by ${v['rise']} K at full output (${v['watts']} W)${v['fans'] ? ', with the fans that it has' : ''}.`,
   fix: (v) => `A fan of ${v['flow']} m³/h behind a filter, thermostat ${v['thermostat']} °C, inlet low, outlet high and outside; or part the gear.`,

@@ -1,9 +1,10 @@
 import { DEMO_JOBS } from '../demo/index.js';
 import { assess } from '../assess/index.js';
+import { inWords } from '../rules/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
-import { copyDesign, type Design } from '../design/index.js';
+import { copyDesign, type Design, OWN } from '../design/index.js';
 import { doCommands } from '../commands/index.js';
-import { difference } from './index.js';
+import { difference, whatWouldChange } from './index.js';
 import { fieldWords, valueWords } from './words.js';
 
 const vet = (): Design => copyDesign(DEMO_JOBS.find((j) => j.key === 'vet')!.design);
@@ -76,5 +77,31 @@ describe('the words of a field and a value', () => {
     const none = (): null => null;
     expect([undefined, '', true, 7.425, 12, [1, 2], { a: 1 }].map((v) => valueWords(v, 'm', none))).toEqual(['none', 'empty', 'yes', '7.42 m', '12 m', '2 entries', 'set']);
     expect(valueWords('bat-1', '', () => 'A battery')).toBe('A battery');
+  });
+});
+
+describe('what a press would change', () => {
+  const backedUp = () => assess(vet(), SHIPPED_CATALOGUE).open.find((f) => f.rule === 'fuse-cannot-break')!;
+  it('is what the edit then does: what it ends, what it costs, and every cable and fuse that it makes another', () => {
+    const d = whatWouldChange(vet(), OWN, backedUp().presses[0]!.patch);
+    if (typeof d === 'string') throw new Error(d);
+    expect(d.gone).toEqual([inWords(backedUp()).say]);
+    const parts = d.figures.find((f) => f.what === 'Parts')!;
+    expect(Number(parts.to)).toBeGreaterThan(Number(parts.from));
+  });
+  it('tells a thicker cable by its run', () => {
+    const [run] = assess(vet(), SHIPPED_CATALOGUE).runs;
+    const d = whatWouldChange(vet(), OWN, [{ op: 'add', path: `/runs/${run!.spec.id}`, value: { areaMm2: 70 } }]);
+    if (typeof d === 'string') throw new Error(d);
+    expect(d.cables.find((c) => c.what === run!.spec.name && c.unit === 'mm²')!.to).toBe('70');
+  });
+  it('is seen in the vehicle that it is made in', () => {
+    const made = doCommands(vet(), [{ do: 'addVehicle', with: { id: 'camper', vehicleKind: 'camper' } }]);
+    if (!made.ok) throw new Error(made.message);
+    const d = whatWouldChange(made.design, 'camper', [{ op: 'replace', path: '/supply/houseV', value: 24 }]);
+    expect(typeof d === 'string' ? d : said(d).join()).toContain('24');
+  });
+  it('is refused in words where the edit cannot be made', () => {
+    expect(whatWouldChange(vet(), OWN, [{ op: 'replace', path: '/supply/houseV', value: 13 }])).toContain('houseV');
   });
 });

@@ -2,7 +2,7 @@ import type { Assessment, TellTales } from '../assess/index.js';
 import { catalogueOf } from '../catalogue/index.js';
 import { assessIn } from '../couplings/index.js';
 import { type Design, OWN, vehicleIds } from '../design/index.js';
-import { figure } from '../quantity/index.js';
+import { figure, rating } from '../quantity/index.js';
 import { type Finding, inWords } from '../rules/index.js';
 import { type Changed, changedValues } from './changed.js';
 
@@ -18,6 +18,8 @@ export interface Moved {
 export interface Difference {
   readonly changed: readonly Changed[];
   readonly figures: readonly Moved[];
+  /** Runs whose cable or fuse is another one; – where there is none. */
+  readonly cables: readonly Moved[];
   readonly came: readonly string[];
   readonly gone: readonly string[];
 }
@@ -41,6 +43,23 @@ function moved(a: Assessment, b: Assessment): Moved[] {
   return [...rows, price];
 }
 
+/** Cable and fuse of every run that has them. */
+const sizes = ({ runs }: Assessment): ReadonlyMap<string, { readonly name: string; readonly mm2: number; readonly fuseA: number }> =>
+  new Map(runs.flatMap((r) => (r.ok ? [[r.spec.id, { name: r.spec.name, mm2: r.figures.areaMm2, fuseA: r.figures.fuseA }] as const] : [])));
+
+function resized(a: Assessment, b: Assessment): Moved[] {
+  const [was, is] = [sizes(a), sizes(b)];
+  const said = (value: number | undefined): string => (value === undefined ? '–' : rating(value));
+  return [...new Set([...was.keys(), ...is.keys()])].flatMap((id) => {
+    const [x, y] = [was.get(id), is.get(id)];
+    const { name } = (y ?? x)!;
+    return [
+      { what: name, unit: 'mm²', from: said(x?.mm2), to: said(y?.mm2) },
+      { what: `${name}, fuse`, unit: 'A', from: said(x?.fuseA), to: said(y?.fuseA) },
+    ].filter((m) => m.from !== m.to);
+  });
+}
+
 /**
  * What changed from one document of a job to another, seen in one vehicle: values in words, the tell-tales of both, and
  * the findings that came and went. A vehicle that one of them lacks is seen through the first.
@@ -57,6 +76,7 @@ export function difference(before: Design, after: Design, vehicle: string = OWN)
   return {
     changed: changedValues({ before, after, a, b, catalogue: catalogueOf(after) }),
     figures: moved(a, b),
+    cables: resized(a, b),
     came: b.open.filter((f) => !was.has(f.key)).map(say),
     gone: a.open.filter((f) => !is.has(f.key)).map(say),
   };

@@ -14,6 +14,11 @@ describe('the checks stage', () => {
     expect(heads[0]).toBe('What can burn');
     expect(new Set(heads).size).toBe(heads.length);
     for (const part of ['Why it matters', 'What to do', 'What it rests on']) expect(element.textContent).toContain(part);
+    // Before it is pressed one sees what it would change.
+    await settle();
+    const would = element.querySelector('mx-would-change')!.textContent!;
+    expect(would).toContain('ends this finding');
+    expect(would).toContain('Parts');
     // What the program can mend it mends at a press, as an edit like any other.
     await click(button(element, 'Take the cartridge fuse board'));
     await settle();

@@ -10,6 +10,7 @@ import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { SelectionService } from '../services/selection.service';
 import { SessionService } from '../services/session.service';
+import { WouldChange } from './would-change';
 
 const HARM_WORDS: Readonly<Record<Harm, string>> = {
   fire: 'What can burn',
@@ -23,7 +24,7 @@ const HARM_WORDS: Readonly<Record<Harm, string>> = {
 /** Every rule in one list: what is found, why it matters, what to do, and what was accepted by whom. */
 @Component({
   selector: 'mx-findings',
-  imports: [FormsModule, RouterLink, NzInputModule, Mark, Comments],
+  imports: [FormsModule, RouterLink, NzInputModule, Mark, Comments, WouldChange],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './findings.html',
   styleUrl: './findings.less',

@@ -31,7 +31,7 @@ class Desk {
 }
 
 /** What is asked while someone moves a slider or switch. */
-const QUICK: readonly AnalysisAsk['what'][] = ['what if', 'state', 'protection', 'kept', 'joined trip'];
+const QUICK: readonly AnalysisAsk['what'][] = ['what if', 'state', 'protection', 'kept', 'joined trip', 'would change'];
 
 /** Asks the worker about a design. What a slider asks has a worker of its own, so that it never waits behind a long answer. */
 @Injectable({ providedIn: 'root' })

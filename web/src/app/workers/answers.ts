@@ -53,6 +53,7 @@ import {
   sweep,
   type Sweep,
   type Intake,
+  type Patch,
   testPlan,
   type TestPlan,
   threeDrafts,
@@ -60,6 +61,7 @@ import {
   type TripResult,
   type WhatIf,
   whatHelps,
+  whatWouldChange,
 } from '@meridex/core';
 
 /** What can be asked about a design, beyond its assessment. */
@@ -82,6 +84,7 @@ export type AnalysisAsk =
   | { readonly what: 'fault search'; readonly design: Design; readonly known: Known }
   | { readonly what: 'riddle'; readonly design: Design; readonly seed: number; readonly level: Level }
   | { readonly what: 'difference'; readonly before: Design; readonly after: Design; readonly vehicle: string }
+  | { readonly what: 'would change'; readonly job: Design; readonly vehicle: string; readonly patch: Patch }
   | { readonly what: 'test plan'; readonly design: Design }
   | { readonly what: 'what if'; readonly design: Design; readonly change: WhatIf };
 
@@ -123,6 +126,7 @@ export interface AnalysisAnswers {
   readonly 'fault search': Search | null;
   readonly riddle: Riddle | null;
   readonly difference: Difference;
+  readonly 'would change': Difference | string;
   readonly 'test plan': TestPlan | null;
   readonly 'what if': TripResult | null;
 }
@@ -189,6 +193,8 @@ export function answerAnalysis(ask: AnalysisAsk): AnalysisAnswers[AnalysisAsk['w
     }
     case 'difference':
       return difference(ask.before, ask.after, ask.vehicle);
+    case 'would change':
+      return whatWouldChange(ask.job, ask.vehicle, ask.patch);
     case 'test plan':
       return testPlan(ask.design, catalogueOf(ask.design));
     case 'what if':

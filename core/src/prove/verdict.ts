@@ -20,7 +20,7 @@ export interface Expected {
   readonly dropV: number;
   /** Highest volts that any source on this circuit can give, with the meters' tolerances; null where nothing bounds it. */
   readonly mostV: number | null;
-  readonly unit: 'V' | 'A';
+  readonly unit: 'V' | 'A' | '°C';
   /** Run that feeds it, by name; null for a battery's own posts. */
   readonly run: string | null;
   /** Share of the drop (of the figure itself in amps) by which the model may be off, where it is not the usual one. */

@@ -7,6 +7,7 @@ import { fromInlet } from '../plant/index.js';
 import type { ProveRow } from '../prove/index.js';
 import { sentence } from '../quantity/index.js';
 import { asOwned, type Meters, readingTolerance } from '../verdicts/index.js';
+import { setPoints } from './set-points.js';
 import { asPlanned, lookFor, moreProbes, type PlanProbe, STANDS, type Stand } from './more.js';
 
 /** A bank is charged with what it takes only while it is well below full. */
@@ -89,7 +90,8 @@ function convertsOf(plan: NonNullable<ReturnType<typeof circuitPlan>>, there: Re
 }
 
 /**
- * Everything to read on a rig before it goes out, beyond each circuit alone: at rest, under load, by each source, held.
+ * Everything to read on a rig before it goes out, beyond each circuit alone: at rest, under load, by each source, held, and
+ * what switches by itself at its set points.
  * What each should show comes from the network solved in that state; null while the design has no circuit.
  */
 export function testPlan(design: Design, catalogue: Catalogue): TestPlan | null {
@@ -103,5 +105,6 @@ export function testPlan(design: Design, catalogue: Catalogue): TestPlan | null 
     const s = asked.length ? settle(plan, { ...stand.state, mains: stand.state.mains && mains }) : null;
     return s?.ok ? [{ id: stand.id, words: stand.words, minutes: stand.minutes, also: stand.also, rows: asked.map((p) => rowOf(p, stand, s)) }] : [];
   });
-  return { groups, converters: convertsOf(plan, new Set(groups.flatMap((g) => g.rows.map((r) => r.id)))), meters };
+  const points = setPoints(design, catalogue, plan.plant, meters);
+  return { groups: [...groups, ...(points ? [points] : [])], converters: convertsOf(plan, new Set(groups.flatMap((g) => g.rows.map((r) => r.id)))), meters };
 }

@@ -22,7 +22,7 @@ describe('the test plan', () => {
   });
 
   it('brings a rig up in order: still, loaded, each source alone, held', () => {
-    expect(vet.groups.map((g) => g.id)).toEqual(['rest', 'loads', 'idle', 'engine', 'sun', 'full']);
+    expect(vet.groups.map((g) => g.id)).toEqual(['rest', 'loads', 'idle', 'engine', 'sun', 'full', 'set points']);
     expect(planOf(demo('bookmobile')).groups.map((g) => g.id)).toContain('mains');
   });
   it('has every reading once, in words, with a tolerance, in every demo job', () => {
@@ -97,5 +97,22 @@ describe('the test plan', () => {
     const plan = planOf(d);
     for (const stand of ['idle', 'engine', 'full']) expect(plan.groups.map((g) => g.id)).not.toContain(stand);
     expect(plan.converters).toEqual([]);
+  });
+  it('reads what switches by itself at its set point: isolator, disconnect, fan', () => {
+    const bees = demo('bees');
+    bees.air['box'] = { outM3h: 60, inM3h: 60, fromC: 40 };
+    const points = groupOf(planOf(bees), 'set points');
+    const part = SHIPPED_CATALOGUE.find('isolator', Object.values(bees.links)[0]!.part)!;
+    const at = (id: string): TestRow => points.rows.find((r) => r.id.startsWith(id))!;
+    expect([at('set.closes:').expected, at('set.fan:box').expected, at('set.fan:box').unit]).toEqual([part.closeV, 40, '°C']);
+    expect(at('set.fan:box').where).toContain('under-tray box');
+    const says = (id: string, value: number): readonly string[] => {
+      const j = judgeRow(at(id), points, { [at(id).id]: value })!;
+      return [j.verdict, j.say];
+    };
+    expect(says('set.fan:box', 42)[0]).toBe('agrees');
+    expect(says('set.fan:box', 55)).toEqual(['off', jasmine.stringContaining('thermostat’s bulb')]);
+    expect(says('set.closes:', part.closeV + 0.1)[0]).toBe('agrees');
+    expect(says('set.closes:', part.closeV - 0.9)).toEqual(['off', jasmine.stringContaining('sense lead')]);
   });
 });

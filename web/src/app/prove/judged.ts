@@ -38,6 +38,7 @@ const NAMES: Readonly<Record<string, string>> = {
   sun: 'By the sun',
   mains: 'On mains',
   full: 'Nearly full',
+  'set points': 'At its set points',
 };
 export const ALONE = 'alone';
 

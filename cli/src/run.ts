@@ -146,7 +146,7 @@ function expected(design: Design, a: Assessment): Outcome {
       id,
       where,
       state,
-      meter: meter.kind,
+      meter: unit === '°C' ? 'thermometer' : meter.kind,
       unit,
       expected: value,
       tolerance,

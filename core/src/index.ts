@@ -41,6 +41,7 @@ export * from './verdicts/index.js';
 export * from './fault-finder/index.js';
 export * from './faults/index.js';
 export * from './changes/index.js';
+export * from './care/index.js';
 export * from './test-plan/index.js';
 export * from './cutting/index.js';
 export * from './build-order/index.js';

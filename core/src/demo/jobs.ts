@@ -7,6 +7,8 @@ export interface DemoJob {
   readonly design: Design;
   /** Days from the day the demo is loaded to the promised day. */
   readonly promisedInDays: number;
+  /** Days since it left the workshop; none: it is there still. */
+  readonly leftDaysAgo?: number;
   readonly state: 'planning' | 'quoted' | 'fitting' | 'sign-off' | 'handed over' | 'in service';
   readonly note: string;
   /** Share of the fitting steps that are ticked, and whether readings were taken. */
@@ -166,6 +168,7 @@ const survey: DemoJob = {
 const bees: DemoJob = {
   key: 'bees',
   promisedInDays: 51,
+  leftDaysAgo: 25,
   state: 'handed over',
   note: 'first service: re-tighten the joints',
   tickedShare: 1,
@@ -244,6 +247,7 @@ const cinema: DemoJob = {
 const playgroup: DemoJob = {
   key: 'playgroup',
   promisedInDays: 16,
+  leftDaysAgo: 200,
   state: 'in service',
   note: 'fault: pump stops at dusk',
   tickedShare: 1,

@@ -15,6 +15,7 @@ export function blankDesign(customer: string): Design {
       trip: { region: 'wirrabel-plain', month: 1, latitudeDeg: -33, ambientC: 30, days: 6, drivingH: 3, parkedDays: 1, mainsH: 0, mainsNights: 'never', dayEdits: {} },
       payloadLeftKg: null,
       budget: null,
+      careFrom: null,
       existing: {},
       traces: {},
       notes: '',

@@ -107,6 +107,8 @@ export const briefSchema = z.object({
   payloadLeftKg: z.number().min(0).max(20000).nullable(),
   /** Most that the parts may cost, in whole currency units; null: not said. */
   budget: z.number().min(0).max(1e6).nullable(),
+  /** Day from which care is counted: it left the workshop; null: it has not. */
+  careFrom: z.iso.date({ message: 'a day such as 2026-12-03 is accepted' }).nullable().default(null),
   existing: z.record(z.string(), existingSchema),
   traces: z.record(z.string(), traceSchema),
   notes: text(4000),

@@ -23,6 +23,7 @@ export function likeJob(design: Design, customer: string, copied: boolean): Desi
   for (const of of [like, ...Object.values(like.vehicles)]) {
     of.brief.plate = '';
     of.brief.notes = '';
+    of.brief.careFrom = null;
     of.accepted = {};
     of.mains = nothingSaid();
   }

@@ -1,2 +1,3 @@
 export * from './judge.js';
-export { FULL_FROM_PERCENT, testPlan, type TestGroup, type TestPlan, type TestRow } from './plan.js';
+export { FULL_FROM_PERCENT, testPlan, type TestPlan } from './plan.js';
+export type { TestGroup, TestRow } from './rows.js';

@@ -4,9 +4,9 @@ import { circuitPlan, settle, type SettledState } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
 import { probesThatProve } from '../faults/index.js';
 import { fromInlet } from '../plant/index.js';
-import type { ProveRow } from '../prove/index.js';
 import { sentence } from '../quantity/index.js';
 import { asOwned, type Meters, readingTolerance } from '../verdicts/index.js';
+import type { TestGroup, TestRow } from './rows.js';
 import { setPoints } from './set-points.js';
 import { asPlanned, lookFor, moreProbes, type PlanProbe, STANDS, type Stand } from './more.js';
 
@@ -17,24 +17,6 @@ const SUN_BELOW_WM2 = 700;
 
 /** What no meter shows, V or A. */
 const LEAST = 1e-3;
-
-/** A reading to take, in its place and state, with what it should be. */
-export interface TestRow extends ProveRow {
-  readonly minutes: number;
-  /** Run or gear where it is taken. */
-  readonly about: string;
-}
-
-/** Readings that are taken while things stand one way. */
-export interface TestGroup {
-  readonly id: string;
-  /** How things must stand. */
-  readonly words: string;
-  readonly minutes: number;
-  /** What is to be written down beside: the bank's charge, the light. */
-  readonly also: Stand['also'];
-  readonly rows: readonly TestRow[];
-}
 
 /** A charger whose four readings are judged together: rows of volts and amps on both sides. */
 export interface Converts {

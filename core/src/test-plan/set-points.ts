@@ -4,7 +4,7 @@ import { type Plant } from '../plant/index.js';
 import { bankOf, distributionOf } from '../supply/index.js';
 import { type Meters, readingTolerance } from '../verdicts/index.js';
 import { vehicleOf } from '../vehicle/index.js';
-import type { TestGroup, TestRow } from './plan.js';
+import type { TestGroup, TestRow } from './rows.js';
 
 /** What a relay, a disconnect and a thermostat keep to where their makers say nothing: V a 12 V battery, and °C with the thermometer. */
 const KEEPS_TO = { volt: 0.1, celsius: 3 } as const;

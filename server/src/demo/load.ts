@@ -23,7 +23,9 @@ function madeUp(expected: number, index: number, faulty: boolean): number {
 
 async function loadJob(tx: Tx, workshopId: string, demo: DemoJob): Promise<void> {
   const promisedOn = dayIn(demo.promisedInDays);
-  const jobId = await createJob(tx, workshopId, DEMO.name, { customer: demo.design.brief.customer, promisedOn, design: demo.design, state: demo.state, note: demo.note });
+  const careFrom = demo.leftDaysAgo === undefined ? null : dayIn(-demo.leftDaysAgo);
+  const design = { ...demo.design, brief: { ...demo.design.brief, careFrom } };
+  const jobId = await createJob(tx, workshopId, DEMO.name, { customer: design.brief.customer, promisedOn, design, state: demo.state, note: demo.note });
   const a = assess(demo.design, catalogueOf(demo.design));
   for (const step of a.fit.slice(0, Math.floor(demo.tickedShare * a.fit.length))) await keepTick(tx, workshopId, jobId, { id: crypto.randomUUID(), stepId: step.id, done: true, author: DEMO.name });
   if (demo.readings === 'none') return;

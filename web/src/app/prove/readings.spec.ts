@@ -77,6 +77,7 @@ describe('the prove stage', () => {
       'Engine up',
       'By the sun',
       'Nearly full',
+      'At its set points',
     ]);
     expect(rowOf(element, 'engine.out-amps:charger')).toMatch(/clamp meter.*40\.00 A/);
   });

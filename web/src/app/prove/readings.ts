@@ -27,7 +27,7 @@ export class ReadingsSheet {
   protected readonly tests = inject(TestPlanService);
   protected readonly figure = figure;
   protected readonly sentence = sentence;
-  protected readonly meters = METERS;
+  protected readonly meterOf = (row: ProveRow): string => (row.unit === '°C' ? 'thermometer' : METERS[row.meter.kind]);
   protected readonly keys = KEYS;
   protected readonly BESIDE = BESIDE;
   protected readonly VERDICTS = VERDICTS;

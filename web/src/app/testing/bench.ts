@@ -23,6 +23,7 @@ import {
   tidy,
   vehicleIds,
 } from '@meridex/core';
+import { en_US, provideNzI18n } from 'ng-zorro-antd/i18n';
 import { AssessmentService } from '../services/assessment.service';
 import { DesignService } from '../services/design.service';
 import { type LongRun, LongTripsService } from '../services/long-trips.service';
@@ -187,6 +188,7 @@ export async function onBench<T>(component: Type<T>, job: string, change: (d: De
   TestBed.configureTestingModule({
     providers: [
       provideZonelessChangeDetection(),
+      provideNzI18n(en_US),
       // Wherever a component leads, it stays where it is.
       provideRouter([{ path: '**', children: [] }]),
       provideHttpClient(),

@@ -1,0 +1,53 @@
+import { assess } from '../assess/index.js';
+import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
+import { DEMO_JOBS } from '../demo/index.js';
+import { copyDesign, type Design } from '../design/index.js';
+import { boxBank } from '../places/index.js';
+import { careCalendar, careTasks, careTick, dayOfTurn, type CareTask } from './index.js';
+
+const demo = (key: string): Design => copyDesign(DEMO_JOBS.find((j) => j.key === key)!.design);
+const tasks = (d: Design): readonly CareTask[] => careTasks(d, SHIPPED_CATALOGUE, assess(d, SHIPPED_CATALOGUE));
+const ids = (d: Design): readonly string[] => tasks(d).map((t) => t.id);
+
+describe('care of a rig', () => {
+  it('is of what is in it: every lug that was ordered is a joint to re-tighten', () => {
+    const a = assess(demo('vet'), SHIPPED_CATALOGUE);
+    const lugs = a.order.lines.filter((l) => l.key.startsWith('lug ')).reduce((sum, l) => sum + l.quantity, 0);
+    const [joints] = careTasks(demo('vet'), SHIPPED_CATALOGUE, a);
+    expect([joints!.id, joints!.what]).toEqual(['joints', jasmine.stringContaining(`the ${lugs} bolted joints`)]);
+    expect(joints!.minutes).toBe(Math.ceil(lugs / 2));
+  });
+  it('has nothing of what is not there', () => {
+    expect(ids(demo('bees'))).not.toContain('rcd');
+    expect(ids(demo('bookmobile'))).toContain('rcd');
+    expect(ids(demo('bees'))).toContain('set-points');
+    expect(ids(demo('vet'))).not.toContain('bank-water');
+    expect(ids(demo('vet'))).not.toContain('bank-strings');
+    expect(ids(demo('bookmobile'))).toContain('bank-strings');
+  });
+  it('comes with what is added: a fan’s filter, a box’s seal', () => {
+    const d = demo('bees');
+    d.air['box'] = { outM3h: 60, inM3h: 60, fromC: 40 };
+    expect(tasks(d).find((t) => t.id === 'fans')!.everyMonths).toBe(3);
+    const boxed = boxBank({ ...demo('bookmobile'), places: {}, board: null }, SHIPPED_CATALOGUE)!;
+    expect(ids(boxed)).toContain('boxes');
+  });
+  it('leaves the 230 V side to whom it belongs', () => expect(tasks(demo('bookmobile')).find((t) => t.id === 'mains')!.by).toBe('licensed electrician'));
+});
+
+describe('the calendar of care', () => {
+  const turns = careCalendar(tasks(demo('vet')), '2026-12-01', 24);
+  it('stands in order of days, each turn once, within its months', () => {
+    expect(turns.map((t) => t.on)).toEqual([...turns.map((t) => t.on)].sort());
+    expect(new Set(turns.map((t) => careTick(t.task.id, t.turn))).size).toBe(turns.length);
+    expect(turns.every((t) => t.on > '2026-12-01' && t.on <= '2028-12-01')).toBeTrue();
+  });
+  it('has the joints after a month, then every year', () => {
+    expect(turns.filter((t) => t.task.id === 'joints').map((t) => t.on)).toEqual(['2027-01-01', '2028-01-01']);
+  });
+  it('keeps to the end of a short month, and comes back to the day after it', () => {
+    const monthly = { firstMonths: 1, everyMonths: 1 };
+    expect([1, 2, 3].map((n) => dayOfTurn(monthly, '2027-01-31', n))).toEqual(['2027-02-28', '2027-03-31', '2027-04-30']);
+  });
+  it('is empty where nothing falls due', () => expect(careCalendar(tasks(demo('vet')), '2026-12-01', 0)).toEqual([]));
+});

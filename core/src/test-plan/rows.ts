@@ -1,0 +1,20 @@
+import type { ProveRow } from '../prove/index.js';
+import type { Stand } from './more.js';
+
+/** A reading to take, in its place and state, with what it should be. */
+export interface TestRow extends ProveRow {
+  readonly minutes: number;
+  /** Run or gear where it is taken. */
+  readonly about: string;
+}
+
+/** Readings that are taken while things stand one way. */
+export interface TestGroup {
+  readonly id: string;
+  /** How things must stand. */
+  readonly words: string;
+  readonly minutes: number;
+  /** What is to be written down beside: the bank's charge, the light. */
+  readonly also: Stand['also'];
+  readonly rows: readonly TestRow[];
+}

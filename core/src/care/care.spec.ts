@@ -3,7 +3,7 @@ import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { copyDesign, type Design } from '../design/index.js';
 import { boxBank } from '../places/index.js';
-import { careCalendar, careTasks, careTick, dayOfTurn, type CareTask } from './index.js';
+import { careCalendar, careTasks, careTick, dayOfTurn, storageOf, type CareTask } from './index.js';
 
 const demo = (key: string): Design => copyDesign(DEMO_JOBS.find((j) => j.key === key)!.design);
 const tasks = (d: Design): readonly CareTask[] => careTasks(d, SHIPPED_CATALOGUE, assess(d, SHIPPED_CATALOGUE));
@@ -31,6 +31,10 @@ describe('care of a rig', () => {
     expect(tasks(d).find((t) => t.id === 'fans')!.everyMonths).toBe(3);
     const boxed = boxBank({ ...demo('bookmobile'), places: {}, board: null }, SHIPPED_CATALOGUE)!;
     expect(ids(boxed)).toContain('boxes');
+  });
+  it('says how each chemistry is left standing', () => {
+    expect(storageOf(demo('vet'), SHIPPED_CATALOGUE)).toContain('half full');
+    expect(storageOf(demo('bees'), SHIPPED_CATALOGUE)).toContain('full, on a maintainer; AGM');
   });
   it('leaves the 230 V side to whom it belongs', () => expect(tasks(demo('bookmobile')).find((t) => t.id === 'mains')!.by).toBe('licensed electrician'));
 });

@@ -70,16 +70,15 @@ function ofBank(design: Design, catalogue: Catalogue): Row[] {
       ...EVERY.month,
       minutes: MIN.battery,
     },
-    {
-      id: 'bank-storage',
-      n: 1,
-      what: `Before it stands for more than a month: ${lead ? 'full, on a maintainer' : 'half full, main switch off'}`,
-      why: `${CHEMISTRY[bank.part.chemistry].name} keeps best so`,
-      by: 'owner',
-      ...EVERY.half,
-      minutes: MIN.battery,
-    },
   ];
+}
+
+/** How the bank is left before it stands for more than a month; null: there is none. */
+export function storageOf(design: Design, catalogue: Catalogue): string | null {
+  const bank = bankOf(design, catalogue);
+  if (!bank) return null;
+  const how = bank.part.chemistry === 'lfp' ? 'half full, main switch off' : 'full, on a maintainer';
+  return `Before it stands for more than a month: ${how}; ${CHEMISTRY[bank.part.chemistry].name} keeps best so.`;
 }
 
 type Sized = Pick<Assessment, 'order' | 'runs'>;

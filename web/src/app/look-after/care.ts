@@ -2,7 +2,7 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { mayNot } from '@meridex/contract';
-import { careCalendar, careTasks, careTick, type CareTurn, catalogueOf } from '@meridex/core';
+import { careCalendar, careTasks, careTick, type CareTurn, catalogueOf, storageOf } from '@meridex/core';
 import { NzDatePickerModule } from 'ng-zorro-antd/date-picker';
 import { isoDay } from '../fields/iso-day';
 import { AssessmentService } from '../services/assessment.service';
@@ -35,6 +35,7 @@ export class CareSheet {
   /** Noon, so that no clock makes it the day before. */
   protected readonly day = computed(() => (this.from() === null ? null : new Date(`${this.from()}T12:00:00`)));
   private readonly tasks = computed(() => careTasks(this.designs.openDesign(), catalogueOf(this.designs.openDesign()), this.assessments.openAssessment()));
+  protected readonly storage = computed(() => storageOf(this.designs.openDesign(), catalogueOf(this.designs.openDesign())));
   protected readonly turns = computed(() => careCalendar(this.tasks(), this.from() ?? this.today, MONTHS));
   protected readonly id = (t: CareTurn): string => careTick(t.task.id, t.turn);
   protected readonly next = computed(() => this.turns().find((t) => !this.records.ticked().has(this.id(t))) ?? null);

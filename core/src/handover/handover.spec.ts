@@ -42,6 +42,12 @@ describe('the hand-over pack', () => {
     expect(low.gaps).toContain('1 reading is not as planned');
     expect(all.tables.find((t) => t.title === 'Readings as left')!.rows.every((r) => r[4] === 'agrees')).toBeTrue();
   });
+  it('says what the rig wants in the years after, by day once it has left, and how its bank is left standing', () => {
+    expect(table('Care').rows[0]).toEqual([jasmine.stringContaining('bolted joints'), 'workshop', 'after a month', '12 months']);
+    const left = handOverPack({ ...design, brief: { ...design.brief, careFrom: '2026-12-01' } }, a, 'ute', { readings: {}, plan, ticked: new Set() });
+    expect(left.tables.find((t) => t.title === 'Care')!.rows[0]![2]).toBe('2027-01-01');
+    expect(pack.cautions.at(-1)).toContain('half full, main switch off');
+  });
   it('hands 230 V to the licensed electrician and declares nothing', () => expect(pack.cautions.join(' ')).toMatch(/no declaration of compliance.*licensed electrician/s));
   it('says what is still open', () => expect(pack.openFindings.length).toBe(a.open.length));
 });

@@ -1,4 +1,5 @@
 import type { Assessment } from '../assess/index.js';
+import { type CareTask, careTasks, dayOfTurn, storageOf } from '../care/index.js';
 import { catalogueOf } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import { mainsGap, mainsSide, type MainsSide } from '../mains/index.js';
@@ -119,6 +120,15 @@ function mainsTable({ mains: said }: Design, { state, questions }: MainsSide): P
   return [{ title: '230 V side', headings: ['Of', 'Asked', 'Answer'], rows: [...(notOurs ? [] : questions.map((q) => [q.of, q.ask, q.answer ?? 'not answered'])), by], right: [] }];
 }
 
+/** What the rig wants in the years after: from the day that it left, where that is set. */
+function care(design: Design, a: Assessment): PackTable {
+  const { careFrom } = design.brief;
+  const months = (n: number): string => (n === 1 ? 'month' : `${n} months`);
+  const first = (t: CareTask): string => (careFrom === null ? `after ${t.firstMonths === 1 ? 'a month' : months(t.firstMonths)}` : dayOfTurn(t, careFrom, 1));
+  const rows = careTasks(design, catalogueOf(design), a).map((t) => [t.what, t.by, first(t), months(t.everyMonths)]);
+  return { title: 'Care', headings: ['What', 'Who', 'First', 'Then every'], rows, right: [] };
+}
+
 /** Verdicts by which a rig may go out. */
 const RIGHT: ReadonlySet<Judged['verdict']> = new Set(['agrees', 'near']);
 
@@ -150,6 +160,7 @@ export function handOverPack(design: Design, a: Assessment, vehicleName: string,
   const { supply, day } = a;
   const bank = supply.bank;
   const mains = mainsSide(design, catalogueOf(design));
+  const stored = storageOf(design, catalogueOf(design));
   return {
     title: design.brief.customer,
     gaps: gapsOf(a, mains, left),
@@ -169,9 +180,9 @@ export function handOverPack(design: Design, a: Assessment, vehicleName: string,
         : []),
       ...supply.charging.map((c): [string, string] => [`To full while ${c.from === 'mains' ? 'on mains' : 'driving'}`, `${figure(c.hours, 1)} h at ${c.chargerA} A`]),
     ],
-    tables: [loads(a), circuits(a), fuses(a), settings(a), watching(a), ...mainsTable(design, mains), readings(a, left)],
+    tables: [loads(a), circuits(a), fuses(a), settings(a), watching(a), ...mainsTable(design, mains), readings(a, left), care(design, a)],
     openFindings: a.open.map((f) => `${f.severity === 'stop' ? 'Stop' : 'Look'}: ${inWords(f).say} ${inWords(f).fix}`),
     accepted: a.findings.filter((f) => design.accepted[f.key]).map((f) => `${inWords(f).say} Accepted by ${design.accepted[f.key]!.by}: ${design.accepted[f.key]!.reason}`),
-    cautions: CAUTIONS,
+    cautions: [...CAUTIONS, ...(stored === null ? [] : [stored])],
   };
 }

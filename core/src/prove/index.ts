@@ -1,2 +1,3 @@
+export * from './overdue.js';
 export * from './rows.js';
 export * from './verdict.js';

@@ -1,10 +1,17 @@
 import { assess, provePlan } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
+import { isOverdue } from './overdue.js';
 import { BATTERY_ROW } from './rows.js';
 import { judgeReading, type Expected } from './verdict.js';
 
 const row: Expected = { expected: 12.4, tolerance: 0.09, meter: { kind: 'volt', share: 0, absolute: 0.09 }, dropV: 0, mostV: 13.1, unit: 'V', run: 'Fuse block → pump' };
+
+describe('a check of an instrument', () => {
+  it('holds a year, to the day; one that nobody told of is not overdue', () => {
+    expect(['2025-12-01', '2025-11-30', '2026-11-30', null].map((d) => isOverdue(d, '2026-12-01'))).toEqual([false, true, false, false]);
+  });
+});
 
 describe('a reading', () => {
   it('agrees within its tolerance, is near within twice, off beyond', () => {

@@ -33,11 +33,18 @@ describe('photos', () => {
     expect(await there()).toBeTrue();
   });
 
-  it('are printed in the pack', async () => {
+  it('are printed in the pack: of the job, and of a reading', async () => {
     const pack = async (): Promise<number> => (await shed.call('GET', `/api/jobs/${shed.job}/pack.pdf`)).rawPayload.length;
     const plain = await pack();
     await send({ about: '' });
-    expect(await pack()).toBeGreaterThan(plain + 200);
+    const one = await pack();
+    expect(one).toBeGreaterThan(plain + 200);
+    await send({ about: 'house-rest' });
+    expect(await pack()).toBeGreaterThan(one + 200);
+    // What it shows is no longer of the plan.
+    const two = await pack();
+    await send({ about: 'step-that-is-gone' });
+    expect(Math.abs((await pack()) - two)).toBeLessThan(200);
   }, 30_000);
 
   it('are refused with the field where they are none, too large, or too wide', async () => {

@@ -110,4 +110,11 @@ describe('the prove stage', () => {
     await settle();
     expect(element.querySelector('.pair')!.textContent).toContain('the four cannot be true together');
   });
+
+  it('says by which instrument a reading is judged, and that its check is overdue', async () => {
+    const { element } = await onBench(ReadingsSheet, 'vet', (d) => Object.assign(d.settings.meters.volt, { name: 'bench meter 2', share: 0.003, checkedOn: '2024-03-01' }));
+    const pad = element.querySelector('.pad')!.textContent!;
+    expect(pad).toContain('Bench meter 2 ± (0.3 % + 0.02 V)');
+    expect(pad).toContain('last checked on 2024-03-01, more than a year ago');
+  });
 });

@@ -1,7 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal } from '@angular/core';
-import { besideKey, figure, type ProveRow, readTypedNumber, sentence, type Verdict } from '@meridex/core';
+import { besideKey, figure, isOverdue, type ProveRow, readTypedNumber, sentence, type Verdict } from '@meridex/core';
+import { Photos } from '../photos/photos';
 import { Mark } from '../pictures/mark';
+import { isoDay } from '../fields/iso-day';
 import { AssessmentService } from '../services/assessment.service';
+import { DesignService } from '../services/design.service';
+import { PhotoService } from '../services/photo.service';
 import { RecordService } from '../services/record.service';
 import { TestPlanService } from '../services/test-plan.service';
 import { impossible, judgedGroups, type JudgedRow } from './judged';
@@ -16,18 +20,32 @@ type Beside = keyof typeof BESIDE;
 /** What each meter should read, what it did read, and whether that is right. One column, number pad, one hand. */
 @Component({
   selector: 'mx-readings',
-  imports: [Mark],
+  imports: [Mark, Photos],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './readings.html',
   styleUrl: './readings.less',
 })
 export class ReadingsSheet {
   private readonly assessments = inject(AssessmentService);
+  private readonly designs = inject(DesignService);
   protected readonly records = inject(RecordService);
   protected readonly tests = inject(TestPlanService);
+  protected readonly photos = inject(PhotoService);
   protected readonly figure = figure;
   protected readonly sentence = sentence;
   protected readonly meterOf = (row: ProveRow): string => (row.unit === '°C' ? 'thermometer' : METERS[row.meter.kind]);
+  /** The class of the instrument that a reading is judged by, as the workshop keeps it. */
+  protected readonly classOf = (row: ProveRow): string => {
+    if (row.unit === '°C') return `Thermometer and thermostat ± ${figure(row.tolerance, 0)} °C`;
+    const { name, share, absolute } = this.designs.openDesign().settings.meters[row.meter.kind];
+    return `${sentence(name || METERS[row.meter.kind])} ± (${figure(100 * share, 1)} % + ${figure(absolute, 2)} ${row.unit})${name ? '' : ', by default'}`;
+  };
+  /** What is said of an instrument whose check is overdue. */
+  protected readonly overdue = (row: ProveRow): string | null => {
+    const { name, checkedOn } = this.designs.openDesign().settings.meters[row.meter.kind];
+    if (row.unit === '°C' || !isOverdue(checkedOn, isoDay(new Date()))) return null;
+    return `${sentence(name || METERS[row.meter.kind])}: last checked on ${checkedOn}, more than a year ago. Check it against another before it judges a rig.`;
+  };
   protected readonly keys = KEYS;
   protected readonly BESIDE = BESIDE;
   protected readonly VERDICTS = VERDICTS;

@@ -12,7 +12,7 @@ const VIEWS = [
   ['supply', 'Gumnut', 'supply/flow'],
   ['trip', 'Stonefly', 'supply/trip', { wait: 6000 }],
   ['places', 'Two Creeks', 'places/where'],
-  ['board', 'Bellbird', 'places/board'],
+  ['care', 'Cinderbush', 'look-after/care'],
   ['runs', 'Bellbird', 'runs/cables'],
   ['protection', 'Lantern', 'protection/fuses'],
   ['diagram', 'Bellbird', 'protection/diagram', { wait: 2500, state: 'driving, loads on', press: 'full window' }],

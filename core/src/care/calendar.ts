@@ -1,4 +1,4 @@
-import { addMonths, formatISO, parseISO } from 'date-fns';
+import { addMonths, differenceInMonths, formatISO, parseISO } from 'date-fns';
 import type { CareTask } from './tasks.js';
 
 /** One turn of a task: the day on which it falls due. */
@@ -16,6 +16,9 @@ const later = (from: string, months: number): string => formatISO(addMonths(pars
 
 /** Day of a task's turn, from 1 on, counted from a hand-over. @example dayOfTurn({ firstMonths: 1, everyMonths: 12 }, '2027-01-31', 1) // '2027-02-28' */
 export const dayOfTurn = ({ firstMonths, everyMonths }: Pick<CareTask, 'firstMonths' | 'everyMonths'>, from: string, turn: number): string => later(from, firstMonths + (turn - 1) * everyMonths);
+
+/** Whole months from one day to a later one. @example monthsSince('2026-12-01', '2028-03-15') // 15 */
+export const monthsSince = (from: string, to: string): number => Math.max(0, differenceInMonths(parseISO(to), parseISO(from)));
 
 /** What falls due in so many months from a hand-over, the earliest first; on one day in the order of the tasks. */
 export function careCalendar(tasks: readonly CareTask[], from: string, months: number): readonly CareTurn[] {

@@ -3,7 +3,7 @@ import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { copyDesign, type Design } from '../design/index.js';
 import { boxBank } from '../places/index.js';
-import { careCalendar, careTasks, careTick, dayOfTurn, storageOf, type CareTask } from './index.js';
+import { careCalendar, careTasks, careTick, dayOfTurn, monthsSince, storageOf, type CareTask } from './index.js';
 
 const demo = (key: string): Design => copyDesign(DEMO_JOBS.find((j) => j.key === key)!.design);
 const tasks = (d: Design): readonly CareTask[] => careTasks(d, SHIPPED_CATALOGUE, assess(d, SHIPPED_CATALOGUE));
@@ -52,6 +52,9 @@ describe('the calendar of care', () => {
   it('keeps to the end of a short month, and comes back to the day after it', () => {
     const monthly = { firstMonths: 1, everyMonths: 1 };
     expect([1, 2, 3].map((n) => dayOfTurn(monthly, '2027-01-31', n))).toEqual(['2027-02-28', '2027-03-31', '2027-04-30']);
+  });
+  it('goes on after years: months are counted to the day that it is looked at', () => {
+    expect([monthsSince('2020-01-31', '2026-12-01'), monthsSince('2026-12-01', '2026-11-01')]).toEqual([82, 0]);
   });
   it('is empty where nothing falls due', () => expect(careCalendar(tasks(demo('vet')), '2026-12-01', 0)).toEqual([]));
 });

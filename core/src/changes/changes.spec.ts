@@ -2,7 +2,7 @@ import { DEMO_JOBS } from '../demo/index.js';
 import { assess } from '../assess/index.js';
 import { inWords } from '../rules/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
-import { copyDesign, type Design, OWN } from '../design/index.js';
+import { copyDesign, type Design, editDesign, OWN } from '../design/index.js';
 import { doCommands } from '../commands/index.js';
 import { difference, whatWouldChange } from './index.js';
 import { fieldWords, valueWords } from './words.js';
@@ -86,6 +86,10 @@ describe('what a press would change', () => {
     const d = whatWouldChange(vet(), OWN, backedUp().presses[0]!.patch);
     if (typeof d === 'string') throw new Error(d);
     expect(d.gone).toEqual([inWords(backedUp()).say]);
+    const pressed = editDesign(vet(), backedUp().presses[0]!.patch);
+    if (!pressed.ok) throw new Error(pressed.message);
+    expect(d).toEqual(difference(vet(), pressed.design));
+    expect(d.cables.some((c) => c.unit === 'A')).toBeTrue();
     const parts = d.figures.find((f) => f.what === 'Parts')!;
     expect(Number(parts.to)).toBeGreaterThan(Number(parts.from));
   });
@@ -99,7 +103,8 @@ describe('what a press would change', () => {
     const made = doCommands(vet(), [{ do: 'addVehicle', with: { id: 'camper', vehicleKind: 'camper' } }]);
     if (!made.ok) throw new Error(made.message);
     const d = whatWouldChange(made.design, 'camper', [{ op: 'replace', path: '/supply/houseV', value: 24 }]);
-    expect(typeof d === 'string' ? d : said(d).join()).toContain('24');
+    if (typeof d === 'string') throw new Error(d);
+    expect(said(d).join()).toContain('→ 24');
   });
   it('is refused in words where the edit cannot be made', () => {
     expect(whatWouldChange(vet(), OWN, [{ op: 'replace', path: '/supply/houseV', value: 13 }])).toContain('houseV');

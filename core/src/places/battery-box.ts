@@ -36,11 +36,12 @@ export function boxOfBank(design: Design, catalogue: Catalogue): string | null {
   return boxes.find(({ id }) => gear.some((g) => g.zone === id) && gear.every((g) => (g.role === 'house') === (g.zone === id)))?.id ?? null;
 }
 
-/** A design whose bank is out of a box that held it alone: another bank gets one of its own size. */
+/** A design whose bank is out of a box that held it alone, where people are around it: another bank gets one of its own size. A box that somebody built where nobody sits stays. */
 export function unboxBank(design: Design, catalogue: Catalogue): Design {
   const box = boxOfBank(design, catalogue);
   if (box === null) return design;
   const inIt = new Set(Object.entries(design.places).flatMap(([id, p]) => (p.zone === box ? [id] : [])));
   const out = unboxGear(design, box);
-  return { ...out, places: Object.fromEntries(Object.entries(out.places).filter(([id]) => !inIt.has(id))) };
+  const bare = { ...out, places: Object.fromEntries(Object.entries(out.places).filter(([id]) => !inIt.has(id))) };
+  return draftGear(bare, catalogue).some((g) => g.role === 'house' && g.people) ? bare : design;
 }

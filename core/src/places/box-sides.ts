@@ -15,7 +15,7 @@ const outwards = (n: Normal): boolean => n.startsWith('+');
 const sizeOf = (b: Box): Readonly<Record<Axis, number>> => ({ x: b.l, y: b.w, z: b.h });
 
 /** The room before a side of a box that stands with its back on a wall; glands stand in the side's middle half: what covers its ends alone is not in their way. */
-export function before(box: Box, lid: Normal, side: Normal): Box {
+export function roomBefore(box: Box, lid: Normal, side: Normal): Box {
   const [size, a] = [sizeOf(box), axisOf(side)];
   const along = (['x', 'y', 'z'] as const).find((o) => o !== a && o !== axisOf(lid))!;
   const at = { x: box.x, y: box.y, z: box.z, [along]: box[along] + size[along] / 4, [a]: outwards(side) ? box[a] + size[a] : box[a] - GLAND_ROOM_MM };
@@ -30,7 +30,7 @@ export function openSides(box: Box, lid: Normal, room: Box, others: readonly Box
     const a = axisOf(n);
     if (a === axisOf(lid)) return false;
     const clearMm = outwards(n) ? room[a] + roomSize[a] - box[a] - size[a] : box[a] - room[a];
-    return clearMm >= GLAND_ROOM_MM && !others.some((o) => boxesMeet(o, before(box, lid, n)));
+    return clearMm >= GLAND_ROOM_MM && !others.some((o) => boxesMeet(o, roomBefore(box, lid, n)));
   });
 }
 

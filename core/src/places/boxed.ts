@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue/index.js';
 import { fanLoad, type Design, type Face, type Point, type Vehicle, type Weather, type Zone } from '../design/index.js';
 import { boxMiddle, faceBox, onFace, straightMm, vehicleOf } from '../vehicle/index.js';
-import { before, holeIn, openSides, sideTowards } from './box-sides.js';
+import { holeIn, openSides, roomBefore, sideTowards } from './box-sides.js';
 import { draftGear } from './draft.js';
 import { depthOf, type Gear } from './gear.js';
 
@@ -92,7 +92,7 @@ export function boxGear(design: Design, catalogue: Catalogue, ids: readonly stri
   const firm = all.flatMap((g) => (g.zone === zone.id && !ids.includes(g.id) && (g.placed || g.role === 'there' || g.role === 'starting') ? [g.box] : []));
   const side = to ? sideTowards(openSides(box, face.normal, zone.box, firm), first.terminal, to) : undefined;
   const at = side ? holeIn(box, side, first.terminal) : boxMiddle(box);
-  if (side) vehicle.keep.push({ id: `${id}-glands`, name: `glands of ${name}`, box: before(box, face.normal, side) });
+  if (side) vehicle.keep.push({ id: `${id}-glands`, name: `glands of ${name}`, box: roomBefore(box, face.normal, side) });
   // Cable comes to the hole straight from its own gear in the room, and from elsewhere by the nearest known point.
   const hole = `${id}-hole`;
   const plain = { ambientC: zone.ambientC, hazards: [], conduit: false, movingMm: 0, coupling: false };

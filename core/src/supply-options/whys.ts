@@ -25,7 +25,7 @@ function nextCharger(design: Design, catalogue: Catalogue, { bank }: SupplyFigur
 function built(design: Design, catalogue: Catalogue): readonly string[] {
   const blocks = plant(design, catalogue).distribution.flatMap((d) => (d.part?.kind === 'fuse-block' ? [d.part] : []));
   return [
-    ...(blocks.some((b) => b.holds === 'cartridge') ? ['cartridges, not blades: a short of this bank is more than a blade breaks; the shop rules may let blades stay behind the main fuse'] : []),
+    ...(blocks.some((b) => b.holds === 'cartridge') ? ['cartridges, not blades: a short of this bank is more than a blade breaks'] : []),
     ...(boxOfBank(design, catalogue) === null ? [] : ['the battery in a sealed box vented outside: people sit or sleep around it']),
   ];
 }

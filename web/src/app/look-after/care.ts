@@ -2,7 +2,7 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { mayNot } from '@meridex/contract';
-import { careCalendar, careTasks, careTick, type CareTurn, catalogueOf, storageOf } from '@meridex/core';
+import { careCalendar, careTasks, careTick, type CareTurn, catalogueOf, monthsSince, storageOf } from '@meridex/core';
 import { NzDatePickerModule } from 'ng-zorro-antd/date-picker';
 import { isoDay } from '../fields/iso-day';
 import { AssessmentService } from '../services/assessment.service';
@@ -12,7 +12,7 @@ import { fileName, saveFile } from '../services/save-file';
 import { SessionService } from '../services/session.service';
 import { careFile } from './care-file';
 
-/** Months that are shown at once. */
+/** Months from today that are shown. */
 const MONTHS = 24;
 
 /** What the rig wants done in the years after, turn by turn from the day that it left. */
@@ -36,7 +36,7 @@ export class CareSheet {
   protected readonly day = computed(() => (this.from() === null ? null : new Date(`${this.from()}T12:00:00`)));
   private readonly tasks = computed(() => careTasks(this.designs.openDesign(), catalogueOf(this.designs.openDesign()), this.assessments.openAssessment()));
   protected readonly storage = computed(() => storageOf(this.designs.openDesign(), catalogueOf(this.designs.openDesign())));
-  protected readonly turns = computed(() => careCalendar(this.tasks(), this.from() ?? this.today, MONTHS));
+  protected readonly turns = computed(() => careCalendar(this.tasks(), this.from() ?? this.today, MONTHS + monthsSince(this.from() ?? this.today, this.today)));
   protected readonly id = (t: CareTurn): string => careTick(t.task.id, t.turn);
   protected readonly next = computed(() => this.turns().find((t) => !this.records.ticked().has(this.id(t))) ?? null);
   protected readonly over = (t: CareTurn): boolean => t.on < this.today && !this.records.ticked().has(this.id(t));

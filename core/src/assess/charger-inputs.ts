@@ -7,14 +7,14 @@ import { chargerInput, dcdcsOf, driveVolts, type Bank, type ChargerInput, type F
 export function chargerInputs(design: Design, catalogue: Catalogue, bank: Bank | null, runs: readonly SizedRun[]): readonly FedCharger[] {
   if (!bank) return [];
   const v = driveVolts(design);
-  return dcdcsOf(design, catalogue).flatMap(({ id, part, share }): FedCharger[] => {
+  return dcdcsOf(design, catalogue).flatMap(({ id, port, share }): FedCharger[] => {
     const feed = runs.find((r) => serves(r, 'charger feed', id));
     if (!feed?.ok) return [];
     const { ohm } = feed.figures;
-    const at = (state: string, sourceV: number): ChargerInput => chargerInput(part, share, bank.absorptionV, sourceV, ohm, state);
+    const at = (state: string, sourceV: number): ChargerInput => chargerInput(port, share, bank.absorptionV, sourceV, ohm, state);
     // At its cut-out the volts are known at the charger, so the source stands higher by the feed's own drop.
-    const most = chargerInput(part, share, bank.absorptionV, part.cutOutV, 0, 'lowest, at its cut-out', true);
-    const atCutOut = { ...most, sourceV: part.cutOutV + most.inA * ohm, feedHeatW: most.inA * most.inA * ohm };
+    const most = chargerInput(port, share, bank.absorptionV, port.cutOutV, 0, 'lowest, at its cut-out', true);
+    const atCutOut = { ...most, sourceV: port.cutOutV + most.inA * ohm, feedHeatW: most.inA * most.inA * ohm };
     return [at('cruising', v.cruiseV), at('idling, warm', v.warmIdleV), atCutOut].map((x) => ({ ...x, unit: id, name: feed.spec.to.name }));
   });
 }

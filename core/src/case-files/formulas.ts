@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { ampacityA, gaugeAreaMm2 } from '../cable/index.js';
-import { CHEMISTRIES } from '../catalogue/index.js';
-import { fridgeDuty, inverterInputW } from '../loads/index.js';
+import { inverterInputW, CHEMISTRIES } from '../catalogue/index.js';
+import { fridgeDuty } from '../loads/index.js';
 import { fanFlowM3h } from '../places/index.js';
 import { absorptionV, chargerDerate, panelPowerW, pwmLossFraction, runtimeH } from '../supply/index.js';
 import { layingSchema } from './shapes.js';

@@ -1,49 +1,42 @@
 import { z } from 'zod';
 import { memoize } from '../quantity/index.js';
-import { BATTERY_PARTS } from './kinds/battery/parts.js';
-import { batterySchema } from './kinds/battery/schema.js';
-import { DISCONNECT_PARTS } from './kinds/disconnect/parts.js';
-import { disconnectSchema } from './kinds/disconnect/schema.js';
-import { DCDC_PARTS } from './kinds/dcdc/parts.js';
-import { dcdcSchema } from './kinds/dcdc/schema.js';
-import { FUSE_BLOCK_PARTS } from './kinds/fuse-block/parts.js';
-import { fuseBlockSchema } from './kinds/fuse-block/schema.js';
-import { HUB_PARTS } from './kinds/hub/parts.js';
-import { hubSchema } from './kinds/hub/schema.js';
-import { INVERTER_PARTS } from './kinds/inverter/parts.js';
-import { inverterSchema } from './kinds/inverter/schema.js';
-import { ISOLATOR_PARTS } from './kinds/isolator/parts.js';
-import { isolatorSchema } from './kinds/isolator/schema.js';
-import { MAINS_CHARGER_PARTS } from './kinds/mains-charger/parts.js';
-import { mainsChargerSchema } from './kinds/mains-charger/schema.js';
-import { PANEL_PARTS } from './kinds/panel/parts.js';
-import { panelSchema } from './kinds/panel/schema.js';
-import { SHUNT_PARTS } from './kinds/shunt/parts.js';
-import { shuntSchema } from './kinds/shunt/schema.js';
-import { SOLAR_CONTROLLER_PARTS } from './kinds/solar-controller/parts.js';
-import { solarControllerSchema } from './kinds/solar-controller/schema.js';
-import { SWITCH_PARTS } from './kinds/switch/parts.js';
-import { switchSchema } from './kinds/switch/schema.js';
+import { KINDS } from './kinds/all.js';
+import type { Converts, Ports } from './kinds/ports.js';
+
+type Kinds = typeof KINDS;
+type Schemas<K> = { -readonly [I in keyof K]: K[I] extends { readonly schema: infer S } ? S : never };
 
 /** A part of any kind, told apart by `kind`. */
-export const partSchema = z.discriminatedUnion('kind', [
-  batterySchema,
-  dcdcSchema,
-  isolatorSchema,
-  panelSchema,
-  solarControllerSchema,
-  mainsChargerSchema,
-  inverterSchema,
-  fuseBlockSchema,
-  switchSchema,
-  shuntSchema,
-  disconnectSchema,
-  hubSchema,
-]);
+export const partSchema = z.discriminatedUnion('kind', KINDS.map((k) => k.schema) as unknown as Schemas<Kinds>);
 export type Part = z.infer<typeof partSchema>;
 export type PartKind = Part['kind'];
-export const PART_KINDS: readonly PartKind[] = ['battery', 'dcdc', 'isolator', 'panel', 'solar-controller', 'mains-charger', 'inverter', 'fuse-block', 'switch', 'shunt', 'disconnect', 'hub'];
 export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>;
+export const PART_KINDS: readonly PartKind[] = KINDS.map((k) => k.kind);
+
+/** Kinds as the trade says them. */
+export const KIND_WORDS = Object.fromEntries(KINDS.map((k) => [k.kind, k.words])) as Readonly<Record<PartKind, string>>;
+
+/** What one asks first of each kind. */
+export const ASKED_FIRST = Object.fromEntries(KINDS.map((k) => [k.kind, k.first])) as unknown as Readonly<Record<PartKind, readonly string[]>>;
+
+/** Boxes that charge, convert or invert. */
+type ConverterKind = Extract<Kinds[number], { readonly converts: object }>['kind'];
+export type ConverterPart = PartOf<ConverterKind>;
+export const CONVERTER_KINDS = KINDS.flatMap((k) => ('converts' in k ? [k.kind] : [])) as readonly ConverterKind[];
+
+const CONVERTS = new Map(KINDS.flatMap((k) => ('converts' in k ? [[k.kind, k.converts as Converts<ConverterPart>] as const] : [])));
+
+/** How a box converts and how it is set down, by its kind. */
+export const convertsOf = (part: ConverterPart): Converts<ConverterPart> => CONVERTS.get(part.kind)!;
+
+const PORTS = new WeakMap<ConverterPart, Ports>();
+
+/** What a box takes and gives. @example portsOf(SHIPPED_CATALOGUE.ofKind('mains-charger')[0]).dcIn // null */
+export function portsOf(part: ConverterPart): Ports {
+  const known = PORTS.get(part) ?? convertsOf(part).ports(part);
+  PORTS.set(part, known);
+  return known;
+}
 
 /** The parts a workshop can choose from. */
 export class Catalogue {
@@ -70,26 +63,25 @@ export class Catalogue {
 }
 
 /** The shipped catalogue: generic, made-up parts with realistic figures. */
-export const SHIPPED_CATALOGUE = new Catalogue([
-  ...BATTERY_PARTS,
-  ...DCDC_PARTS,
-  ...ISOLATOR_PARTS,
-  ...PANEL_PARTS,
-  ...SOLAR_CONTROLLER_PARTS,
-  ...MAINS_CHARGER_PARTS,
-  ...INVERTER_PARTS,
-  ...FUSE_BLOCK_PARTS,
-  ...SWITCH_PARTS,
-  ...SHUNT_PARTS,
-  ...DISCONNECT_PARTS,
-  ...HUB_PARTS,
-]);
+export const SHIPPED_CATALOGUE = new Catalogue(KINDS.flatMap((k): readonly Part[] => k.parts));
 
 /** The shipped catalogue with parts of one’s own; one of the same id takes the shipped one’s place. */
 const withOwn = memoize(8, JSON.stringify, (own: readonly Part[]) => {
   const ids = new Set(own.map((p) => p.id));
   return new Catalogue([...SHIPPED_CATALOGUE.parts.filter((p) => !ids.has(p.id)), ...own]);
 });
+
+/** The box that charges, converts or inverts with this id; null: there is none, or it is no such box. */
+export const converterIn = (catalogue: Catalogue, id: string | null): ConverterPart | null => CONVERTER_KINDS.map((kind) => catalogue.find(kind, id)).find((p) => p !== null) ?? null;
+
+/** Ports of the box with this id; null: there is none. */
+export function portsIn(catalogue: Catalogue, id: string | null): Ports | null {
+  const part = converterIn(catalogue, id);
+  return part && portsOf(part);
+}
+
+/** True of ports that panels alone can feed. */
+export const sunOnly = (ports: Ports): boolean => ports.sunIn !== null && !ports.dcIn && !ports.mainsIn && !ports.mainsOut;
 
 /** What a job can choose from: the shipped parts, and those of the workshop’s own that stand in it with the data it was planned with. */
 export function catalogueOf({ parts }: { readonly parts: Readonly<Record<string, Part>> }): Catalogue {

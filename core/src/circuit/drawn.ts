@@ -1,6 +1,7 @@
+import { inverterInputW } from '../catalogue/index.js';
 import { invertersOf, standsIn } from '../plant/index.js';
 import type { CircuitLoad } from '../network/index.js';
-import { inverterInputW, largestTogether, type DayLoad } from '../loads/index.js';
+import { largestTogether, type DayLoad } from '../loads/index.js';
 import { converterPosts, terminals } from '../routes/index.js';
 import type { CircuitPlan } from './plan.js';
 import { vehicleTakesA } from './units.js';
@@ -44,14 +45,18 @@ function starter(loads: readonly DayLoad[]): DayLoad | null {
 }
 
 function inverterDraw(plan: CircuitPlan, state: CircuitState, thing: ReturnType<typeof invertersOf>[number], on: readonly DayLoad[], hardest: DayLoad | null): Drawn | null {
-  const { part, ref } = thing;
+  const {
+    part,
+    ref,
+    ports: { mainsIn, mainsOut },
+  } = thing;
   const joined = thing.inside ?? plan.runs.find((r) => r.spec.role === 'inverter feed' && r.spec.serves.id === ref.id);
   // Plugged in, an inverter-charger passes the mains on to its loads.
-  if (!joined || (state.mains && part.charger)) return null;
+  if (!joined || (state.mains && mainsIn)) return null;
   const behind = on.filter((l) => l.inverter === ref.id);
   const wantsW = behind.reduce((sum, l) => sum + l.ownW * (l === hardest && l.runningW > 0 ? l.startW / l.runningW : 1), 0);
-  const acW = Math.min(wantsW, hardest?.inverter === ref.id ? part.surgeW : part.ratedW);
-  return { id: ref.id, name: part.name, gear: standsIn(thing).id, load: null, ...converterPosts(thing, null), kind: 'power', value: inverterInputW(acW, part.ratedW) };
+  const acW = Math.min(wantsW, hardest?.inverter === ref.id ? mainsOut.surgeW : mainsOut.ratedW);
+  return { id: ref.id, name: part.name, gear: standsIn(thing).id, load: null, ...converterPosts(thing, null), kind: 'power', value: inverterInputW(acW, mainsOut.ratedW) };
 }
 
 /** What hung on a tapped wire before anything was added. */

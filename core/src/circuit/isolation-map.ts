@@ -59,8 +59,8 @@ function feeders(plan: CircuitPlan, opened: ReadonlySet<Opened>): Feeder[] {
   }
   // Plugged in, an inverter-charger feeds the very terminals that it draws by.
   if (!opened.has('mains lead'))
-    for (const { ref, part } of fromInlet(plan.plant))
-      stands(part.kind === 'inverter' ? 'inverter-charger' : part.kind === 'dcdc' ? 'charger on mains' : 'mains charger', terminals(ref.id, part.kind === 'inverter' ? null : 'out'));
+    for (const { ref, ports } of fromInlet(plan.plant))
+      stands(ports.mainsOut ? 'inverter-charger' : ports.dcIn ? 'charger on mains' : 'mains charger', terminals(ref.id, ports.mainsOut ? null : 'out'));
   return out;
 }
 

@@ -99,7 +99,7 @@ function corner(plan: CircuitPlan, lowest: CircuitState, of: ReadonlyMap<string,
 function fullOutputV({ runs, bank, design, catalogue }: CircuitPlan): number[] {
   const main = (runs.find(isMainLead)?.figures.ohm ?? 0) / bank.strings;
   const outOhm = (unit: string): number => runs.find((r) => serves(r, 'charger output', unit))?.figures.ohm ?? 0;
-  return dcdcsOf(design, catalogue).map(({ id, part, share }) => bank.absorptionV - part.outputA * share * (outOhm(id) + main + HOLD_OHM));
+  return dcdcsOf(design, catalogue).map(({ id, port, share }) => bank.absorptionV - port.outputA * share * (outOhm(id) + main + HOLD_OHM));
 }
 
 /**

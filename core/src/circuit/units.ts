@@ -1,8 +1,8 @@
 import { CHEMISTRY, restV } from '../catalogue/index.js';
 import { ALTERNATOR, hotShare, MPPT_YIELD, TRACE_VOLTS, type Bank, type SolarArray } from '../supply/index.js';
 import type { Design } from '../design/index.js';
-import { convertersOfKind, fromInlet, type ArrayThing, type ConverterThing } from '../plant/index.js';
-import { converterPosts, serves, terminals } from '../routes/index.js';
+import { fromInlet, withPort, type ArrayThing, type ConverterThing } from '../plant/index.js';
+import { converterPosts, serves, terminals, type Posts } from '../routes/index.js';
 import type { CircuitPlan } from './plan.js';
 import type { CircuitState } from './state.js';
 
@@ -69,7 +69,7 @@ export function litPanels({ arrays, plant }: Pick<CircuitPlan, 'arrays' | 'plant
   return arrays.flatMap((a): Lit[] => {
     const regulator = plant.converters.find((c) => c.ref.id === a.regulator?.id);
     if (!regulator) return [];
-    const holdV = a.controller?.way === 'pwm' ? bankV : a.panel.vmpV * a.inSeries;
+    const holdV = a.controller?.regulates === 'pwm' ? bankV : a.panel.vmpV * a.inSeries;
     const fixed = a.fixed.map((f) => ({ id: f.ref.id, ...terminals(f.ref.id), currentA: wattsOf(a, f, state) / holdV }));
     const out = putOut(a, state).map((p) => ({ id: p.ref.id, ...terminals(p.ref.id), currentA: (Math.max(...p.clearDayW) * p.yieldShared * lightOf(state)) / holdV }));
     const from = [...fixed, ...out].filter((f) => f.currentA > 0);
@@ -105,21 +105,29 @@ const inAir = (state: CircuitState, design: Design, c: ConverterThing): number =
 /** A converter as its own run calls it. */
 const nameOf = (plan: CircuitPlan, unit: string, otherwise: string): string => plan.runs.find((r) => serves(r, 'charger output', unit))?.spec.from.name ?? otherwise;
 
+/** Posts by which a box charges: its output, or the cable that it also draws by. */
+const outputOf = (c: ConverterThing): Posts => converterPosts(c, c.ports.mainsOut ? null : 'out');
+
 function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, lit: readonly Lit[]): Giver[] {
   const { design, arrays } = plan;
-  return convertersOfKind(plan.plant, 'dcdc').flatMap((c): Giver[] => {
-    const { ref, part, share, inputs } = c;
+  return withPort(plan.plant, 'dcIn').flatMap((c): Giver[] => {
+    const {
+      ref,
+      part,
+      share,
+      inputs,
+      ports: { dcIn, sunIn, mainsIn },
+    } = c;
     const gear = ref.id;
     const hot = inAir(state, design, c);
     const sunMaxA = arrays.find((a) => a.regulator?.id === gear)?.maxA ?? Infinity;
     const sun = Math.min(sunOn(lit, gear) * MPPT_YIELD, sunMaxA * bank.absorptionV);
     const vehicle = triggered(plan, state, gear) && inputs.some((x) => x.by === 'vehicle');
-    const way = part.sunInput?.way;
     // Plugged in, a charger with three inputs takes from the mains.
-    const mains = state.mains && inputs.some((x) => x.by === 'inlet') ? part.mainsInput : undefined;
+    const mains = state.mains && inputs.some((x) => x.by === 'inlet') ? mainsIn : null;
     if (mains) return [{ id: gear, name: nameOf(plan, gear, part.name), ...converterPosts(c, 'out'), setV: bank.absorptionV, limitA: mains.outputA * hot, sunW: 0, input: null, sunOnly: false }];
-    const both = vehicle && sun > 0 && way === 'sun first';
-    const byVehicle = vehicle && (sun <= 0 || both || way === 'vehicle first');
+    const both = vehicle && sun > 0 && sunIn?.beside === 'sun first';
+    const byVehicle = vehicle && (sun <= 0 || both || sunIn?.beside === 'vehicle first');
     if (!byVehicle && sun <= 0) return [];
     return [
       {
@@ -127,9 +135,9 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, lit: reado
         name: nameOf(plan, gear, part.name),
         ...converterPosts(c, 'out'),
         setV: bank.absorptionV,
-        limitA: (byVehicle ? part.outputA * share : Math.min(sunMaxA, part.outputA * share)) * hot,
+        limitA: (byVehicle ? dcIn.outputA * share : Math.min(sunMaxA, dcIn.outputA * share)) * hot,
         sunW: byVehicle && !both ? 0 : sun,
-        input: byVehicle ? { ...converterPosts(c, 'in'), efficiency: part.efficiency, cutOutV: part.cutOutV } : null,
+        input: byVehicle ? { ...converterPosts(c, 'in'), efficiency: dcIn.efficiency, cutOutV: dcIn.cutOutV } : null,
         sunOnly: !byVehicle,
       },
     ];
@@ -160,10 +168,11 @@ export function giversIn(plan: CircuitPlan, state: CircuitState, lit: readonly L
   if (state.charging === 'off') return out;
   out.push(...portableGivers(plan, state, bank));
   out.push(...chargers(plan, state, bank, lit));
-  for (const { ref, part } of convertersOfKind(plan.plant, 'solar-controller')) {
+  for (const c of withPort(plan.plant, 'sunIn').filter(({ ports }) => !ports.dcIn)) {
+    const { ref, part } = c;
     const sunW = sunOn(lit, ref.id) * MPPT_YIELD;
     const limitA = arrays.find((a) => a.regulator?.id === ref.id)?.maxA ?? Infinity;
-    if (sunW > 0) out.push({ id: ref.id, name: nameOf(plan, ref.id, part.name), ...terminals(ref.id, 'out'), setV: bank.absorptionV, limitA, sunW, input: null, sunOnly: true });
+    if (sunW > 0) out.push({ id: ref.id, name: nameOf(plan, ref.id, part.name), ...outputOf(c), setV: bank.absorptionV, limitA, sunW, input: null, sunOnly: true });
   }
   if (state.mains) out.push(...onMains(plan, bank));
   return out;
@@ -172,14 +181,11 @@ export function giversIn(plan: CircuitPlan, state: CircuitState, lit: readonly L
 /** What charges from the inlet: a mains charger at its output, an inverter-charger through the cable that it draws by. */
 function onMains({ plant, design }: CircuitPlan, bank: Bank): Giver[] {
   return fromInlet(plant).flatMap((c): Giver[] => {
-    const { ref, part } = c;
+    const { dcIn, mainsIn, mainsOut } = c.ports;
     // A charger with three inputs is one giver, whatever feeds it.
-    if (part.kind === 'dcdc') return [];
-    const outputA = part.kind === 'mains-charger' ? part.outputA : part.kind === 'inverter' ? (part.charger?.outputA ?? 0) : 0;
-    if (!outputA) return [];
-    const posts = converterPosts(c, part.kind === 'inverter' ? null : 'out');
-    const name = part.kind === 'inverter' ? 'inverter-charger' : 'mains charger';
-    return [{ id: ref.id, name, ...posts, setV: bank.absorptionV, limitA: outputA * hotShare(design, c), sunW: 0, input: null, sunOnly: false }];
+    if (dcIn || !mainsIn) return [];
+    const name = mainsOut ? 'inverter-charger' : 'mains charger';
+    return [{ id: c.ref.id, name, ...outputOf(c), setV: bank.absorptionV, limitA: mainsIn.outputA * hotShare(design, c), sunW: 0, input: null, sunOnly: false }];
   });
 }
 

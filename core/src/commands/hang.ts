@@ -1,11 +1,11 @@
-import type { Catalogue } from '../catalogue/index.js';
+import { portsIn, type Catalogue } from '../catalogue/index.js';
 import type { Design, RigArray, RigConverter } from '../design/index.js';
 import { Refused } from './command.js';
 import { collectionOf, known } from './things.js';
 
 /** True of a converter whose part has an input for panels. */
 export function takesSun(catalogue: Catalogue, c: RigConverter): boolean {
-  return catalogue.find('solar-controller', c.part) !== null || (catalogue.find('dcdc', c.part)?.sunInput ?? null) !== null;
+  return (portsIn(catalogue, c.part)?.sunIn ?? null) !== null;
 }
 
 /** Where an array’s power goes: a converter with an input for panels, or straight a bank. */

@@ -1,4 +1,4 @@
-import type { Catalogue } from '../catalogue/index.js';
+import { portsIn, type Catalogue } from '../catalogue/index.js';
 import { copyDesign, type Design } from '../design/index.js';
 import { takeOut } from './take-out.js';
 import { freshId, lastOrder } from './things.js';
@@ -38,7 +38,7 @@ export function fitInside(d: Design, catalogue: Catalogue): void {
   for (const bank of Object.keys(d.banks))
     for (const part of wantedIn(d, catalogue, bank)) {
       if (Object.values(d.converters).some((c) => c.part === part && c.bank === bank)) continue;
-      const charger = catalogue.find('dcdc', part) !== null;
+      const charger = portsIn(catalogue, part)?.dcIn !== null;
       d.converters[freshId(d, undefined, charger ? 'unit-charger' : 'unit-inverter')] = {
         order: lastOrder(d.converters),
         name: '',

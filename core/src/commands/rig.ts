@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { readOwnPart, type PartKind } from '../catalogue/index.js';
-import { CONVERTER_KINDS } from '../plant/index.js';
+import { CONVERTER_KINDS, convertsOf, portsIn, portsOf, readOwnPart, type PartKind, sunOnly } from '../catalogue/index.js';
+
 import { command, Refused } from './command.js';
 import { bankFor, feedOf, sunTarget, takesSun } from './hang.js';
 import { fitInside } from './inside.js';
@@ -82,7 +82,7 @@ export const addArray = command({
       .filter(([, c]) => takesSun(catalogue, c));
     // A controller that waits for panels is there for nothing else; a charger has another input.
     const unused = takers.filter(([key]) => !used.has(key));
-    const free = unused.find(([, c]) => catalogue.find('solar-controller', c.part)) ?? unused[0] ?? takers[0];
+    const free = unused.find(([, c]) => sunOnly(portsIn(catalogue, c.part)!)) ?? unused[0] ?? takers[0];
     const usual = i.portable?.regulated ? bankFor(d, undefined) : free?.[0];
     const into = i.into ?? usual;
     const { name, part, count: n, inSeries, shade, portable, startBelow } = i;
@@ -106,10 +106,11 @@ export const addConverter = command({
   change: (d, i, catalogue) => {
     const part = partOf(catalogue, CONVERTER_KINDS, i.part);
     if (part.inside !== undefined) throw new Refused(`part: ${i.part} is built into ${part.inside}; a bank of that is accepted, which brings it along`);
-    const made = freshId(d, i.id, STEM[part.kind]);
-    const wantsInlet = part.kind === 'mains-charger' || part.kind === 'inverter' || (part.kind === 'dcdc' && part.mainsInput !== undefined);
+    const made = freshId(d, i.id, convertsOf(part).stem);
+    const { dcIn, mainsIn, mainsOut } = portsOf(part);
+    const wantsInlet = mainsIn !== null || mainsOut !== null;
     if (i.inlet) known(d, 'inlets', i.inlet, 'inlet');
-    const from = i.from === undefined ? (part.kind === 'dcdc' ? 'starting' : null) : i.from;
+    const from = i.from === undefined ? (dcIn ? 'starting' : null) : i.from;
     d.converters[made] = {
       order: lastOrder(d.converters),
       name: i.name,
@@ -123,8 +124,6 @@ export const addConverter = command({
     };
   },
 });
-
-const STEM = { dcdc: 'charger', 'solar-controller': 'regulator', 'mains-charger': 'mains', inverter: 'inverter' } as const satisfies Record<(typeof CONVERTER_KINDS)[number], string>;
 
 /** A tie between the vehicle’s starting battery and a bank. */
 export const addLink = command({

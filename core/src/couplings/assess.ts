@@ -37,7 +37,7 @@ function leadFacts(job: Design, id: string, catalogue: Catalogue): LeadFacts[] {
       other: vehicleName(job, c.from === id ? c.to : c.from),
       outlet: c.outlet,
       saysW: load?.draw.by === 'plate' ? load.draw.value : 0,
-      inverterW: inverterOf(giver, catalogue)?.part.ratedW ?? null,
+      inverterW: inverterOf(giver, catalogue)?.ports.mainsOut.ratedW ?? null,
       takesW: c.inlet === null ? 0 : inletTakesW(vehicleIn(job, c.to), catalogue, c.inlet),
       siteH: siteHours(job, c),
       restsH: restsH[key] ?? 0,

@@ -1,7 +1,6 @@
-import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
+import { inverterEfficiency, CHEMISTRY, type Catalogue } from '../catalogue/index.js';
 import { couplingsOf, engineOf, vehicleIds, vehicleIn, type Coupling, type Design } from '../design/index.js';
 import { alternatorBudget, alternatorOf, bankOf, driveVolts, mainsChargersOf } from '../supply/index.js';
-import { inverterEfficiency } from '../loads/index.js';
 import { inverterOf, plant } from '../plant/index.js';
 import { jobOfDesign } from '../trip-analysis/index.js';
 import { rigTripSchema, wholeRigTrip, type RigTrip, type WholeRigTrip } from '../rig-trip/index.js';
@@ -82,7 +81,7 @@ function sayPart(said: Said, { id, job, blocks }: Part, engine: string, outlets:
 /** A mains lead from bank to bank, through the inverter of one and the chargers at the inlet of the other. */
 function sayLead(said: Said, job: Design, catalogue: Catalogue, id: string, c: Coupling): void {
   const [giver, taker] = [vehicleIn(job, c.from), vehicleIn(job, c.to)];
-  const inverter = inverterOf(giver, catalogue)?.part;
+  const inverter = inverterOf(giver, catalogue)?.ports.mainsOut;
   const bank = bankOf(taker, catalogue);
   const hung = new Set(
     plant(taker, catalogue)

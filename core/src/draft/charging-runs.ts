@@ -1,8 +1,8 @@
 import type { Gear } from '../places/index.js';
 import type { RunSpec, RunAmps } from '../routes/index.js';
-import { chargerInputW, type DcdcPart } from '../catalogue/index.js';
+import { chargerInputW, type DcIn } from '../catalogue/index.js';
 import { figure, sentence } from '../quantity/index.js';
-import { BARS, convertersOfKind, OWN_VEHICLE, standsIn, type LinkThing } from '../plant/index.js';
+import { BARS, OWN_VEHICLE, standsIn, withPort, type LinkThing, type Ported } from '../plant/index.js';
 import { alternatorBudget, dcdcsOf, driveVolts, mainsChargersOf } from '../supply/index.js';
 import { steadyA, lastingLoadsA, usualLoadsA } from './amps.js';
 import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
@@ -16,7 +16,7 @@ const FEED_LOSS = 0.05;
 const ABOVE_CUT_OUT_V = 0.5;
 
 /** What a charger's feed carries: what lasts at the alternator's warm idle, what is usual, and what passes just above its cut-out. */
-function feedAmps(c: DraftContext, part: DcdcPart, share: number): RunAmps & { readonly passingA: number; readonly leastEndV: number; readonly sourceV: number } {
+function feedAmps(c: DraftContext, part: DcIn, share: number): RunAmps & { readonly passingA: number; readonly leastEndV: number; readonly sourceV: number } {
   const inputW = chargerInputW(part, c.bank!.absorptionV) * share;
   const { vehicleV } = c.design.brief;
   const sourceV = driveVolts(c.design).warmIdleV;
@@ -35,8 +35,14 @@ function feedAmps(c: DraftContext, part: DcdcPart, share: number): RunAmps & { r
 }
 
 /** Feed from the starting side into a DC-DC charger and on to the bus bars, for the output that it is set to. */
-function dcdcRuns(c: DraftContext, next: () => number, thing: ReturnType<typeof convertersOfKind<'dcdc'>>[number]): RunSpec[] {
-  const { ref, part, share, inputs, inside } = thing;
+function dcdcRuns(c: DraftContext, next: () => number, thing: Ported<'dcIn'>): RunSpec[] {
+  const {
+    ref,
+    ports: { dcIn: part },
+    share,
+    inputs,
+    inside,
+  } = thing;
   const [starting, charger, bus] = [c.gear.get(OWN_VEHICLE.id), c.gear.get(standsIn(thing).id), c.gear.get(BARS.id)];
   if (!starting || !charger || !c.bank || !bus || !inputs.some((i) => i.by === 'vehicle')) return [];
   return [
@@ -108,7 +114,7 @@ export function allChargeA(c: DraftContext): number {
   // What is built into the battery itself passes no lead of it.
   const passes = (unit: string): boolean => !c.plant.converters.some((x) => x.inside && x.ref.id === unit);
   const dcdcs = dcdcsOf(design, catalogue).filter((d) => passes(d.id));
-  const vehicle = sum(dcdcs, (d) => d.part.outputA * d.share) + sum(c.plant.links, () => linkAmps(c).usualA);
+  const vehicle = sum(dcdcs, (d) => d.port.outputA * d.share) + sum(c.plant.links, () => linkAmps(c).usualA);
   const sun = sum(arrays, (a) => (a.controller ? controllerOutA(a, bank) : 0));
   // A portable panel is out only while the vehicle stands.
   const portable = portableOutA(
@@ -164,16 +170,19 @@ function isolatorRuns(c: DraftContext, next: () => number, { ref, part }: LinkTh
 }
 
 /** Feed of the bus bars from a mains charger. */
-function mainsRuns(c: DraftContext, next: () => number, { ref, part }: ReturnType<typeof convertersOfKind<'mains-charger'>>[number]): RunSpec[] {
+function mainsRuns(c: DraftContext, next: () => number, { ref, ports }: Ported<'mainsIn'>): RunSpec[] {
   const [mains, bus] = [c.gear.get(ref.id), c.gear.get(BARS.id)];
-  return mains && c.bank && bus ? [outputRun(c, next, mains, part.outputA, `${sentence(mains.name)} → ${bus.name}`, 'mains charger')] : [];
+  return mains && c.bank && bus ? [outputRun(c, next, mains, ports.mainsIn.outputA, `${sentence(mains.name)} → ${bus.name}`, 'mains charger')] : [];
 }
 
 /** Runs that bring charge from the vehicle and from the mains: of every charger and link that there is. */
 export function chargingRuns(c: DraftContext, next: () => number): RunSpec[] {
   return [
-    ...convertersOfKind(c.plant, 'dcdc').flatMap((d) => dcdcRuns(c, next, d)),
+    ...withPort(c.plant, 'dcIn').flatMap((d) => dcdcRuns(c, next, d)),
     ...c.plant.links.flatMap((l, i) => isolatorRuns(c, next, l, i ? `-${l.ref.id}` : '')),
-    ...convertersOfKind(c.plant, 'mains-charger').flatMap((m) => mainsRuns(c, next, m)),
+    // What also charges from a vehicle has its output already; what also inverts charges by the cable that it draws by.
+    ...withPort(c.plant, 'mainsIn')
+      .filter(({ ports }) => !ports.dcIn && !ports.mainsOut)
+      .flatMap((m) => mainsRuns(c, next, m)),
   ];
 }

@@ -1,9 +1,9 @@
+import { inverterInputW } from '../catalogue/index.js';
 import { houseNodes, passing } from '../circuit/index.js';
 import { runKey, type Ref } from '../design/index.js';
 import type { DayLoad } from '../loads/index.js';
-import { inverterInputW } from '../loads/index.js';
 import { figure, sentence } from '../quantity/index.js';
-import { FIRST_BANK, SECOND_BANK, convertersOfKind } from '../plant/index.js';
+import { FIRST_BANK, SECOND_BANK, withPort, type Ported } from '../plant/index.js';
 import { type RunSpec, type RunAmps } from '../routes/index.js';
 import { allChargeA } from './charging-runs.js';
 import { ampsOf, lastingLoadsA, usualLoadsA } from './amps.js';
@@ -125,13 +125,13 @@ function mainAmps(c: DraftContext, bank: Bank, loads: readonly DayLoad[], invert
 }
 
 /** Feed of an inverter, straight from the bars. */
-function inverterRuns(c: DraftContext, next: () => number, { ref, part }: ReturnType<typeof convertersOfKind<'inverter'>>[number], bank: Bank, main: string): RunSpec[] {
+function inverterRuns(c: DraftContext, next: () => number, { ref, ports: { mainsOut, mainsIn } }: Ported<'mainsOut'>, bank: Bank, main: string): RunSpec[] {
   const [inverter, bus] = [c.gear.get(ref.id), c.gear.get('bus')];
   if (!inverter || !bus) return [];
-  const inverterW = inverterInputW(part.ratedW, part.ratedW);
-  const several = convertersOfKind(c.plant, 'inverter').length > 1;
+  const inverterW = inverterInputW(mainsOut.ratedW, mainsOut.ratedW);
+  const several = withPort(c.plant, 'mainsOut').length > 1;
   // An inverter-charger charges through the cable that it draws by.
-  const chargeA = part.charger?.outputA ?? 0;
+  const chargeA = mainsIn?.outputA ?? 0;
   return [
     makeRun(c, next(), {
       id: `bus-${inverter.id}`,
@@ -145,9 +145,9 @@ function inverterRuns(c: DraftContext, next: () => number, { ref, part }: Return
       demand: { powerW: inverterW },
       lastingA: Math.max(inverterW / bank.openV, chargeA),
       lastingWhy:
-        chargeA > inverterW / bank.openV ? `its charger’s ${figure(chargeA, 0)} A` : `${figure(inverterW, 0)} W in at its rated ${part.ratedW} W out, at the lowest ${figure(bank.openV, 1)} V`,
+        chargeA > inverterW / bank.openV ? `its charger’s ${figure(chargeA, 0)} A` : `${figure(inverterW, 0)} W in at its rated ${mainsOut.ratedW} W out, at the lowest ${figure(bank.openV, 1)} V`,
       usualA: Math.max(inverterW / bank.nominalV, chargeA),
-      usualWhy: chargeA > inverterW / bank.nominalV ? `its charger’s ${figure(chargeA, 0)} A` : `${figure(inverterW, 0)} W in at its rated ${part.ratedW} W out, at ${bank.nominalV} V`,
+      usualWhy: chargeA > inverterW / bank.nominalV ? `its charger’s ${figure(chargeA, 0)} A` : `${figure(inverterW, 0)} W in at its rated ${mainsOut.ratedW} W out, at ${bank.nominalV} V`,
       minAreaMm2: INVERTER_LEAST_MM2,
       terminal: studFor(inverterW / bank.openV),
       sourceV: bank.openV,
@@ -200,8 +200,8 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
   const { bank, gear } = c;
   const bus = gear.get('bus');
   if (!bank || !bus) return [];
-  const inverters = convertersOfKind(c.plant, 'inverter').filter((i) => !i.inside);
-  const inverterW = inverters.reduce((sum, { part }) => sum + inverterInputW(part.ratedW, part.ratedW), 0);
+  const inverters = withPort(c.plant, 'mainsOut').filter((i) => !i.inside);
+  const inverterW = inverters.reduce((sum, { ports: { mainsOut } }) => sum + inverterInputW(mainsOut.ratedW, mainsOut.ratedW), 0);
   const hung = hungOn(c);
   const all = mainAmps(c, bank, [...hung.all.flatMap((w) => hung.behind(w)), ...hung.behind(null)], inverterW);
   const main = mainId(c);

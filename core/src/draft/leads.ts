@@ -1,5 +1,6 @@
+import { sunOnly } from '../catalogue/index.js';
 import type { Gear } from '../places/index.js';
-import { convertersOfKind, standsIn } from '../plant/index.js';
+import { standsIn, withPort } from '../plant/index.js';
 import { sentence } from '../quantity/index.js';
 import { cutLengthM, routeBetween, type Lead, type Route, type Stand } from '../routes/index.js';
 import { standOf, type DraftContext } from './context.js';
@@ -25,7 +26,7 @@ const leadKey = (key: string, unit: string, nth: number): string => (nth ? `${ke
 
 /** What switches each charger from the vehicle on. */
 function triggers(c: DraftContext): Given[] {
-  return convertersOfKind(c.plant, 'dcdc').flatMap((thing, nth): Given[] => {
+  return withPort(c.plant, 'dcIn').flatMap((thing, nth): Given[] => {
     const { ref } = thing;
     const charger = c.gear.get(standsIn(thing).id);
     const trigger = c.design.converters[ref.id]?.trigger;
@@ -64,11 +65,11 @@ function probes(c: DraftContext): Given[] {
     polarity: 'none: a resistor',
     fuseA: null,
   });
-  for (const { ref, part } of convertersOfKind(c.plant, 'dcdc')) {
+  for (const { ref, ports } of withPort(c.plant, 'dcIn')) {
     const charger = c.gear.get(ref.id);
-    if (part.coldLock && charger) out.push(warm(ref.id, charger.name));
+    if (ports.dcIn.coldLock && charger) out.push(warm(ref.id, charger.name));
   }
-  for (const { ref } of convertersOfKind(c.plant, 'solar-controller')) {
+  for (const { ref } of c.plant.converters.filter((x) => sunOnly(x.ports))) {
     const controller = c.gear.get(ref.id);
     if (!controller) continue;
     out.push({
@@ -82,7 +83,7 @@ function probes(c: DraftContext): Given[] {
       longestM: 5,
     });
   }
-  for (const { ref } of convertersOfKind(c.plant, 'inverter')) {
+  for (const { ref } of withPort(c.plant, 'mainsOut')) {
     const inverter = c.gear.get(ref.id);
     if (!inverter || !c.gear.has('remote')) continue;
     out.push({

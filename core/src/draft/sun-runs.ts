@@ -112,7 +112,7 @@ function panelRun(c: DraftContext, next: () => number, array: SolarArray, one: A
       lastingWhy: 'short-circuit current of all panels: the most they can ever give',
       usualA: ratedW / stringV,
       usualWhy: 'all panels at their best volts',
-      refV: array.controller?.way === 'pwm' ? bank.nominalV : stringV,
+      refV: array.controller?.regulates === 'pwm' ? bank.nominalV : stringV,
       minAreaMm2: SUN_LEAST_MM2,
       terminal: TERMINAL.m8,
       sourceV: one.part.vmpV,

@@ -1,5 +1,6 @@
+import { sunOnly } from '../catalogue/index.js';
 import type { CircuitPlan } from '../circuit/index.js';
-import { convertersOfKind, fromInlet, invertersOf } from '../plant/index.js';
+import { fromInlet, invertersOf, withPort } from '../plant/index.js';
 import { figure, sentence } from '../quantity/index.js';
 import { serves } from '../routes/index.js';
 import type { Fault } from './fault.js';
@@ -11,7 +12,7 @@ const boxName = (plan: CircuitPlan, id: string, otherwise: string): string => se
 
 /** Chargers from the vehicle: dead, not switched on, always on, on a profile for another battery. */
 function chargers(plan: CircuitPlan): Fault[] {
-  return convertersOfKind(plan.plant, 'dcdc').flatMap((c): Fault[] => {
+  return withPort(plan.plant, 'dcIn').flatMap((c): Fault[] => {
     const { id } = c.ref;
     const name = boxName(plan, id, c.part.name);
     const byVehicle = c.inputs.some((i) => i.by === 'vehicle');
@@ -62,14 +63,16 @@ function chargers(plan: CircuitPlan): Fault[] {
 
 /** Solar controllers and their panels: nothing out, nothing in, the wrong way round, a string of several missing. */
 function sun(plan: CircuitPlan): Fault[] {
-  const controllers = convertersOfKind(plan.plant, 'solar-controller').map((c): Fault => ({
-    id: `dead:${c.ref.id}`,
-    name: `${boxName(plan, c.ref.id, c.part.name)}: gives nothing though its panels do`,
-    prior: 1.5,
-    change: { givesNothing: [c.ref.id] },
-    about: c.ref.id,
-    fix: 'Battery side joined before the panels? Its fuse to the bank? Then the controller itself.',
-  }));
+  const controllers = plan.plant.converters
+    .filter((c) => sunOnly(c.ports))
+    .map((c): Fault => ({
+      id: `dead:${c.ref.id}`,
+      name: `${boxName(plan, c.ref.id, c.part.name)}: gives nothing though its panels do`,
+      prior: 1.5,
+      change: { givesNothing: [c.ref.id] },
+      about: c.ref.id,
+      fix: 'Battery side joined before the panels? Its fuse to the bank? Then the controller itself.',
+    }));
   const arrays = plan.plant.arrays
     .filter((a) => a.into?.in === 'converters')
     .flatMap((a, n): Fault[] => {
@@ -114,7 +117,7 @@ function sun(plan: CircuitPlan): Fault[] {
 
 function mains(plan: CircuitPlan): Fault[] {
   return fromInlet(plan.plant)
-    .filter((c) => c.part.kind === 'mains-charger')
+    .filter((c) => !c.ports.dcIn && !c.ports.mainsOut)
     .map((c): Fault => ({
       id: `dead:${c.ref.id}`,
       name: `${boxName(plan, c.ref.id, c.part.name)}: gives nothing on mains`,

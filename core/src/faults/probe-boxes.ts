@@ -1,10 +1,10 @@
 import type { CircuitPlan, SettledState } from '../circuit/index.js';
-import { convertersOfKind } from '../plant/index.js';
+import { fromInlet, withPort } from '../plant/index.js';
 import { at, AT_HAND_MIN, AT_THE_ROOF_MIN, CLAMP, CLAMP_MIN, giver, OPEN_SHARE, type Probe, SUN_SHARE, VOLT } from './probe.js';
 
 /** Chargers from the vehicle: in and out, trigger, and what they hold at the end. */
 function onChargers(plan: CircuitPlan): Probe[] {
-  return convertersOfKind(plan.plant, 'dcdc').flatMap(({ ref, inputs, part }): Probe[] => {
+  return withPort(plan.plant, 'dcIn').flatMap(({ ref, inputs, part }): Probe[] => {
     const { id } = ref;
     const feed = plan.runs.find((r) => r.spec.role === 'charger feed' && r.spec.serves.id === id);
     const out = plan.runs.find((r) => r.spec.role === 'charger output' && r.spec.serves.id === id);
@@ -120,8 +120,8 @@ function onSun(plan: CircuitPlan): Probe[] {
 }
 
 const onMains = (plan: CircuitPlan): Probe[] =>
-  plan.plant.converters
-    .filter((c) => c.part.kind === 'mains-charger')
+  fromInlet(plan.plant)
+    .filter((c) => !c.ports.dcIn && !c.ports.mainsOut)
     .flatMap((c): Probe[] => {
       const out = plan.runs.find((r) => r.spec.role === 'charger output' && r.spec.serves.id === c.ref.id);
       return out

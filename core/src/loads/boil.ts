@@ -1,6 +1,6 @@
 import { WATER_KJ_PER_KG_K } from '../quantity/index.js';
 import { NO_INVERTER_EFFICIENCY } from './day-load.js';
-import { inverterInputW } from './inverter.js';
+import { inverterInputW } from '../catalogue/index.js';
 
 /** Share of the appliance's power that ends in the pot. */
 export const INTO_THE_POT = { kettle: 0.88, 'induction plate': 0.84, 'hot plate': 0.6, 'coffee maker': 0.8, oven: 0.35 } as const;

@@ -1,6 +1,6 @@
 import type { Load } from '../design/index.js';
 import { drivingSpans, mainsSpans } from '../travel/index.js';
-import { inverterInputW } from './inverter.js';
+import { inverterInputW } from '../catalogue/index.js';
 import { loadKind, ownPowerW } from './power.js';
 import { spanHours, spansTogether, spansWithout, type HourSpan } from './spans.js';
 import { dutyOf, loadSpans } from './use.js';

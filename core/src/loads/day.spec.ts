@@ -3,7 +3,7 @@ import { drivingSpans } from '../travel/index.js';
 import { boilCost } from './boil.js';
 import { dayFigures } from './day.js';
 import { dayLoad, type DayContext } from './day-load.js';
-import { inverterEfficiency } from './inverter.js';
+import { inverterEfficiency } from '../catalogue/index.js';
 import { LOAD_LIBRARY, loadFromLibrary } from './library.js';
 import { spansWithout } from './spans.js';
 import { largestTogether } from './together.js';

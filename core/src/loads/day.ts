@@ -1,5 +1,5 @@
 import type { DayLoad } from './day-load.js';
-import { INVERTER_IDLE } from './inverter.js';
+import { INVERTER_IDLE } from '../catalogue/index.js';
 import { hoursWithin } from './spans.js';
 import { largestTogether, type Wanting } from './together.js';
 

@@ -2,7 +2,6 @@ export * from './boil.js';
 export * from './day.js';
 export * from './day-load.js';
 export * from './fridge.js';
-export * from './inverter.js';
 export * from './library.js';
 export * from './library-item.js';
 export * from './lights.js';

@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
-import { convertersOfKind, fromInlet, inletTakesW, plant } from '../plant/index.js';
+import { fromInlet, inletTakesW, plant, withPort } from '../plant/index.js';
 
 /** One thing that only the licensed electrician can settle. */
 export interface MainsQuestion {
@@ -41,7 +41,7 @@ export interface MainsSource {
 /** Where 230 V comes from in a vehicle: every inverter, and every inlet that something hangs on. */
 export function mainsSources(design: Design, catalogue: Catalogue): readonly MainsSource[] {
   const p = plant(design, catalogue);
-  const inverters = convertersOfKind(p, 'inverter');
+  const inverters = withPort(p, 'mainsOut');
   const on = (inlet: string): readonly string[] => fromInlet(p).flatMap((c) => (c.inputs.some((i) => i.by === 'inlet' && i.ref.id === inlet) ? [c.part.name] : []));
   const inlets = Object.entries(design.inlets)
     .filter(([id]) => on(id).length)
@@ -55,7 +55,7 @@ export function mainsSources(design: Design, catalogue: Catalogue): readonly Mai
       transfers: false,
       feeds: on(id),
     })),
-    ...inverters.map((c): MainsSource => ({ id: c.ref.id, kind: 'inverter', name: c.part.name, watts: c.part.ratedW, transfers: c.part.charger !== null, feeds: [] })),
+    ...inverters.map((c): MainsSource => ({ id: c.ref.id, kind: 'inverter', name: c.part.name, watts: c.ports.mainsOut.ratedW, transfers: c.ports.mainsIn !== null, feeds: [] })),
   ];
 }
 

@@ -1,7 +1,6 @@
-import { chargerInputW, type Catalogue, type Part } from '../catalogue/index.js';
+import { convertsOf, type Catalogue, type Part } from '../catalogue/index.js';
 import { gearKey, panelId, refTo, type Design, type Load, type LoadGroup, type Purpose, type Ref, type Trace } from '../design/index.js';
-import { inverterInputW } from '../loads/index.js';
-import { convertersOfKind, plant, type ArrayThing, type BankThing, type ConverterThing, type DistributionThing, type Plant } from '../plant/index.js';
+import { inRole, plant, type ArrayThing, type BankThing, type ConverterThing, type DistributionThing, type Plant } from '../plant/index.js';
 import { bankOf, selectedBankOf, type Bank } from '../supply/index.js';
 import { FIXING, LOAD_BODY, USUAL_BODY, type Body, type Fixing, type PlacedRole } from './bodies.js';
 
@@ -97,29 +96,16 @@ const NTH = ['', 'second ', 'third '];
 
 /** A converter with what it loses as heat; of several of a kind the later ones say so. */
 function converterGear(c: ConverterThing, nth: number, p: Plant, bank: Bank | null, houseV: number): Wanted {
-  const { ref, part } = c;
-  const mark = NTH[nth] ?? `${nth + 1}th `;
-  switch (part.kind) {
-    case 'dcdc':
-      return gearOfPart(ref, 'charger', `${mark}charger`, part, bank ? chargerInputW(part, bank.absorptionV) * (1 - part.efficiency) : 0);
-    case 'solar-controller':
-      return gearOfPart(ref, 'controller', `${mark}solar controller`, part, CONTROLLER_LOSS * Math.min(sunOn(c, p), part.maxA * houseV));
-    case 'mains-charger':
-      return gearOfPart(ref, 'mains', `${mark}mains charger`, part, Math.max(0, part.acW - part.outputA * part.outputV * 1.2));
-    case 'inverter':
-      return gearOfPart(ref, 'inverter', `${mark}inverter ${part.ratedW} W`, part, inverterInputW(part.ratedW, part.ratedW) - part.ratedW);
-  }
+  const { role, calls, heatW } = convertsOf(c.part);
+  return gearOfPart(c.ref, role, `${NTH[nth] ?? `${nth + 1}th `}${calls(c.part)}`, c.part, heatW(c.part, { bankV: bank?.absorptionV ?? null, houseV, sunW: sunOn(c, p) }));
 }
-
-/** Share of the sun that a controller turns to heat. */
-const CONTROLLER_LOSS = 0.03;
 
 /** The plant as gear, in the order in which it is set down: what stands first says where the rest goes. */
 function plantGear(design: Design, catalogue: Catalogue): Wanted[] {
   const p = plant(design, catalogue);
   const bank = bankOf(design, catalogue);
-  const converters = (kind: ConverterThing['part']['kind']): Wanted[] =>
-    convertersOfKind(p, kind)
+  const converters = (role: Parameters<typeof inRole>[1]): Wanted[] =>
+    inRole(p, role)
       .filter((c) => !c.inside)
       .map((c, i) => ({ ...converterGear(c, i, p, bank, design.supply.houseV), mainsIn: c.inputs.some((x) => x.by === 'inlet') }));
   const [bars, blocks] = [p.distribution.filter((d) => d.part?.kind !== 'fuse-block'), p.distribution.filter((d) => d.part?.kind === 'fuse-block')];
@@ -127,14 +113,14 @@ function plantGear(design: Design, catalogue: Catalogue): Wanted[] {
     ...p.vehicles.filter((v) => v.joined).map((v) => make(v.ref, 'starting', 'starting battery', USUAL_BODY.starting)),
     ...p.banks.flatMap((b) => bankGear(b, p, design, catalogue)),
     ...(bank ? [...bars.map(boardOf), ...inlineGear(p)] : []),
-    ...converters('dcdc'),
+    ...converters('charger'),
     ...p.links.map((l, i) => gearOfPart(l.ref, 'charger', `${NTH[i] ?? `${i + 1}th `}isolator`, l.part)),
     ...converters('inverter'),
     ...blocks.map(boardOf),
     ...p.arrays.filter((a) => !a.portable).flatMap((a, i) => panels(a, i)),
     ...p.arrays.filter((a) => a.portable).map((a, i) => make(a.ref, 'control', `${NTH[i] ?? `${i + 1}th `}portable panel’s socket`, LOAD_BODY.sockets)),
-    ...converters('solar-controller'),
-    ...converters('mains-charger'),
+    ...converters('controller'),
+    ...converters('mains'),
     ...p.monitors.flatMap((m) => SHOWN[m.ref.id]?.(m.ref) ?? []),
   ];
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { blankDesign, type Design, type Ref, supplyOf, rigOf } from '../design/index.js';
-import { convertersOfKind, partsOf, plant, type Plant } from './index.js';
+import { withPort, partsOf, plant, type Plant } from './index.js';
 
 const of = (d: Design): Plant => plant(d, SHIPPED_CATALOGUE);
 const idsOf = (kind: Parameters<typeof SHIPPED_CATALOGUE.ofKind>[0]): (string | null)[] => [null, ...SHIPPED_CATALOGUE.ofKind(kind).map((p) => p.id)];
@@ -101,7 +101,7 @@ describe('the plant', () => {
         for (const c of before.converters) {
           const without = structuredClone(d);
           const s = supplyOf(without);
-          if (c.part.kind === 'dcdc') s[c === convertersOfKind(before, 'dcdc')[0] && s.dcdc === c.part.id ? 'dcdc' : 'dcdcSecond'] = null;
+          if (c.part.kind === 'dcdc') s[c === withPort(before, 'dcIn')[0] && s.dcdc === c.part.id ? 'dcdc' : 'dcdcSecond'] = null;
           else if (c.part.kind === 'solar-controller') s.sun.controller = null;
           else if (c.part.kind === 'mains-charger') s.mains.charger = null;
           else s.inverter = null;
@@ -131,7 +131,7 @@ describe('the plant', () => {
     const both = SHIPPED_CATALOGUE.ofKind('inverter').find((p) => p.charger);
     supplyOf(d).inverter = both?.id ?? SHIPPED_CATALOGUE.ofKind('inverter')[0]!.id;
     const p = of(d);
-    expect(convertersOfKind(p, 'dcdc').map((c) => c.share)).toEqual([0.5]);
-    expect(convertersOfKind(p, 'inverter').map((c) => [c.charges !== null, c.draws !== null])).toEqual([[both !== undefined, true]]);
+    expect(withPort(p, 'dcIn').map((c) => c.share)).toEqual([0.5]);
+    expect(withPort(p, 'mainsOut').map((c) => [c.charges !== null, c.draws !== null])).toEqual([[both !== undefined, true]]);
   });
 });

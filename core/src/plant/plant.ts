@@ -1,4 +1,4 @@
-import { halfOf, type Catalogue, type PartOf } from '../catalogue/index.js';
+import { converterIn, convertsOf, halfOf, portsOf, sunOnly, type Catalogue, type ConverterPart, type PartOf, type Port, type Ports, type SunIn } from '../catalogue/index.js';
 import { refTo, type Design, type Ref, type RIG, type RigConverter } from '../design/index.js';
 import type { ArrayThing, BankThing, ConverterThing, DistributionThing, LinkThing, MonitorThing, Supplied, SwitchThing, Thing, VehicleThing } from './thing.js';
 
@@ -55,18 +55,13 @@ function arraysOf({ arrays }: Rig, catalogue: Catalogue): ArrayThing[] {
 }
 
 /** What stands at a converter's inputs: only where its part has an input of that sort. */
-function inputsOf(id: string, { from, inlet }: RigConverter, of: ConverterThing['part'], arrays: readonly ArrayThing[]): Supplied[] {
-  const sunny = of.kind === 'solar-controller' || (of.kind === 'dcdc' && of.sunInput !== null);
-  const onMains = of.kind === 'mains-charger' || (of.kind === 'dcdc' && of.mainsInput !== undefined) || (of.kind === 'inverter' && of.charger !== null);
+function inputsOf(id: string, { from, inlet }: RigConverter, ports: Ports, arrays: readonly ArrayThing[]): Supplied[] {
   return [
-    ...(of.kind === 'dcdc' && from?.in === 'vehicles' ? [{ by: 'vehicle' as const, ref: refTo('vehicles', from.id) }] : []),
-    ...(sunny ? arrays.filter((a) => a.into?.in === 'converters' && a.into.id === id).map((a): Supplied => ({ by: 'array', ref: a.ref })) : []),
-    ...(onMains && inlet ? [{ by: 'inlet' as const, ref: refTo('outlets', inlet) }] : []),
+    ...(ports.dcIn && from?.in === 'vehicles' ? [{ by: 'vehicle' as const, ref: refTo('vehicles', from.id) }] : []),
+    ...(ports.sunIn ? arrays.filter((a) => a.into?.in === 'converters' && a.into.id === id).map((a): Supplied => ({ by: 'array', ref: a.ref })) : []),
+    ...(ports.mainsIn && inlet ? [{ by: 'inlet' as const, ref: refTo('outlets', inlet) }] : []),
   ];
 }
-
-/** Kinds of part that are converters. */
-export const CONVERTER_KINDS = ['dcdc', 'solar-controller', 'mains-charger', 'inverter'] as const;
 
 /** True where a part is built into one of a bank's batteries. */
 const isInside = (of: { readonly inside?: string | undefined }, batteries: Readonly<Record<string, { readonly part: string | null }>> | undefined): boolean =>
@@ -74,23 +69,25 @@ const isInside = (of: { readonly inside?: string | undefined }, batteries: Reado
 
 function convertersOf({ converters, banks }: Rig, catalogue: Catalogue, arrays: readonly ArrayThing[]): ConverterThing[] {
   return inOrder(converters).flatMap(([id, c]) => {
-    const of = CONVERTER_KINDS.map((kind) => catalogue.find(kind, c.part)).find((p) => p !== null);
+    const of = converterIn(catalogue, c.part);
     if (!of) return [];
-    const inputs = inputsOf(id, c, of, arrays);
+    const ports = portsOf(of);
+    const inputs = inputsOf(id, c, ports, arrays);
     // A controller that no panel feeds does nothing; a rule finds it in the document.
-    if (of.kind === 'solar-controller' && !inputs.length) return [];
+    if (sunOnly(ports) && !inputs.length) return [];
     const bank = c.bank === null ? null : refTo('banks', c.bank);
-    const charges = of.kind === 'inverter' && !of.charger ? null : bank;
+    const charges = ports.dcIn || ports.sunIn || ports.mainsIn ? bank : null;
     return [
       {
         ref: refTo('converters', id),
         part: of,
         quantity: 1,
         inside: isInside(of, banks[c.bank ?? '']?.batteries) ? bank : null,
-        share: of.kind === 'dcdc' ? halfOf(of, c.half) : 1,
+        ports,
+        share: ports.dcIn ? halfOf(ports.dcIn, c.half) : 1,
         inputs,
         charges,
-        draws: of.kind === 'inverter' ? bank : null,
+        draws: ports.mainsOut ? bank : null,
       },
     ];
   });
@@ -118,7 +115,7 @@ function switchgearOf({ switchgear, banks }: Rig, catalogue: Catalogue, hub: Par
 function monitorsOf({ monitors }: Rig, catalogue: Catalogue, hub: PartOf<'hub'> | null, banks: readonly BankThing[], converters: readonly ConverterThing[]): MonitorThing[] {
   const shunts = hub ? [] : inOrder(monitors).flatMap(([id, m]) => part(catalogue.find('shunt', m.part), (p): MonitorThing => ({ ref: refTo('monitors', id), part: p, quantity: 1 })));
   const show = (id: string): MonitorThing => ({ ref: refTo('monitors', id), part: null, quantity: 1 });
-  return [...shunts, ...(banks.length && (hub ?? shunts[0]) ? [show('display')] : []), ...(converters.some((c) => c.part.kind === 'inverter' && !c.inside) ? [show('remote')] : [])];
+  return [...shunts, ...(banks.length && (hub ?? shunts[0]) ? [show('display')] : []), ...(converters.some((c) => c.ports.mainsOut && !c.inside) ? [show('remote')] : [])];
 }
 
 /** A plant whose lists are each made when they are first asked for: most who ask want one of them. */
@@ -206,19 +203,34 @@ export const fromInlet = (p: Plant): readonly ConverterThing[] => p.converters.f
 export const inletTakesW = (rig: Rig, catalogue: Catalogue, inlet: string): number =>
   plant(rig, catalogue)
     .converters.filter((c) => c.inputs.some((i) => i.by === 'inlet' && i.ref.id === inlet))
-    .reduce((sum, { part: p }) => sum + (p.kind === 'mains-charger' ? p.acW : p.kind === 'dcdc' ? (p.mainsInput?.acW ?? 0) : p.kind === 'inverter' ? (p.charger?.acW ?? 0) : 0), 0);
+    .reduce((sum, c) => sum + (c.ports.mainsIn?.acW ?? 0), 0);
 
-/** A converter of one kind of part, with that part. */
-type OfKind<K extends ConverterThing['part']['kind']> = ConverterThing & { readonly part: PartOf<K> };
+/** A converter that has a port. */
+export type Ported<P extends Port> = ConverterThing & { readonly ports: Ports & { readonly [K in P]: NonNullable<Ports[K]> } };
 
-/** The converters of one kind, in their order. @example convertersOfKind(plant(design, catalogue), 'dcdc').length // 2 */
-export const convertersOfKind = <K extends ConverterThing['part']['kind']>(p: Plant, kind: K): readonly OfKind<K>[] => p.converters.filter((c): c is OfKind<K> => c.part.kind === kind);
+/** The converters that have a port, in their order. @example withPort(plant(design, catalogue), 'dcIn').length // 2 */
+export const withPort = <P extends Port>(p: Plant, port: P): readonly Ported<P>[] => p.converters.filter((c): c is Ported<P> => c.ports[port] !== null);
+
+/** The solar controllers of a document, with or without panels: the plant knows those alone that something feeds. */
+export const controllersOf = (
+  { converters, arrays }: Pick<Rig, 'converters' | 'arrays'>,
+  catalogue: Catalogue,
+): readonly { readonly id: string; readonly part: ConverterPart; readonly sunIn: SunIn; readonly fed: boolean }[] =>
+  Object.entries(converters).flatMap(([id, c]) => {
+    const part = converterIn(catalogue, c.part);
+    const ports = part && portsOf(part);
+    const fed = Object.values(arrays).some((a) => a.part !== null && a.into?.in === 'converters' && a.into.id === id);
+    return part && ports?.sunIn && sunOnly(ports) ? [{ id, part, sunIn: ports.sunIn, fed }] : [];
+  });
+
+/** The converters that are set down in one role, in their order. */
+export const inRole = (p: Plant, role: ReturnType<typeof convertsOf>['role']): readonly ConverterThing[] => p.converters.filter((c) => convertsOf(c.part).role === role);
 
 /** The gear that a converter is, or is built into. */
 export const standsIn = (c: Pick<ConverterThing, 'ref' | 'inside'>): Ref => c.inside ?? c.ref;
 
 /** The inverters that 230 V loads hang on, in their order. */
-export const invertersOf = (rig: Rig, catalogue: Catalogue): readonly OfKind<'inverter'>[] => convertersOfKind(plant(rig, catalogue), 'inverter');
+export const invertersOf = (rig: Rig, catalogue: Catalogue): readonly Ported<'mainsOut'>[] => withPort(plant(rig, catalogue), 'mainsOut');
 
 /** The first of them; null: none. */
-export const inverterOf = (rig: Rig, catalogue: Catalogue): OfKind<'inverter'> | null => invertersOf(rig, catalogue)[0] ?? null;
+export const inverterOf = (rig: Rig, catalogue: Catalogue): Ported<'mainsOut'> | null => invertersOf(rig, catalogue)[0] ?? null;

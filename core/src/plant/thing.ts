@@ -1,4 +1,4 @@
-import type { DcdcPart, InverterPart, Part, PartOf } from '../catalogue/index.js';
+import type { ConverterPart, Part, PartOf, Ports } from '../catalogue/index.js';
 import type { Ref } from '../design/index.js';
 
 /** A thing of the rig, with the part of the catalogue that it is. */
@@ -22,7 +22,9 @@ export interface BankThing {
 export type Supplied = { readonly by: 'vehicle' | 'array' | 'inlet'; readonly ref: Ref };
 
 /** A box that charges, converts or inverts. */
-export interface ConverterThing extends Thing<DcdcPart | PartOf<'solar-controller'> | PartOf<'mains-charger'> | InverterPart> {
+export interface ConverterThing extends Thing<ConverterPart> {
+  /** What it takes and gives. */
+  readonly ports: Ports;
   /** The bank whose battery it is built into; null: it is a box of its own. */
   readonly inside: Ref | null;
   /** Share of its output that it is set to, 0–1. */

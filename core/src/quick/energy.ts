@@ -1,5 +1,5 @@
-import type { Chemistry } from '../catalogue/index.js';
-import { boilCost, coldDuty, inverterInputW } from '../loads/index.js';
+import { inverterInputW, type Chemistry } from '../catalogue/index.js';
+import { boilCost, coldDuty } from '../loads/index.js';
 import { figure, rating } from '../quantity/index.js';
 import { readsAt } from '../supply/index.js';
 import { chips, type Assumed, type QuickAnswer } from './answer.js';

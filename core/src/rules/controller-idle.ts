@@ -1,4 +1,5 @@
 import { takeOut } from '../commands/index.js';
+import { controllersOf } from '../plant/index.js';
 import { press } from './press.js';
 import type { Found, Rule } from './rule.js';
 
@@ -9,11 +10,8 @@ export const controllerIdle: Rule = {
   basis: 'a controller stands between panels and a bank',
   why: 'A box that nothing feeds, or that feeds nothing, costs money and brings no ampere-hour.',
   test: ({ design, catalogue, runs, supply: { bank } }) =>
-    Object.entries(design.converters).flatMap(([id, c]): Found[] => {
-      const part = catalogue.find('solar-controller', c.part);
-      if (!part) return [];
-      // Panels that wait for later feed it then.
-      const fed = Object.values(design.arrays).some((a) => a.part !== null && a.into?.in === 'converters' && a.into.id === id);
+    // Panels that wait for later feed it then.
+    controllersOf(design, catalogue).flatMap(({ id, part, fed }): Found[] => {
       const joined = !bank || runs.some((r) => r.spec.from.gear === id);
       const what = !fed ? 'nothing feeds it' : !joined ? 'it is wired to nothing' : null;
       return what ? [{ at: { stage: 'supply', about: id }, values: { name: part.name, what } }] : [];

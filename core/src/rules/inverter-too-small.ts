@@ -10,9 +10,9 @@ export const inverterTooSmall: Rule = {
   why: 'An overloaded inverter shuts off, and takes every mains load with it.',
   test: ({ day, design, catalogue }) => {
     const all = invertersOf(design, catalogue);
-    return all.flatMap(({ ref, part }): Found[] => {
+    return all.flatMap(({ ref, part, ports: { mainsOut } }): Found[] => {
       const wants = Math.round(day.inverterPeakW[ref.id] ?? 0);
-      return wants > part.ratedW ? [{ at: { stage: 'supply', about: ref.id }, values: { id: ref.id, wants, gives: part.ratedW, which: all.length > 1 ? part.name : 'inverter' } }] : [];
+      return wants > mainsOut.ratedW ? [{ at: { stage: 'supply', about: ref.id }, values: { id: ref.id, wants, gives: mainsOut.ratedW, which: all.length > 1 ? part.name : 'inverter' } }] : [];
     });
   },
   presses: ({ values: v }, { design, catalogue }) => takeInverter(design, catalogue, Number(v['wants']), String(v['id'])),

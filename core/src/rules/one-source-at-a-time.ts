@@ -9,7 +9,9 @@ export const oneSourceAtATime: Rule = {
   test: ({ design, supply: { arrays }, trip }) =>
     design.brief.trip.drivingH > 0 && trip
       ? arrays.flatMap((a): Found[] =>
-          a.regulator && a.sunInput && a.sunInput.way !== 'sun first' ? [{ at: { stage: 'supply', about: a.regulator.id }, values: { way: a.sunInput.way, hours: design.brief.trip.drivingH } }] : [],
+          a.regulator && a.sunInput && a.sunInput.beside !== 'sun first'
+            ? [{ at: { stage: 'supply', about: a.regulator.id }, values: { way: a.sunInput.beside, hours: design.brief.trip.drivingH } }]
+            : [],
         )
       : [],
   say: (v) =>

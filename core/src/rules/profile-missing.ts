@@ -12,10 +12,10 @@ export const profileMissing: Rule = {
     if (!bank) return [];
     const { chemistry } = bank.part;
     return dcdcsOf(design, catalogue)
-      .filter(({ part }) => !part.profiles.includes(chemistry))
-      .map(({ id, part }) => ({
+      .filter(({ port }) => !port.profiles.includes(chemistry))
+      .map(({ id, part, port }) => ({
         at: { stage: 'supply' as const, about: id },
-        values: { charger: part.name, bank: CHEMISTRY[chemistry].name, has: part.profiles.map((p) => CHEMISTRY[p].name).join(', ') },
+        values: { charger: part.name, bank: CHEMISTRY[chemistry].name, has: port.profiles.map((p) => CHEMISTRY[p].name).join(', ') },
       }));
   },
   say: (v) => `${v['charger']} has no profile for ${v['bank']}; it has ${v['has']}.`,

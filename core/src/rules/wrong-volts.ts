@@ -2,12 +2,12 @@ import { plant, type ConverterThing, type Plant } from '../plant/index.js';
 import type { Facts, Found, Rule } from './rule.js';
 
 /** Volts that a converter is made for, and those that it meets there. */
-function meets({ part, inputs, charges }: ConverterThing, p: Plant, houseV: number): readonly { readonly side: string; readonly has: number; readonly wants: number }[] {
-  if (part.kind === 'inverter') return [{ side: '', has: part.inputV, wants: houseV }];
-  if (part.kind === 'mains-charger') return [{ side: '', has: part.outputV, wants: houseV }];
-  if (part.kind !== 'dcdc') return [];
-  const vehicle = p.vehicles.find((v) => inputs.some((i) => i.ref.id === v.ref.id));
-  return [...(vehicle ? [{ side: ', input', has: part.inputV, wants: vehicle.nominalV }] : []), ...(charges ? [{ side: ', output', has: part.outputV, wants: houseV }] : [])];
+function meets({ ports: { bankV, dcIn }, inputs, charges, draws }: ConverterThing, p: Plant, houseV: number): readonly { readonly side: string; readonly has: number; readonly wants: number }[] {
+  const vehicle = dcIn && p.vehicles.find((v) => inputs.some((i) => i.ref.id === v.ref.id));
+  return [
+    ...(vehicle ? [{ side: ', input', has: dcIn.inputV, wants: vehicle.nominalV }] : []),
+    ...(bankV !== null && (charges ?? draws) ? [{ side: dcIn ? ', output' : '', has: bankV, wants: houseV }] : []),
+  ];
 }
 
 function parts({ design, catalogue }: Facts): Found[] {

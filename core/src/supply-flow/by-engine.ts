@@ -10,7 +10,7 @@ export function byEngine(l: Look): Part {
   const chargers = p.converters.filter((c) => c.inputs.some((i) => i.by === 'vehicle'));
   if (!chargers.length && !p.links.length) return NONE;
   const allAh = mean(a.trip?.alternatorAh ?? []);
-  const outA = (c: ConverterThing): number => (l.waits.has(c.ref.id) || c.part.kind !== 'dcdc' ? 0 : c.part.outputA * c.share);
+  const outA = (c: ConverterThing): number => (l.waits.has(c.ref.id) ? 0 : (c.ports.dcIn?.outputA ?? 0) * c.share);
   const sum = chargers.reduce((s, c) => s + outA(c), 0);
   const engine: Part['things'][number] = {
     id: OWN_VEHICLE.id,
@@ -24,8 +24,8 @@ export function byEngine(l: Look): Part {
     id: c.ref.id,
     share: sum > 0 ? outA(c) / sum : 0,
     name: nameOf(l, c.ref.id, c.part.name),
-    says: [`${figure(outA(c), 0)} A${c.share < 1 ? ', half power' : ''}`, ...(c.part.kind === 'dcdc' ? [`loses ${figure(100 * (1 - c.part.efficiency), 0)} % as heat`] : [])],
-    efficiency: c.part.kind === 'dcdc' ? c.part.efficiency : 1,
+    says: [`${figure(outA(c), 0)} A${c.share < 1 ? ', half power' : ''}`, ...(c.ports.dcIn ? [`loses ${figure(100 * (1 - c.ports.dcIn.efficiency), 0)} % as heat`] : [])],
+    efficiency: c.ports.dcIn?.efficiency ?? 1,
   }));
   const all = [...boxes, ...links];
   return {

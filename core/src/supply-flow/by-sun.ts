@@ -1,6 +1,8 @@
+import { sunOnly } from '../catalogue/index.js';
+
 import { figure } from '../quantity/index.js';
 import type { SunGiven } from './given.js';
-import { bankOf, nameOf, NONE, ribbon, type Look, type Part } from './look.js';
+import { bankOf, nameOf, NONE, regulates, ribbon, type Look, type Part } from './look.js';
 
 const ah = (x: number): string => `${figure(x, 0)} Ah`;
 
@@ -48,18 +50,19 @@ export function bySun(l: Look, given: readonly SunGiven[]): Part {
       return { id, column: 'gives', title, says, looks: [...nowhere, ...(regulator === null && n === 0 ? looks : [])] };
     });
     const box = p.converters.find((c) => c.ref.id === regulator);
-    const isController = box?.part.kind === 'solar-controller';
-    const controller: Part['things'] = isController
-      ? [
-          {
-            id: box.ref.id,
-            column: 'converts',
-            title: nameOf(l, box.ref.id, box.part.name),
-            says: [`${box.part.way.toUpperCase()}, ${figure(box.part.maxA, 0)} A, ${figure(box.part.maxV, 0)} V`],
-            looks,
-          },
-        ]
-      : [];
+    const controls = box && sunOnly(box.ports) ? box.ports.sunIn : null;
+    const controller: Part['things'] =
+      box && controls
+        ? [
+            {
+              id: box.ref.id,
+              column: 'converts',
+              title: nameOf(l, box.ref.id, box.part.name),
+              says: [regulates(controls)],
+              looks,
+            },
+          ]
+        : [];
     const bank = bankOf(l, box);
     // Straight to a bank a panel brings what is used; into a regulator what it could.
     const toRegulator = regulator === null ? g.usedAh : offered;
@@ -67,7 +70,7 @@ export function bySun(l: Look, given: readonly SunGiven[]): Part {
       const to = regulator ?? (design.arrays[id]?.into ? bank : undefined);
       return to === undefined ? [] : [ribbon(id, to, 'sun', toRegulator * share, id)];
     });
-    const on = regulator !== null && bank !== undefined ? [ribbon(regulator, bank, 'sun', g.usedAh, isController ? regulator : null)] : [];
+    const on = regulator !== null && bank !== undefined ? [ribbon(regulator, bank, 'sun', g.usedAh, controls ? regulator : null)] : [];
     return { things: [...all.things, ...things, ...controller], flows: [...all.flows, ...into, ...on] };
   }, NONE);
 }

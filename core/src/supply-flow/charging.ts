@@ -1,13 +1,13 @@
 import type { Assessment } from '../assess/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
-import type { Plant } from '../plant/index.js';
+import { controllersOf, type Plant } from '../plant/index.js';
 import { byEngine } from './by-engine.js';
 import { byMains } from './by-mains.js';
 import { bySun, lostWords } from './by-sun.js';
 import { sunGiven } from './given.js';
-import { lookAt, type Look, type Part } from './look.js';
-import { figure, sentence } from '../quantity/index.js';
+import { lookAt, regulates, type Look, type Part } from './look.js';
+import { sentence } from '../quantity/index.js';
 
 /** Boxes of the same id once, with what each way says of it; ribbons between the same two of one sort once. */
 function merged(parts: readonly Part[]): Part {
@@ -22,20 +22,15 @@ function merged(parts: readonly Part[]): Part {
 /** Controllers that nothing feeds: they stand in the job and are drawn, so that panels can be hung on them or they are taken out. */
 function idleControllers({ design, catalogue, p }: Look): Part['things'] {
   const known = new Set(p.converters.map((c) => c.ref.id));
-  return Object.entries(design.converters).flatMap(([id, c]) => {
-    const part = known.has(id) ? null : catalogue.find('solar-controller', c.part);
-    return part
-      ? [
-          {
-            id,
-            column: 'converts' as const,
-            title: sentence(c.name || 'solar controller'),
-            says: [`${part.way.toUpperCase()}, ${figure(part.maxA, 0)} A, ${figure(part.maxV, 0)} V`],
-            looks: ['no panel feeds it'],
-          },
-        ]
-      : [];
-  });
+  return controllersOf(design, catalogue)
+    .filter(({ id }) => !known.has(id))
+    .map(({ id, sunIn }) => ({
+      id,
+      column: 'converts' as const,
+      title: sentence(design.converters[id]!.name || 'solar controller'),
+      says: [regulates(sunIn)],
+      looks: ['no panel feeds it'],
+    }));
 }
 
 /** Everything that charges: sources and what stands between them and the bank. */

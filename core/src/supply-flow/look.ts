@@ -1,8 +1,8 @@
 import type { Assessment } from '../assess/index.js';
-import type { Catalogue } from '../catalogue/index.js';
+import type { Catalogue, SunIn } from '../catalogue/index.js';
 import { asOfNow, type Design } from '../design/index.js';
 import type { ConverterThing, Plant } from '../plant/index.js';
-import { sentence } from '../quantity/index.js';
+import { figure, sentence } from '../quantity/index.js';
 import type { Flow, FlowKind, FlowThing } from './picture.js';
 
 /** Boxes and ribbons of one part of the picture. */
@@ -31,8 +31,11 @@ export const bankOf = ({ p }: Look, c: ConverterThing | undefined): string | und
 /** What a box is called. */
 export function nameOf({ a, p }: Look, id: string, otherwise: string): string {
   const thing = p.converters.find((c) => c.ref.id === id);
-  if (thing?.inside) return thing.part.kind === 'inverter' ? 'Its inverter-charger' : 'Its own charger';
+  if (thing?.inside) return thing.ports.mainsOut ? 'Its inverter-charger' : 'Its own charger';
   return sentence(a.gear.find((g) => g.id === id)?.name ?? otherwise);
 }
+
+/** A controller in one line. */
+export const regulates = (s: SunIn): string => `${s.regulates.toUpperCase()}, ${figure(s.maxA, 0)} A, ${figure(s.maxV, 0)} V`;
 
 export const ribbon = (from: string, to: string, kind: FlowKind, ahDay: number, hangs: string | null): Flow => ({ from, to, kind, ahDay, hangs });

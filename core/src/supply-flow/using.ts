@@ -2,7 +2,7 @@ import type { Assessment } from '../assess/index.js';
 import type { Chemistry } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import type { DayLoad } from '../loads/index.js';
-import { convertersOfKind, type Plant } from '../plant/index.js';
+import { withPort, type Plant } from '../plant/index.js';
 import { figure, sentence } from '../quantity/index.js';
 import { NONE, type Part } from './look.js';
 import { mean } from './given.js';
@@ -80,7 +80,7 @@ export function using(design: Design, a: Assessment, p: Plant): Part {
   const scale = day > 0 ? mean(a.trip?.loadAh ?? []) / day : 0;
   const straight = (l: DayLoad): boolean => design.loads[l.id]?.feed.by === 'battery';
   const dc = loads.filter((l) => !l.mains && !straight(l));
-  const inverters = convertersOfKind(p, 'inverter').map((i) => ({
+  const inverters = withPort(p, 'mainsOut').map((i) => ({
     id: `${i.ref.id}:use`,
     title: sentence(i.inside ? 'its own inverter' : i.part.name),
     of: loads.filter((l) => l.inverter === i.ref.id),

@@ -113,7 +113,7 @@ function figuresOf(design: Design, catalogue: Catalogue): SupplyFigures {
 /** Electrical limits that no trip shows: they must hold in every tier. */
 function holds(design: Design, catalogue: Catalogue): boolean {
   const bank = bankOf(design, catalogue)!;
-  const inverter = inverterOf(design, catalogue)?.part ?? null;
+  const inverter = inverterOf(design, catalogue)?.ports.mainsOut ?? null;
   const vehicle = vehicleChargeA(design, catalogue, bank, traceOf(design, catalogue).closedShare);
   const alternator = alternatorOf(design);
   const left = alternatorBudget(alternator.ratedA, allWanted(vehicle.wanted, design), alternator.vehicleA ?? undefined);

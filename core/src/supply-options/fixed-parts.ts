@@ -1,6 +1,5 @@
-import type { Catalogue, PartOf } from '../catalogue/index.js';
+import { inverterInputW, type Catalogue, type PartOf } from '../catalogue/index.js';
 import { copyDesign, type Design, supplyOf, type UsualSupply } from '../design/index.js';
-import { inverterInputW } from '../loads/index.js';
 import { loadsOn } from '../trip-analysis/index.js';
 import { decideIsolation, bankOf } from '../supply/index.js';
 

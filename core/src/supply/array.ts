@@ -1,4 +1,4 @@
-import type { Catalogue, DcdcPart, PanelPart, PartOf } from '../catalogue/index.js';
+import type { Catalogue, PanelPart, SunIn } from '../catalogue/index.js';
 import type { Design, Ref } from '../design/index.js';
 import { plant, type ArrayThing, type ConverterThing } from '../plant/index.js';
 import { climateOf, type Climate } from '../travel/index.js';
@@ -37,6 +37,11 @@ export interface PortablePanel {
   readonly clearDayW: readonly number[];
 }
 
+/** An input for panels on a box that something else feeds too. */
+type SharedSun = Omit<SunIn, 'beside'> & { readonly beside: Exclude<SunIn['beside'], 'nothing'> };
+
+const isShared = (s: SunIn): s is SharedSun => s.beside !== 'nothing';
+
 /** The panels on one regulator: a controller, a charger's input for them, or what a portable panel brings; or on none. */
 export interface SolarArray {
   /** Its first panels. */
@@ -49,10 +54,11 @@ export interface SolarArray {
   readonly inSeries: number;
   /** What is fixed on this regulator, side by side. */
   readonly fixed: readonly ArrayThing[];
-  readonly controller: PartOf<'solar-controller'> | null;
+  /** A box that does nothing else, by its name. */
+  readonly controller: (SunIn & { readonly name: string }) | null;
   /** The charger's own sun input regulates. */
   readonly throughCharger: boolean;
-  readonly sunInput: NonNullable<DcdcPart['sunInput']> | null;
+  readonly sunInput: SharedSun | null;
   readonly ratedW: number;
   readonly iscA: number;
   readonly coldOpenV: number;
@@ -129,14 +135,14 @@ function arrayFigures(design: Design, climate: Climate, { regulator, fixed, port
   const { houseV } = design.supply;
   const first = fixed[0] ?? portable[0]!;
   const portables = portable.map((a) => portableOf(a, fixed, climate, houseV));
-  const controller = regulator?.part.kind === 'solar-controller' ? regulator.part : null;
-  const charger = regulator?.part.kind === 'dcdc' ? regulator.part : null;
-  const input = charger?.sunInput ?? null;
+  const sun = regulator?.ports.sunIn ?? null;
+  const controller = regulator && sun && !isShared(sun) ? { ...sun, name: regulator.part.name } : null;
+  const input = sun && isShared(sun) ? sun : null;
   const ratedW = fixed.reduce((s, a) => s + wattsOf(a), 0);
   const inSeries = fixed.length ? first.inSeries : 1;
   const byWatts = (of: (a: ArrayThing) => number): number => (ratedW > 0 ? fixed.reduce((s, a) => s + wattsOf(a) * of(a), 0) / ratedW : of(first));
   const lossIn = (month: number): number => byWatts((a) => pwmLossOf(a.part, fixed.length ? a.inSeries : 1, houseV, climateOf(design.brief.trip, month).ambientC));
-  const pwmLoss = controller?.way === 'pwm' ? lossIn(climate.month) : 0;
+  const pwmLoss = sun?.regulates === 'pwm' ? lossIn(climate.month) : 0;
   const shadeYield = byWatts(shadeYieldOf);
   // Panels of one part do not drag one another.
   const unlike = new Set(fixed.map((a) => a.part.id)).size > 1;
@@ -158,8 +164,8 @@ function arrayFigures(design: Design, climate: Climate, { regulator, fixed, port
     iscA: fixed.length ? fixed.reduce((s, a) => s + a.part.iscA * stringsOf(a), 0) : first.part.iscA,
     coldOpenV: Math.max(...(fixed.length ? fixed : [{ ...first, inSeries: 1 }]).map((a) => coldestOpenV(a.part.vocV, a.inSeries, climate.coldestOfYearC))),
     coldestC: climate.coldestOfYearC,
-    limitV: controller?.maxV ?? input?.maxV ?? null,
-    maxA: controller?.maxA ?? (input ? Math.min(input.maxA, charger!.outputA * regulator!.share) : null),
+    limitV: sun?.maxV ?? null,
+    maxA: sun && Math.min(sun.maxA, (regulator!.ports.dcIn?.outputA ?? Infinity) * regulator!.share),
     pwmLoss,
     pwmLossByMonth: Array.from({ length: 12 }, (_, m) => lossIn(m + 1)),
     shadeYield,

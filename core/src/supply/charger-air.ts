@@ -1,3 +1,4 @@
+import { convertsOf } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import type { ConverterThing } from '../plant/index.js';
 import { climateOf } from '../travel/index.js';
@@ -9,13 +10,16 @@ const PLANNED_DAY_C = 40;
 
 type Charging = Pick<ConverterThing, 'ref' | 'part'>;
 
-/** Role in which a converter finds its usual face. */
-const USUAL_AS = { dcdc: 'charger', 'solar-controller': 'charger', 'mains-charger': 'mains', inverter: 'inverter' } as const satisfies Record<ConverterThing['part']['kind'], string>;
+/** Role in which a converter finds its usual face: a controller hangs with the chargers. */
+const usualAs = (part: ConverterThing['part']): 'charger' | 'mains' | 'inverter' => {
+  const { role } = convertsOf(part);
+  return role === 'controller' ? 'charger' : role;
+};
 
 /** Air of the zone that a charger stands in on a hot day: where it was put, else where its like is usually put, °C. */
 export function chargerZoneC(design: Design, { ref, part }: Charging): number {
   const vehicle = vehicleOf(design);
-  const face = vehicle.faces.find((f) => f.id === vehicle.usual[USUAL_AS[part.kind]]);
+  const face = vehicle.faces.find((f) => f.id === vehicle.usual[usualAs(part)]);
   const zone = vehicle.zones.find((z) => z.id === (design.places[ref.id]?.zone ?? face?.zone));
   return zone?.ambientC ?? PLANNED_DAY_C;
 }

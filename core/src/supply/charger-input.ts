@@ -1,4 +1,4 @@
-import { chargerInputW, type DcdcPart } from '../catalogue/index.js';
+import { chargerInputW, type DcIn } from '../catalogue/index.js';
 import { constantPowerA } from '../cable/index.js';
 
 /** How a DC-DC charger stands at the end of its feed with so many volts at the starting battery. */
@@ -28,7 +28,7 @@ export interface FedCharger extends ChargerInput {
  * Full output behind a feed of so many ohms: the input is a constant power, so it draws more as volts fall, and below
  * its cut-out it stops.
  */
-export function chargerInput(part: DcdcPart, outputShare: number, chargeV: number, sourceV: number, feedOhm: number, state: string, atCutOut = false): ChargerInput {
+export function chargerInput(part: DcIn, outputShare: number, chargeV: number, sourceV: number, feedOhm: number, state: string, atCutOut = false): ChargerInput {
   const inW = chargerInputW(part, chargeV) * outputShare;
   const inA = constantPowerA(sourceV, feedOhm, inW);
   const arrivesV = inA === null ? 0 : sourceV - inA * feedOhm;

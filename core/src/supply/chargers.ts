@@ -1,6 +1,6 @@
-import { CHEMISTRY, chargerInputW, restV, type Catalogue, type DcdcPart } from '../catalogue/index.js';
+import { CHEMISTRY, chargerInputW, restV, type Catalogue, type ConverterPart, type DcIn } from '../catalogue/index.js';
 import type { Design, Ref } from '../design/index.js';
-import { convertersOfKind, fromInlet, plant } from '../plant/index.js';
+import { fromInlet, plant, withPort, type ConverterThing } from '../plant/index.js';
 import { MPPT_YIELD } from './sun.js';
 import type { AlternatorWants } from './alternator.js';
 import type { SolarArray } from './array.js';
@@ -31,25 +31,20 @@ export interface MainsCharger {
   readonly acW: number;
 }
 
-/** The mains chargers of a design: those of their own, and those that inverter-chargers have in them. */
+/** What of a design charges from a mains inlet: boxes for it alone first, then those that take it beside a vehicle’s feed, then those that also invert. */
 export function mainsChargersOf(design: Design, catalogue: Catalogue): readonly MainsCharger[] {
-  const p = plant(design, catalogue);
-  return [
-    ...convertersOfKind(p, 'mains-charger').map(({ ref, part: { name, outputA, outputV, acW } }) => ({ unit: ref.id, name, outputA, outputV, acW })),
-    ...convertersOfKind(p, 'dcdc').flatMap(({ ref, part, inputs }) =>
-      part.mainsInput && inputs.some((i) => i.by === 'inlet') ? [{ unit: ref.id, name: part.name, outputV: part.outputV, ...part.mainsInput }] : [],
-    ),
-    ...convertersOfKind(p, 'inverter').flatMap(({ ref, part }) =>
-      part.charger && fromInlet(p).some((c) => c.ref.id === ref.id) ? [{ unit: ref.id, name: part.name, outputV: part.inputV, ...part.charger }] : [],
-    ),
-  ];
+  const all = fromInlet(plant(design, catalogue));
+  const rank = ({ ports }: ConverterThing): number => (ports.mainsOut ? 2 : ports.dcIn ? 1 : 0);
+  return [...all]
+    .sort((a, b) => rank(a) - rank(b))
+    .map(({ ref, part, ports }) => ({ unit: ref.id, name: part.name, outputV: ports.bankV ?? design.supply.houseV, outputA: ports.mainsIn!.outputA, acW: ports.mainsIn!.acW }));
 }
 
-/** DC-DC chargers of a design that hang on a vehicle, with the share of their output they are set to. */
-export const dcdcsOf = (design: Design, catalogue: Catalogue): readonly { readonly id: string; readonly ref: Ref; readonly part: DcdcPart; readonly share: number }[] =>
-  convertersOfKind(plant(design, catalogue), 'dcdc')
+/** What of a design charges from a vehicle, with the share of their output they are set to. */
+export const dcdcsOf = (design: Design, catalogue: Catalogue): readonly { readonly id: string; readonly ref: Ref; readonly part: ConverterPart; readonly port: DcIn; readonly share: number }[] =>
+  withPort(plant(design, catalogue), 'dcIn')
     .filter((c) => c.inputs.some((i) => i.by === 'vehicle'))
-    .map(({ ref, part, share }) => ({ id: ref.id, ref, part, share }));
+    .map(({ ref, part, ports, share }) => ({ id: ref.id, ref, part, port: ports.dcIn, share }));
 
 /** Amps that reach the bank from the vehicle while it is driven, and what all of it takes from the alternator, at its volts warm at idle and on the road. */
 export function vehicleChargeA(
@@ -61,9 +56,9 @@ export function vehicleChargeA(
 ): { readonly outA: number; readonly wanted: AlternatorWants } {
   const dcdcs = dcdcsOf(design, catalogue).map((d) => ({ ...d, share: d.share * tripShare(design, d) }));
   const v = driveVolts(design);
-  const inW = dcdcs.reduce((s, d) => s + chargerInputW(d.part, bank.absorptionV) * d.share, 0);
+  const inW = dcdcs.reduce((s, d) => s + chargerInputW(d.port, bank.absorptionV) * d.share, 0);
   const linkA = plant(design, catalogue).links.reduce((s, l) => s + Math.min(bank.maxChargeA, 0.8 * l.part.ratedA) * closedShare, 0);
-  return { outA: dcdcs.reduce((s, d) => s + d.part.outputA * d.share * onShare(d.id), 0) + linkA, wanted: { idleA: inW / v.warmIdleV + linkA, roadA: inW / v.cruiseV + linkA } };
+  return { outA: dcdcs.reduce((s, d) => s + d.port.outputA * d.share * onShare(d.id), 0) + linkA, wanted: { idleA: inW / v.warmIdleV + linkA, roadA: inW / v.cruiseV + linkA } };
 }
 
 /** Everything that can charge the bank, each with its own set point. */
@@ -72,7 +67,7 @@ export function chargersOf(design: Design, catalogue: Catalogue, bank: Bank, arr
   const setV = bank.absorptionV;
   const sunA = (a: SolarArray): number => Math.min(a.maxA ?? Infinity, (Math.max(...a.clearDayW) * MPPT_YIELD) / setV);
   return [
-    ...dcdcs.map(({ id, part, share }): Charger => ({ unit: id, name: part.name, when: 'driving', outputA: part.outputA * share, setV })),
+    ...dcdcs.map(({ id, part, port, share }): Charger => ({ unit: id, name: part.name, when: 'driving', outputA: port.outputA * share, setV })),
     // A charger with three inputs is one charger, whatever feeds it.
     ...mainsChargersOf(design, catalogue)
       .filter((m) => !dcdcs.some((d) => d.id === m.unit))

@@ -27,16 +27,16 @@ export function drainDays(startingAh: number, amps: number): number {
 function chargerDrain(design: Design, catalogue: Catalogue, bank: Bank | null): readonly Drain[] {
   const { brief } = design;
   const { supply } = design;
-  return dcdcsOf(design, catalogue).map(({ id, part, share }): Drain => {
+  return dcdcsOf(design, catalogue).map(({ id, part, port, share }): Drain => {
     const { trigger } = design.converters[id]!;
-    const standby = part.standbyMa / 1000;
+    const standby = port.standbyMa / 1000;
     if (trigger === 'always-live wire' && bank) {
-      const amps = (chargerInputW(part, bank.absorptionV) * share) / (12.6 * (brief.vehicleV / 12));
+      const amps = (chargerInputW(port, bank.absorptionV) * share) / (12.6 * (brief.vehicleV / 12));
       return {
         path: `${part.name}, its trigger always live: it goes on charging the house bank`,
         amps,
         days: drainDays(supply.startingAh, amps),
-        stopsBy: `its own cut-out at ${part.cutOutV} V, long after the engine would not crank`,
+        stopsBy: `its own cut-out at ${port.cutOutV} V, long after the engine would not crank`,
       };
     }
     return { path: `${part.name} waiting`, amps: standby, days: drainDays(supply.startingAh, standby), stopsBy: trigger === 'volts' ? 'volts below its threshold' : 'the trigger going dead' };

@@ -1,8 +1,7 @@
 import { invertersOf } from '../plant/index.js';
-import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
+import { inverterInputW, CHEMISTRY, type Catalogue } from '../catalogue/index.js';
 import { type Design, supplyOf } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
-import { inverterInputW } from '../loads/index.js';
 import { alternatorBudget, alternatorTrace, closedShare, closedSpans, idleMinutes, type AlternatorBudget, type TracePiece, type AlternatorWants } from './alternator.js';
 import { offeredDayW, type SolarArray } from './array.js';
 import { selectedBankOf, type Bank } from './bank.js';
@@ -90,7 +89,7 @@ export interface SupplyFigures {
 
 /** All inverters at once; at surge the one that starts hardest, with the others at their rating. */
 function inverterCheck(design: Design, catalogue: Catalogue, bank: Bank): InverterCheck | null {
-  const parts = invertersOf(design, catalogue).map((i) => i.part);
+  const parts = invertersOf(design, catalogue).map((i) => i.ports.mainsOut);
   if (!parts.length) return null;
   const ratedW = parts.reduce((sum, p) => sum + p.ratedW, 0);
   const inW = parts.reduce((sum, p) => sum + inverterInputW(p.ratedW, p.ratedW), 0);

@@ -1,6 +1,6 @@
 import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
-import { convertersOfKind, plant } from '../plant/index.js';
+import { plant, withPort } from '../plant/index.js';
 import type { SolarArray } from './array.js';
 import type { Bank } from './bank.js';
 import { mainsChargersOf } from './chargers.js';
@@ -45,14 +45,19 @@ export function settingsSheet(design: Design, catalogue: Catalogue, bank: Bank |
     const name = nth > 1 ? `${device}, ${nth}` : device;
     rows.forEach((r) => out.push({ id: `${name}: ${r.setting}`, device: name, ...r }));
   };
-  for (const { part, share, ref } of convertersOfKind(rig, 'dcdc')) {
+  for (const {
+    part,
+    ports: { dcIn },
+    share,
+    ref,
+  } of withPort(rig, 'dcIn')) {
     const { trigger, inhibit } = design.converters[ref.id]!;
     add(part.name, [
       ...profile(bank),
-      { setting: 'output', value: `${part.outputA * share} A`, why: share < 1 ? 'half power: spares the alternator or the battery' : `the bank takes ${Math.round(bank.maxChargeA)} A` },
+      { setting: 'output', value: `${dcIn.outputA * share} A`, why: share < 1 ? 'half power: spares the alternator or the battery' : `the bank takes ${Math.round(bank.maxChargeA)} A` },
       { setting: 'trigger', value: trigger, why: trigger === 'ignition wire' ? 'live with the engine only, dead in accessory and off' : 'see the check' },
       ...(bank.part.chemistry === 'lfp'
-        ? [{ setting: 'cold lock', value: part.coldLock ? 'on, below 0 °C' : 'none: the battery’s own board must do it', why: 'a lithium bank is harmed by charge below 0 °C' }]
+        ? [{ setting: 'cold lock', value: dcIn.coldLock ? 'on, below 0 °C' : 'none: the battery’s own board must do it', why: 'a lithium bank is harmed by charge below 0 °C' }]
         : []),
       ...(inhibit ? [{ setting: 'inhibit switch', value: 'in the trigger, marked', why: 'off on a steep climb or a hot engine' }] : []),
     ]);
@@ -66,10 +71,13 @@ export function settingsSheet(design: Design, catalogue: Catalogue, bank: Bank |
   for (const mains of mainsChargersOf(design, catalogue)) add(mains.name, [...profile(bank), { setting: 'output', value: `${mains.outputA} A`, why: `takes about ${mains.acW} W of the outlet` }]);
   for (const { part: isolator } of rig.links)
     add(isolator.name, [{ setting: 'closes / opens', value: `${isolator.closeV} V / ${isolator.openV} V`, why: `after ${isolator.closeAfterS} s and ${isolator.openAfterS} s` }]);
-  for (const { part: inverter } of convertersOfKind(rig, 'inverter'))
+  for (const {
+    part: inverter,
+    ports: { mainsOut },
+  } of withPort(rig, 'mainsOut'))
     add(inverter.name, [
       { setting: 'low-volt cut-out', value: `${(bank.openV - 0.5 * bank.inSeries).toFixed(1)} V`, why: 'below the disconnect’s: the disconnect is the first line' },
-      { setting: 'standby search', value: 'on, where it has one', why: `left on it draws ${Math.round(0.012 * inverter.ratedW)} W all day` },
+      { setting: 'standby search', value: 'on, where it has one', why: `left on it draws ${Math.round(0.012 * mainsOut.ratedW)} W all day` },
     ]);
   const { disconnect, shunt } = distributionOf(design, catalogue);
   if (disconnect)

@@ -43,7 +43,7 @@ function sizes(design: Design, catalogue: Catalogue, e: Existing, does: GearFunc
   const part = catalogue.parts.find((p) => p.id === e.part);
   if (does === 'stores charge') return { was: e.own.capacityAh ?? (part?.kind === 'battery' ? part.capacityAh : null), is: bankOf(design, catalogue)?.capacityAh ?? null, unit: 'Ah' };
   const was = e.own.outputA ?? (part?.kind === 'dcdc' || part?.kind === 'mains-charger' ? part.outputA : null);
-  if (does === 'charges from the vehicle') return { was, is: dcdcsOf(design, catalogue).reduce((s, d) => s + d.part.outputA * d.share, 0) || null, unit: 'A' };
+  if (does === 'charges from the vehicle') return { was, is: dcdcsOf(design, catalogue).reduce((s, d) => s + d.port.outputA * d.share, 0) || null, unit: 'A' };
   return { was, is: does === 'charges from mains' ? (mainsChargersOf(design, catalogue)[0]?.outputA ?? null) : null, unit: 'A' };
 }
 

@@ -1,6 +1,6 @@
 import { type CircuitPlan, type CircuitState, PARKED, type SettledState } from '../circuit/index.js';
 import { AT_HAND_MIN, CLAMP_MIN, giver, type Probe, SITUATIONS, SOUND, VOLT } from '../faults/index.js';
-import { convertersOfKind } from '../plant/index.js';
+import { withPort } from '../plant/index.js';
 import type { Meter } from '../verdicts/index.js';
 
 /** How things stand while it is read, with what one sees to first. */
@@ -65,7 +65,7 @@ export function moreProbes(plan: CircuitPlan): readonly PlanProbe[] {
     modelShare: 0.02,
     read: (s) => s.batteries.find((b) => b.id === 'starting')?.volt ?? 0,
   };
-  const chargers = convertersOfKind(plan.plant, 'dcdc')
+  const chargers = withPort(plan.plant, 'dcIn')
     .filter((c) => c.inputs.some((i) => i.by === 'vehicle'))
     .map((c): PlanProbe => {
       const name = plan.runs.find((r) => r.spec.role === 'charger output' && r.spec.serves.id === c.ref.id)?.spec.from.name ?? c.part.name;

@@ -65,9 +65,10 @@ function convertsOf(plan: NonNullable<ReturnType<typeof circuitPlan>>, there: Re
   return plan.plant.converters.flatMap((c) => {
     const { id } = c.ref;
     const rows = [`engine.in-volts:${id}`, `engine.in-amps:${id}`, `engine.out-volts:${id}`, `engine.out-amps:${id}`] as const;
-    if (c.part.kind !== 'dcdc' || !rows.every((r) => there.has(r))) return [];
+    const { dcIn } = c.ports;
+    if (!dcIn || !rows.every((r) => there.has(r))) return [];
     const out = plan.runs.find((r) => r.spec.role === 'charger output' && r.spec.serves.id === id);
-    return [{ name: out?.spec.from.name ?? c.part.name, ratedW: c.part.outputA * c.part.outputV, efficiency: c.part.efficiency, rows }];
+    return [{ name: out?.spec.from.name ?? c.part.name, ratedW: dcIn.outputA * dcIn.outputV, efficiency: dcIn.efficiency, rows }];
   });
 }
 

@@ -1,4 +1,4 @@
-import type { Catalogue, PartOf } from '../catalogue/index.js';
+import { portsOf, type Catalogue, type PartOf } from '../catalogue/index.js';
 import { type Design, supplyOf } from '../design/index.js';
 import { bankOf, dcdcsOf, mainsChargersOf } from '../supply/index.js';
 import { loadsOn } from './days.js';
@@ -60,11 +60,12 @@ function moreBattery(design: Design, catalogue: Catalogue): Change | null {
 function moreCharger(design: Design, catalogue: Catalogue): Change | null {
   const first = dcdcsOf(design, catalogue)[0];
   if (!first || design.brief.trip.drivingH === 0) return null;
-  const { part, share } = first;
+  const { part, port, share } = first;
+  const sunny = portsOf(part).sunIn !== null;
   if (share < 1) return { id: 'charger', what: 'the charger at full power', price: 0, kg: 0, apply: (d) => void (supplyOf(d).dcdcHalf = false) };
-  const fits = (p: PartOf<'dcdc'>): boolean => p.inputV === part.inputV && p.outputV === part.outputV && (p.sunInput !== null || part.sunInput === null);
-  const bigger = nextUp(catalogue.usual('dcdc').filter(fits), part.outputA, (p) => p.outputA);
-  return bigger && { id: 'charger', what: `${bigger.name} instead of ${part.outputA} A`, price: bigger.price - part.price, kg: bigger.kg - part.kg, apply: (d) => void (supplyOf(d).dcdc = bigger.id) };
+  const fits = (p: PartOf<'dcdc'>): boolean => p.inputV === port.inputV && p.outputV === port.outputV && (p.sunInput !== null || !sunny);
+  const bigger = nextUp(catalogue.usual('dcdc').filter(fits), port.outputA, (p) => p.outputA);
+  return bigger && { id: 'charger', what: `${bigger.name} instead of ${port.outputA} A`, price: bigger.price - part.price, kg: bigger.kg - part.kg, apply: (d) => void (supplyOf(d).dcdc = bigger.id) };
 }
 
 function travelChanges(design: Design, catalogue: Catalogue): readonly (Change | null)[] {

@@ -18,14 +18,14 @@ type Inverters = ReturnType<typeof invertersOf>;
  * already, and its start; where none does, the one with the most left.
  */
 function pluggedInto(loads: readonly (readonly [id: string, load: Load])[], inverters: Inverters, drivingH: number): ReadonlyMap<string, Inverters[number]> {
-  const bySize = [...inverters].sort((a, b) => a.part.ratedW - b.part.ratedW);
+  const bySize = [...inverters].sort((a, b) => a.ports.mainsOut.ratedW - b.ports.mainsOut.ratedW);
   const takenW = new Map(inverters.map((i) => [i, 0]));
   const out = new Map<string, Inverters[number]>();
   for (const [id, load] of loads) {
     if (load.supply !== 'mains') continue;
     const ownW = ownPowerW(load, 0, drivingH);
-    const left = (i: Inverters[number]): number => i.part.ratedW - takenW.get(i)!;
-    const bears = (i: Inverters[number]): boolean => left(i) >= ownW && i.part.surgeW >= ownW * load.surge;
+    const left = (i: Inverters[number]): number => i.ports.mainsOut.ratedW - takenW.get(i)!;
+    const bears = (i: Inverters[number]): boolean => left(i) >= ownW && i.ports.mainsOut.surgeW >= ownW * load.surge;
     const chosen = inverters.find((i) => i.ref.id === load.inverter) ?? bySize.find(bears) ?? bySize.reduce<Inverters[number] | null>((a, b) => (a && left(a) > left(b) ? a : b), null);
     if (!chosen) continue;
     takenW.set(chosen, takenW.get(chosen)! + ownW);
@@ -45,10 +45,10 @@ export function loadsOn(design: Design, catalogue: Catalogue, drivingH: number, 
   const loads = listed.map(([id, load]) => {
     const inverter = plugged.get(id);
     const nominalV = onVehicle(design, load) ? design.brief.vehicleV : houseV;
-    return dayLoad(id, load, { ...context, nominalV, inverterW: inverter?.part.ratedW ?? null, inverter: inverter?.ref.id ?? null });
+    return dayLoad(id, load, { ...context, nominalV, inverterW: inverter?.ports.mainsOut.ratedW ?? null, inverter: inverter?.ref.id ?? null });
   });
   const apart = (yes: boolean): readonly DayLoad[] => loads.filter((l) => onVehicle(design, design.loads[l.id]!) === yes);
-  const inverterW = inverters.length ? inverters.reduce((sum, i) => sum + i.part.ratedW, 0) : null;
+  const inverterW = inverters.length ? inverters.reduce((sum, i) => sum + i.ports.mainsOut.ratedW, 0) : null;
   return dayFigures(apart(false), houseV, inverterW, apart(true));
 }
 

@@ -1,8 +1,8 @@
 import { invertersOf } from '../plant/index.js';
-import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
+import { inverterInputW, CHEMISTRY, type Catalogue } from '../catalogue/index.js';
 import { asOfNow, type Design } from '../design/index.js';
 import { figure } from '../quantity/index.js';
-import { inverterInputW, largestTogether } from '../loads/index.js';
+import { largestTogether } from '../loads/index.js';
 import { arraysOf, bankOf, stringLost, type Bank } from '../supply/index.js';
 import { simulateJob, type TripJob, type TripResult } from '../trip/index.js';
 import { loadsOn } from './days.js';
@@ -53,7 +53,7 @@ function oneStringLess(job: TripJob, bank: Bank): TripJob | null {
 /** True where the batteries left carry all that may run at once with the largest string out; one behind a selector always does for itself. */
 function carriesWithout(design: Design, catalogue: Catalogue, bank: Bank): boolean {
   if (bank.strings === 1) return true;
-  const inverterW = invertersOf(design, catalogue).reduce((total, { part }) => total + inverterInputW(part.ratedW, part.ratedW), 0);
+  const inverterW = invertersOf(design, catalogue).reduce((total, { ports: { mainsOut } }) => total + inverterInputW(mainsOut.ratedW, mainsOut.ratedW), 0);
   const day = loadsOn(design, catalogue, design.brief.trip.drivingH, 0);
   const dcW = largestTogether(day.loads.filter((l) => !l.mains).map((l) => ({ id: l.id, watts: l.fullW, never: l.never }))).watts;
   const allW = dcW + inverterW;

@@ -1,4 +1,4 @@
-import type { Catalogue } from '../catalogue/index.js';
+import { portsOf, type Catalogue } from '../catalogue/index.js';
 import { copyDesign, type Design, supplyOf } from '../design/index.js';
 import { dcdcsOf } from '../supply/index.js';
 import { simulateDesign } from './trip-job.js';
@@ -42,13 +42,12 @@ export function sunWays(design: Design, catalogue: Catalogue): readonly SunWay[]
   const controller = catalogue.find('solar-controller', supplyOf(own).sun.controller)!;
   const through = copyDesign(design);
   supplyOf(through).sun.controller = null;
-  const dual = charger.part.sunInput
-    ? charger.part
-    : catalogue.usual('dcdc').find((p) => p.sunInput && p.outputA >= charger.part.outputA && p.inputV === charger.part.inputV && p.outputV === charger.part.outputV);
+  const { part, port } = charger;
+  const dual = portsOf(part).sunIn ? part : catalogue.usual('dcdc').find((p) => p.sunInput && p.outputA >= port.outputA && p.inputV === port.inputV && p.outputV === port.outputV);
   if (dual) supplyOf(through).dcdc = dual.id;
   const ownNow = supplyOf(design).sun.controller !== null;
   return [
     ...(dual ? [tried(through, catalogue, 'through the charger', dual.name, !ownNow && dual.id === supplyOf(design).dcdc)] : []),
-    tried(own, catalogue, 'own controller', `${charger.part.name} and ${controller.name}`, ownNow),
+    tried(own, catalogue, 'own controller', `${part.name} and ${controller.name}`, ownNow),
   ];
 }

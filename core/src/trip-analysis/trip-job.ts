@@ -86,7 +86,7 @@ function mainsA(design: Design, catalogue: Catalogue, bank: Bank): number {
 }
 
 function sharedOutput(first: SolarArray | undefined, vehicleA: number): { readonly outputA: number; readonly way: SharedWay } | null {
-  return first?.throughCharger && vehicleA > 0 ? { outputA: vehicleA, way: first.sunInput?.way ?? 'sun first' } : null;
+  return first?.throughCharger && vehicleA > 0 ? { outputA: vehicleA, way: first.sunInput?.beside ?? 'sun first' } : null;
 }
 
 /**

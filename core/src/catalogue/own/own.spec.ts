@@ -2,8 +2,7 @@ import { assess } from '../../assess/index.js';
 import { doCommands } from '../../commands/index.js';
 import { blankDesign } from '../../design/index.js';
 import { catalogueOf, PART_KINDS, SHIPPED_CATALOGUE } from '../catalogue.js';
-import { changedSince, idFor, readOwnPart } from './own.js';
-import { PLATES } from './plate.js';
+import { changedSince, idFor, readOwnPart, PLATES } from './own.js';
 
 const refusal = (raw: unknown): string => {
   const r = readOwnPart(raw);

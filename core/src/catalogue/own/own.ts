@@ -1,34 +1,22 @@
 import { z } from 'zod';
 import { PART_KINDS, partSchema, type Part, type PartKind } from '../catalogue.js';
-import { PLATES } from './plate.js';
+import { KINDS } from '../kinds/all.js';
 
 export type OwnPart = { readonly ok: true; readonly part: Part } | { readonly ok: false; readonly message: string };
 
 const refused = (message: string): OwnPart => ({ ok: false, message });
 const came = (value: unknown): string => (value === undefined ? 'nothing came' : `came ${JSON.stringify(value).slice(0, 60)}`);
 
-/** Figures that a data sheet can get wrong against one another. */
-function contradiction(p: Part): string | null {
-  if (p.kind === 'mains-charger' && p.outputA * p.outputV > p.acW) return `outputA: ${p.outputA} A at ${p.outputV} V are more than the ${p.acW} W it takes; an output below its input is accepted`;
-  if (p.kind === 'dcdc' && p.mainsInput && p.mainsInput.outputA * p.outputV > p.mainsInput.acW)
-    return `mainsInput.outputA: ${p.mainsInput.outputA} A at ${p.outputV} V are more than the ${p.mainsInput.acW} W it takes; an output below its input is accepted`;
-  if (p.kind === 'panel' && p.vmpV >= p.vocV) return `vmpV: ${p.vmpV} V is not below the open-circuit ${p.vocV} V; best volts below it are accepted`;
-  if (p.kind === 'panel' && p.impA >= p.iscA) return `impA: ${p.impA} A is not below the short-circuit ${p.iscA} A; a best current below it is accepted`;
-  if (p.kind === 'panel' && Math.abs(p.vmpV * p.impA - p.ratedW) > 0.1 * p.ratedW)
-    return `ratedW: ${p.ratedW} W, but ${p.vmpV} V times ${p.impA} A are ${Math.round(p.vmpV * p.impA)} W; figures that agree within a tenth are accepted`;
-  if (p.kind === 'battery' && p.peakA < p.continuousA) return `peakA: ${p.peakA} A is below the steady ${p.continuousA} A; no less is accepted`;
-  if (p.kind === 'inverter' && p.surgeW < p.ratedW) return `surgeW: ${p.surgeW} W is below the rated ${p.ratedW} W; no less is accepted`;
-  return null;
+/** The kinds by their name, their types let go: what is typed is checked by the schema. */
+interface AnyKind {
+  readonly plate: { readonly required: z.ZodRawShape; readonly rest: (plate: unknown) => Record<string, unknown> };
+  readonly seldom?: readonly string[];
+  readonly contradiction?: (part: Part) => string | null;
 }
+const BY_KIND = new Map(KINDS.map((k) => [k.kind as PartKind, k as unknown as AnyKind]));
 
-/** Figures that a part of a kind may have and most have not. */
-const SELDOM: Partial<Record<PartKind, readonly string[]>> = {
-  battery: ['outletA'],
-  dcdc: ['mainsInput', 'inside'],
-  'solar-controller': ['inside'],
-  'mains-charger': ['inside'],
-  inverter: ['inside'],
-};
+/** By kind what a data sheet must say; what it leaves out is usual for its size. */
+export const PLATES = Object.fromEntries([...BY_KIND].map(([kind, k]) => [kind, k.plate])) as Readonly<Record<PartKind, AnyKind['plate']>>;
 
 /** An id for a name. @example idFor('Attic 135 Ah') // 'own-attic-135-ah' */
 export const idFor = (name: string): string =>
@@ -50,7 +38,11 @@ export function readOwnPart(raw: unknown): OwnPart {
   if (!PART_KINDS.includes(kind)) return refused(`kind: ${came(given['kind'])}; one of ${PART_KINDS.join(', ')} is accepted`);
   const name = z.string().trim().min(1).max(80).safeParse(given['name']);
   if (!name.success) return refused(`name: ${came(given['name'])}; 1 to 80 letters are accepted`);
-  const { required, rest } = PLATES[kind] as { required: z.ZodRawShape; rest: (plate: unknown) => Record<string, unknown> };
+  const {
+    plate: { required, rest },
+    seldom = [],
+    contradiction,
+  } = BY_KIND.get(kind)!;
   const plate = z.object(required).safeParse(given);
   if (!plate.success) {
     const { path, message } = plate.error.issues[0]!;
@@ -58,7 +50,7 @@ export function readOwnPart(raw: unknown): OwnPart {
   }
   const defaults: Record<string, unknown> = rest(plate.data);
   const said = Object.fromEntries(Object.entries(given).filter(([, v]) => v !== undefined && v !== ''));
-  const known = new Set(['kind', 'id', 'name', 'special', 'assumed', ...(SELDOM[kind] ?? []), ...Object.keys(required), ...Object.keys(defaults)]);
+  const known = new Set(['kind', 'id', 'name', 'special', 'assumed', ...seldom, ...Object.keys(required), ...Object.keys(defaults)]);
   const odd = Object.keys(said).find((k) => !known.has(k));
   if (odd !== undefined) return refused(`${odd}: not a figure of a ${kind}; ${[...Object.keys(required), ...Object.keys(defaults)].join(', ')} are accepted`);
   const id = typeof said['id'] === 'string' ? said['id'] : idFor(name.data);
@@ -68,7 +60,7 @@ export function readOwnPart(raw: unknown): OwnPart {
     const { path, message } = parsed.error.issues[0]!;
     return refused(`${path.join('.')}: ${came(given[String(path[0])])}; ${message}`);
   }
-  const against = contradiction(parsed.data);
+  const against = contradiction?.(parsed.data);
   return against ? refused(against) : { ok: true, part: parsed.data };
 }
 

@@ -1,11 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { catalogueOf, type Part, type PartKind, SHIPPED_CATALOGUE } from '@meridex/core';
+import { catalogueOf, KIND_WORDS, type Part, type PartKind, SHIPPED_CATALOGUE } from '@meridex/core';
 import { NzModalModule } from 'ng-zorro-antd/modal';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { DesignService } from '../services/design.service';
 import { OwnPartsService } from '../services/own-parts.service';
-import { KIND_WORDS } from './kind-words';
 import { NamedSelect } from './named-select';
 import { PlateForm } from './plate-form';
 

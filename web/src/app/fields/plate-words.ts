@@ -1,4 +1,4 @@
-import { CHEMISTRIES, CHEMISTRY, figure, type Part } from '@meridex/core';
+import { ASKED_FIRST, CHEMISTRIES, CHEMISTRY, figure, type Part } from '@meridex/core';
 
 /** Figures of data sheets in the trade's words, with their unit and the most that is accepted. */
 const FIGURES: Readonly<Record<string, readonly [words: string, unit: string, most: number]>> = {
@@ -99,26 +99,10 @@ export const plateOf = (part: Part): readonly PlateFigure[] =>
     BESIDE.has(key) || value === undefined ? [] : [{ key, words: figureOf(key)[0], value: inWords(key, value), assumed: part.assumed?.includes(key) ?? false }],
   );
 
-/** What one asks first of each kind. */
-const FIRST: Readonly<Record<Part['kind'], readonly string[]>> = {
-  battery: ['capacityAh', 'chemistry', 'continuousA'],
-  dcdc: ['outputA', 'inputV', 'outputV', 'sunInput'],
-  isolator: ['ratedA', 'closeV', 'openV'],
-  panel: ['ratedW', 'vocV', 'iscA'],
-  'solar-controller': ['way', 'maxA', 'maxV'],
-  'mains-charger': ['outputA', 'outputV', 'acW'],
-  inverter: ['ratedW', 'surgeW', 'inputV'],
-  'fuse-block': ['ways', 'wayA', 'totalA', 'holds'],
-  switch: ['ratedA', 'peakA'],
-  shunt: ['ratedA', 'dropMv'],
-  disconnect: ['ratedA', 'ownMa'],
-  hub: ['ways', 'wayA', 'barsA'],
-};
-
 /** A part in one line: what one asks first of its kind. */
 export function inShort(part: Part): string {
   const all = new Map(plateOf(part).map((f) => [f.key, f]));
-  const said = FIRST[part.kind].flatMap((key) => {
+  const said = ASKED_FIRST[part.kind].flatMap((key) => {
     const f = all.get(key);
     if (!f || f.value === 'none') return [];
     return key === 'ways' ? [`${f.value} ways`] : [SHORT[key] ? `${SHORT[key]} ${f.value}` : f.value];

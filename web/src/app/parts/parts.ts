@@ -1,10 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { mayNot } from '@meridex/contract';
-import { figure, type Part, type PartKind, PART_KINDS, partsCsv, SHIPPED_CATALOGUE } from '@meridex/core';
+import { figure, KIND_WORDS, type Part, type PartKind, PART_KINDS, partsCsv, SHIPPED_CATALOGUE } from '@meridex/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzModalModule } from 'ng-zorro-antd/modal';
-import { KIND_WORDS } from '../fields/kind-words';
 import { MoneyPipe } from '../fields/money.pipe';
 import { PlateForm } from '../fields/plate-form';
 import { inShort, plateOf } from '../fields/plate-words';

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, type OnInit, signal } from '@angular/core';
-import { changedSince, doCommands, type Part, type PartKind, PART_KINDS, patchBetween } from '@meridex/core';
+import { changedSince, doCommands, KIND_WORDS, type Part, type PartKind, PART_KINDS, patchBetween } from '@meridex/core';
 import { Choice } from '../fields/choice';
-import { KIND_WORDS } from '../fields/kind-words';
 import { PlateForm } from '../fields/plate-form';
 import { Mark } from '../pictures/mark';
 import { OwnPartsService } from '../services/own-parts.service';

@@ -1,4 +1,19 @@
-import { type Assessment, type Catalogue, catalogueOf, convertersOfKind, type Design, figure, plant, type PartKind, type Plant, type RigConverter } from '@meridex/core';
+import {
+  type Assessment,
+  type Catalogue,
+  catalogueOf,
+  controllersOf,
+  type Design,
+  figure,
+  KIND_WORDS,
+  plant,
+  type PartKind,
+  type Plant,
+  portsIn,
+  type RigConverter,
+  sunOnly,
+  withPort,
+} from '@meridex/core';
 
 /** Where a thing may hang, with words for it. */
 export interface Hook {
@@ -30,15 +45,6 @@ export interface RigRow {
 /** Ids of the things that have forms of their own. */
 const USUAL: ReadonlySet<string> = new Set(['house', 'second', 'panel', 'portable', 'charger', 'charger2', 'controller', 'mains', 'inverter', 'block']);
 
-const KIND_WORDS: Partial<Record<PartKind, string>> = {
-  panel: 'panels',
-  dcdc: 'charger',
-  'solar-controller': 'solar controller',
-  'mains-charger': 'mains charger',
-  inverter: 'inverter',
-  isolator: 'isolator',
-};
-
 const NTH = ['first', 'second', 'third', 'fourth'];
 
 /** What rows are made of. */
@@ -55,11 +61,10 @@ const row = (said: Said): RigRow => ({ count: null, inSeries: null, shade: null,
 
 function arrayRows({ design, a, p, catalogue, gearName }: Look): RigRow[] {
   const bankHooks = p.banks.map((b): Hook => ({ id: b.ref.id, words: `straight to the ${gearName(b.ref.id, 'bank')}` }));
-  const sunny = p.converters.filter((c) => c.part.kind === 'dcdc' && c.part.sunInput);
-  const idle = Object.entries(design.converters).filter(([, c]) => catalogue.find('solar-controller', c.part));
+  const sunny = withPort(p, 'sunIn').filter((c) => !sunOnly(c.ports));
   const sunHooks = [
     ...sunny.map((c): Hook => ({ id: c.ref.id, words: gearName(c.ref.id, c.part.name) })),
-    ...idle.map(([id, c]): Hook => ({ id, words: gearName(id, catalogue.find('solar-controller', c.part)!.name) })),
+    ...controllersOf(design, catalogue).map(({ id, part }): Hook => ({ id, words: gearName(id, part.name) })),
   ];
   return p.arrays.map((x, nth): RigRow => {
     const sun = a.supply.arrays.find((s) => [...s.fixed, ...s.portables].some((o) => o.ref.id === x.ref.id));
@@ -89,13 +94,13 @@ function converterRows({ design, a, p, catalogue, gearName }: Look): RigRow[] {
     const part = c.part === null ? undefined : catalogue.parts.find((x) => x.id === c.part);
     const kind = part?.kind ?? 'dcdc';
     const inside = p.converters.some((x) => x.ref.id === id && x.inside);
-    const takes = convertersOfKind(p, 'inverter').some((i) => i.ref.id === id) ? '230 V for what is plugged in' : inside ? 'inside the power unit' : amps(id);
+    const takes = withPort(p, 'mainsOut').some((i) => i.ref.id === id) ? '230 V for what is plugged in' : inside ? 'inside the power unit' : amps(id);
     return row({
       id,
       kind,
       name: gearName(id, inside && part ? part.name : (KIND_WORDS[kind] ?? kind)),
       part: c.part,
-      trigger: kind === 'dcdc' && c.from?.in === 'vehicles' ? c.trigger : null,
+      trigger: portsIn(catalogue, c.part)?.dcIn && c.from?.in === 'vehicles' ? c.trigger : null,
       on: c.bank ?? '',
       hooks: p.banks.length > 1 || c.bank === null ? p.banks.map((b) => ({ id: b.ref.id, words: gearName(b.ref.id, 'bank') })) : [],
       called: inside ? null : c.name,

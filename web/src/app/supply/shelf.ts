@@ -1,4 +1,4 @@
-import { type Asked, catalogueOf, type Design } from '@meridex/core';
+import { type Asked, catalogueOf, controllersOf, type Design } from '@meridex/core';
 
 /** What can be added at one press; the part is changed afterwards. */
 export interface ShelfItem {
@@ -8,8 +8,7 @@ export interface ShelfItem {
   readonly asked: (design: Design) => readonly Asked[];
 }
 
-const idleController = (d: Design): boolean =>
-  Object.entries(d.converters).some(([id, c]) => catalogueOf(d).find('solar-controller', c.part) && !Object.values(d.arrays).some((a) => a.into?.in === 'converters' && a.into.id === id));
+const idleController = (d: Design): boolean => controllersOf(d, catalogueOf(d)).some((c) => !c.fed);
 
 export const SHELF: readonly ShelfItem[] = [
   {

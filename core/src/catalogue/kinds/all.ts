@@ -1,0 +1,15 @@
+import { battery } from './battery/index.js';
+import { dcdc } from './dcdc/index.js';
+import { disconnect } from './disconnect/index.js';
+import { fuseBlock } from './fuse-block/index.js';
+import { hub } from './hub/index.js';
+import { inverter } from './inverter/index.js';
+import { isolator } from './isolator/index.js';
+import { mainsCharger } from './mains-charger/index.js';
+import { panel } from './panel/index.js';
+import { shunt } from './shunt/index.js';
+import { solarController } from './solar-controller/index.js';
+import { mainSwitch } from './switch/index.js';
+
+/** Every kind of gear; a new one is its folder and a line here. */
+export const KINDS = [battery, dcdc, isolator, panel, solarController, mainsCharger, inverter, fuseBlock, mainSwitch, shunt, disconnect, hub] as const;

@@ -1,5 +1,5 @@
-import { supplyOf } from '../design/index.js';
-import type { Rule } from './rule.js';
+import { converterIn } from '../catalogue/index.js';
+import type { Found, Rule } from './rule.js';
 
 export const isolationMissing: Rule = {
   id: 'isolation-missing',
@@ -8,9 +8,11 @@ export const isolationMissing: Rule = {
   basis: 'completeness of the supply',
   why: 'Without a chosen part no run to the starting side is drafted.',
   test: ({ design, catalogue }) => {
-    const { isolation, dcdc, isolator } = supplyOf(design);
-    const there = isolation === 'none' || (isolation === 'dcdc' ? catalogue.find('dcdc', dcdc) : catalogue.find('isolator', isolator));
-    return there ? [] : [{ at: { stage: 'supply', about: 'charger' }, values: { part: isolation === 'dcdc' ? 'DC-DC charger' : 'isolator' } }];
+    const missing = (id: string, part: string): Found => ({ at: { stage: 'supply', about: id }, values: { part } });
+    return [
+      ...Object.entries(design.converters).flatMap(([id, c]) => (c.from?.in === 'vehicles' && !converterIn(catalogue, c.part) ? [missing(id, 'DC-DC charger')] : [])),
+      ...Object.entries(design.links).flatMap(([id, l]) => (catalogue.find('isolator', l.part) ? [] : [missing(id, 'isolator')])),
+    ];
   },
   say: (v) => `Charging from the vehicle is wanted, but no ${v['part']} is chosen.`,
   fix: (v) => `Choose a ${v['part']} from the catalogue, or say that there is none.`,

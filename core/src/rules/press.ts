@@ -1,6 +1,7 @@
 import { copyDesign, forgetPlace, isThereBefore, patchBetween, type Design, type Patch, type Ref, supplyOf, type UsualSupply } from '../design/index.js';
 import type { WeakKind } from '../protection/index.js';
-import { halfOf, type Catalogue, type Part } from '../catalogue/index.js';
+import type { Catalogue, Part } from '../catalogue/index.js';
+import { plant, withPort } from '../plant/index.js';
 
 /** A fix that the program can make by itself: what is pressed, and the edit that it is; undone like any other. */
 export interface Press {
@@ -117,8 +118,9 @@ export const placeAnew = (design: Design, gear: string): readonly Press[] => (de
 export const ownWay = (design: Design, loads: readonly string[]): readonly Press[] =>
   loads.length ? [press(design, 'Give it a way of its own', (d) => loads.forEach((id) => (d.loads[id]!.feed = { by: 'own' })))] : [];
 
-/** Sets the charger from the vehicle to half power; none where it has no such setting, or stands there already. */
+/** Sets the first charger from the vehicle that stands at full power to half; none where none has such a setting. */
 export function halfPower(design: Design, catalogue: Catalogue): readonly Press[] {
-  const part = catalogue.find('dcdc', supplyOf(design).dcdc);
-  return part && !supplyOf(design).dcdcHalf && halfOf(part, true) < 1 ? [press(design, 'Set the charger to half power', (d) => (supplyOf(d).dcdcHalf = true))] : [];
+  const all = withPort(plant(design, catalogue), 'dcIn');
+  const at = all.find((c) => c.ports.dcIn.halfPower && !design.converters[c.ref.id]!.half);
+  return at ? [press(design, `Set the ${all.length > 1 ? at.part.name : 'charger'} to half power`, (d) => (d.converters[at.ref.id]!.half = true))] : [];
 }

@@ -23,6 +23,7 @@ const {
   jobOf,
   PARKED,
   searchFault,
+  Session,
   settle,
   sweep,
   SHIPPED_CATALOGUE,
@@ -138,12 +139,14 @@ async function layoutMs(rounds) {
 }
 
 const faults = faultBook(sixty, SHIPPED_CATALOGUE);
+/** Of a page: what is kept from pass to pass. */
+const session = new Session();
 const steps = assess(largest.design, SHIPPED_CATALOGUE).fit;
 const rows = [
-  [`assess, largest demo job (${largest.runs} runs)`, median(() => assess(anew(largest.design), SHIPPED_CATALOGUE), 60, WARM), 16],
+  [`assess, largest demo job (${largest.runs} runs)`, median(() => assess(anew(largest.design), SHIPPED_CATALOGUE, { session }), 60, WARM), 16],
   [`assess, ${assess(sixty, SHIPPED_CATALOGUE).runs.length} runs, everything anew, cold`, median(() => assess(anew(sixty), SHIPPED_CATALOGUE), 30, 0), 16],
-  ['the same in a worker that is in use', median(() => assess(anew(sixty), SHIPPED_CATALOGUE), 60, WARM), 16],
-  ['the same while gear is dragged', median(() => assess(next(), SHIPPED_CATALOGUE), 60, WARM), 16],
+  ['the same in a worker that is in use', median(() => assess(anew(sixty), SHIPPED_CATALOGUE, { session }), 60, WARM), 16],
+  ['the same while gear is dragged', median(() => assess(next(), SHIPPED_CATALOGUE, { session }), 60, WARM), 16],
   ['solve, 200 nodes', median(() => solveCircuit(circuit), 400), 2],
   ['solve, 1000 nodes', median(() => solveCircuit(thousand), 100), 10],
   ['a state of 60 circuits, all settled', median(() => settle(sixtyPlan, PARKED), 60), 16],

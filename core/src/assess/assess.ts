@@ -10,6 +10,7 @@ import { orderOf, type Order } from '../order/index.js';
 import { plant } from '../plant/index.js';
 import { draftGear, type Gear } from '../places/index.js';
 import type { ProveRow } from '../prove/index.js';
+import { Session } from '../quantity/index.js';
 import { layoutFigures, type LayoutFigures, type SizedRun } from '../routes/index.js';
 import { judge, type Finding } from '../rules/index.js';
 import { vehicleOf } from '../vehicle/index.js';
@@ -53,14 +54,17 @@ export interface Assessment {
 export interface AssessSettings {
   /** Latest reading by prove row, in its unit. */
   readonly readings?: Readonly<Record<string, number>>;
+  /** What is kept from pass to pass; without one nothing is. */
+  readonly session?: Session;
 }
 
 /** One pass over a design: pure, and the same for the same input. */
 export function assess(design: Design, catalogue: Catalogue, settings: AssessSettings = {}): Assessment {
   // What waits gives and draws nothing yet; its runs are drafted all the same.
   const now = asOfNow(design);
-  const power = powerOf(now, catalogue);
-  const whole = now === design ? power : powerOf(design, catalogue);
+  const { session = new Session() } = settings;
+  const power = powerOf(now, catalogue, session);
+  const whole = now === design ? power : powerOf(design, catalogue, session);
   const { day, parkedDay, trip, feeds } = power;
   const gear = draftGear(design, catalogue);
   const vehicle = vehicleOf(design);
@@ -77,7 +81,7 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
     inline: inlineParts(design, catalogue),
   };
   const specs = draftRuns(context);
-  const { runs, prove } = sizesOf(whole, { specs, design, catalogue, second: feeds.second, inline: context.inline });
+  const { runs, prove } = sizesOf(whole, { specs, design, catalogue, second: feeds.second, inline: context.inline }, session);
   const layout = layoutFigures(design, vehicle, gear, runs, draftLeads(context, specs.length + 1));
   const bond = bondOf(design, vehicle, gear, runs);
   const enclosures = enclosuresOf(design, catalogue, gear, runs, layout);

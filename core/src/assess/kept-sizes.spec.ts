@@ -1,10 +1,9 @@
-import { type Catalogue, SHIPPED_CATALOGUE } from '../catalogue/index.js';
+import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import type { Design } from '../design/index.js';
+import { Session } from '../quantity/index.js';
 import { assess, type Assessment } from './assess.js';
 
-/** A catalogue that nothing was asked of yet, so that nothing is kept for it. */
-const unused = (): Catalogue => Object.assign(Object.create(Object.getPrototypeOf(SHIPPED_CATALOGUE) as object), SHIPPED_CATALOGUE) as Catalogue;
 const demo = (): Design => structuredClone(DEMO_JOBS.find((j) => j.key === 'vet')!.design);
 /** Something of the design moved by so many millimetres on its face. */
 function moved(design: Design, a: Assessment, id: string, mm: number): Design {
@@ -14,12 +13,13 @@ function moved(design: Design, a: Assessment, id: string, mm: number): Design {
 
 describe('sizes that are kept while gear is dragged', () => {
   const design = demo();
-  const first = assess(design, SHIPPED_CATALOGUE);
+  const session = new Session();
+  const first = assess(design, SHIPPED_CATALOGUE, { session });
   it('are those of the design worked out anew, at every step of the way', () => {
     const { id } = first.gear.find((g) => g.role === 'charger')!;
     for (let mm = 0; mm <= 400; mm += 40) {
       const there = moved(design, first, id, mm);
-      const [kept, anew] = [assess(there, SHIPPED_CATALOGUE), assess(there, unused())];
+      const [kept, anew] = [assess(there, SHIPPED_CATALOGUE, { session }), assess(there, SHIPPED_CATALOGUE)];
       expect(kept.runs).toEqual(anew.runs);
       expect(kept.prove).toEqual(anew.prove);
     }
@@ -36,7 +36,7 @@ describe('sizes that are kept while gear is dragged', () => {
     ]) {
       const d = demo();
       change(d);
-      expect(assess(d, SHIPPED_CATALOGUE).runs).toEqual(assess(d, unused()).runs);
+      expect(assess(d, SHIPPED_CATALOGUE, { session }).runs).toEqual(assess(d, SHIPPED_CATALOGUE).runs);
     }
   });
 });

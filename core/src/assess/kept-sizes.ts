@@ -2,7 +2,7 @@ import type { Catalogue } from '../catalogue/index.js';
 import type { InlinePart } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
 import type { ProveRow } from '../prove/index.js';
-import { keepLastFor } from '../quantity/index.js';
+import { inSession, keepLastFor, type Session } from '../quantity/index.js';
 import type { RunSpec, SizedRun } from '../routes/index.js';
 import type { Bank } from '../supply/index.js';
 import type { Power } from './power.js';
@@ -59,17 +59,19 @@ function sized({ specs, design, catalogue, second, inline }: Asked, bank: Bank |
 }
 
 // What else of the design matters is the same where its power side is.
-const last = keepLastFor(
-  2,
-  ({ specs, design, inline }: Asked) => [specs, design.places, design.runs, inline],
-  ({ bank }: Power, asked) => sized(asked, bank),
+const last = inSession(() =>
+  keepLastFor(
+    2,
+    ({ specs, design, inline }: Asked) => [specs, design.places, design.runs, inline],
+    ({ bank }: Power, asked) => sized(asked, bank),
+  ),
 );
 
 /**
- * The sizes of all runs. The last ones are kept by their content: a cable is cut to the decimetre, so most moves of a
+ * The sizes of all runs. A session keeps the last ones by their content: a cable is cut to the decimetre, so most moves of a
  * drag change no length, and sizing is the dearest thing that they would ask for. `power` is that of the whole design.
  */
-export function sizesOf(power: Power, asked: Asked): Sizes {
-  const { runs, prove } = last(power, { ...asked, specs: asked.specs.map(bare), design: unmeasured(asked.design) });
+export function sizesOf(power: Power, asked: Asked, session: Session): Sizes {
+  const { runs, prove } = last(session)(power, { ...asked, specs: asked.specs.map(bare), design: unmeasured(asked.design) });
   return { runs: runs.map((r, i): SizedRun => ({ ...r, spec: asked.specs[i]! })), prove };
 }

@@ -3,7 +3,7 @@ import { rigOf, type Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { loadsOn, tripJob } from '../trip-analysis/index.js';
 import { plant, type ConverterThing } from '../plant/index.js';
-import { keepLastFor } from '../quantity/index.js';
+import { inSession, keepLastFor, type Session } from '../quantity/index.js';
 import { arraysOf, bankOf, chargerZoneC, supplyFigures, type Bank, type SolarArray, type SupplyFigures } from '../supply/index.js';
 import { simulateJob, type TripResult } from '../trip/index.js';
 
@@ -36,14 +36,16 @@ interface Asked {
 
 const onlyHot = ({ design, hot }: Asked): Design => ({ ...design, ...NOWHERE, places: Object.fromEntries(hot.flatMap(({ ref: { id } }) => (design.places[id] ? [[id, design.places[id]]] : []))) });
 
-const last = keepLastFor(
-  2,
-  ({ design, hot }: Asked) => [design.brief, design.loads, design.supply, rigOf(design), design.settings, hot.map((c) => chargerZoneC(design, c))],
-  (catalogue: Catalogue, asked) => reckoned(onlyHot(asked), catalogue),
+const last = inSession(() =>
+  keepLastFor(
+    2,
+    ({ design, hot }: Asked) => [design.brief, design.loads, design.supply, rigOf(design), design.settings, hot.map((c) => chargerZoneC(design, c))],
+    (catalogue: Catalogue, asked) => reckoned(onlyHot(asked), catalogue),
+  ),
 );
 
 /**
- * The power side of a design. The last one is kept by its content: while gear is dragged or a length is typed, loads,
+ * The power side of a design. A session keeps the last two by their content: while gear is dragged or a length is typed, loads,
  * supply and trip stay the same, and are most of what a person would wait for.
  */
-export const powerOf = (design: Design, catalogue: Catalogue): Power => last(catalogue, { design, hot: plant(design, catalogue).converters.filter((c) => c.charges) });
+export const powerOf = (design: Design, catalogue: Catalogue, session: Session): Power => last(session)(catalogue, { design, hot: plant(design, catalogue).converters.filter((c) => c.charges) });

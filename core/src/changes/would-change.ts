@@ -1,20 +1,15 @@
 import { catalogueOf } from '../catalogue/index.js';
-import { inJob, patchOfJob } from '../couplings/index.js';
-import { type Design, editDesign, isJoined, type Patch, patchBetween, tidy } from '../design/index.js';
+import { withVehicle } from '../couplings/index.js';
+import { type Design, editDesign, type Patch, tidy } from '../design/index.js';
 import { difference, type Difference } from './difference.js';
 
-/** The job as an edit to one of its vehicles would leave it; in words why it cannot be made. */
-function after(job: Design, vehicle: string, patch: Patch): Design | string {
-  const view = isJoined(job) ? inJob(job, vehicle, catalogueOf(job)) : job;
-  const edited = editDesign(view, patch);
-  if (!edited.ok) return edited.message;
-  const draft = structuredClone(edited.design);
+/** A design after a patch, with nothing left that hangs on what the patch took away. */
+function edited(design: Design, patch: Patch): ReturnType<typeof editDesign> {
+  const done = editDesign(design, patch);
+  if (!done.ok) return done;
+  const draft = structuredClone(done.design);
   tidy(draft);
-  if (!isJoined(job)) return draft;
-  const whole = patchOfJob(job, vehicle, catalogueOf(job), patchBetween(view, draft));
-  if (typeof whole === 'string') return whole;
-  const next = editDesign(job, whole);
-  return next.ok ? next.design : next.message;
+  return { ok: true, design: draft };
 }
 
 /**
@@ -25,6 +20,6 @@ function after(job: Design, vehicle: string, patch: Patch): Design | string {
  * whatWouldChange(design, 'own', []).cables.length // 0
  */
 export function whatWouldChange(job: Design, vehicle: string, patch: Patch): Difference | string {
-  const next = after(job, vehicle, patch);
-  return typeof next === 'string' ? next : difference(job, next, vehicle);
+  const next = withVehicle(job, vehicle, catalogueOf(job), (shown) => edited(shown, patch));
+  return next.ok ? difference(job, next.design, vehicle) : next.message;
 }

@@ -3,7 +3,7 @@ import type { Catalogue } from '../catalogue/index.js';
 import { couplingsOf, enginesFor, isJoined, OWN, vehicleIds, vehicleIn, type Coupling, type Design } from '../design/index.js';
 import { spanHours, spansWithout } from '../loads/index.js';
 import { inletTakesW, inverterOf } from '../plant/index.js';
-import { memoize } from '../quantity/index.js';
+import { inSession, memoize, Session } from '../quantity/index.js';
 import { matings, type Mating, type PlugPair } from '../routes/index.js';
 import { judgeJoined, stopsFirst, type Elsewhere, type JoinedFacts, type LeadFacts } from '../rules/index.js';
 import { mainsSpans, tripDays } from '../travel/index.js';
@@ -13,10 +13,12 @@ import { withMoreFeeds, type PluggedInto } from './more-feeds.js';
 import { hasRig, leadHours, vehicleName } from './views.js';
 
 /** The assessments of the other vehicles, which stay as they are while one of them is worked on. */
-const others = memoize(
-  12,
-  (design: Design) => JSON.stringify(design),
-  (design) => assess(design, catalogueOf(design)),
+const others = inSession(() =>
+  memoize(
+    12,
+    (design: Design) => JSON.stringify(design),
+    (design) => assess(design, catalogueOf(design)),
+  ),
 );
 
 /** Hours of the trip in which the site and a lead want the same inlet. */
@@ -25,9 +27,9 @@ function siteHours(job: Design, c: Coupling): number {
   return tripDays(job.brief.trip).reduce((h, { mainsH }) => h + spanHours(hours) - spanHours(spansWithout(hours, mainsSpans(mainsH))), 0);
 }
 
-function leadFacts(job: Design, id: string, catalogue: Catalogue): LeadFacts[] {
+function leadFacts(job: Design, id: string, catalogue: Catalogue, session: Session): LeadFacts[] {
   const leads = couplingsOf(job).filter(([, c]) => c.carries === 'mains' && (c.from === id || c.to === id));
-  const restsH = leads.length ? (joinedTripOf(job, catalogue)?.restsH ?? {}) : {};
+  const restsH = leads.length ? (joinedTripOf(job, catalogue, session)?.restsH ?? {}) : {};
   return leads.map(([key, c]): LeadFacts => {
     const giver = vehicleIn(job, c.from);
     const load = c.outlet === null ? undefined : giver.loads[c.outlet];
@@ -49,13 +51,13 @@ function leadFacts(job: Design, id: string, catalogue: Catalogue): LeadFacts[] {
 const named = (job: Design, id: string, pairs: readonly PlugPair[]): PlugPair[] => pairs.map((p) => ({ ...p, id: `${id}/${p.id}`, name: `${p.name} (${vehicleName(job, id)})` }));
 
 /** Halves of this vehicle's plugs that go into those of others. */
-function across(job: Design, id: string, catalogue: Catalogue, own: Assessment): Mating[] {
+function across(job: Design, id: string, catalogue: Catalogue, own: Assessment, session: Session): Mating[] {
   const mine = named(job, id, own.layout.pairs);
   const foreign = vehicleIds(job)
     .filter((v) => v !== id)
     .flatMap((v) => {
-      const design = inJob(job, v, catalogue);
-      return hasRig(design) ? named(job, v, others(design).layout.pairs) : [];
+      const design = inJob(job, v, catalogue, { session });
+      return hasRig(design) ? named(job, v, others(session)(design).layout.pairs) : [];
     });
   const isMine = new Set(mine.map((p) => p.id));
   return matings([...mine, ...foreign])
@@ -64,10 +66,10 @@ function across(job: Design, id: string, catalogue: Catalogue, own: Assessment):
 }
 
 /** The vehicle as it is when plugged into each other than the usual one. */
-const pluggedInto = (job: Design, id: string, catalogue: Catalogue): PluggedInto[] =>
+const pluggedInto = (job: Design, id: string, catalogue: Catalogue, session: Session): PluggedInto[] =>
   enginesFor(job, id)
     .slice(1)
-    .map((by) => ({ id: by, name: vehicleName(job, by), assessment: others(inJob(job, id, catalogue, by)) }));
+    .map((by) => ({ id: by, name: vehicleName(job, by), assessment: others(session)(inJob(job, id, catalogue, { by, session })) }));
 
 /** What it is found to have only there. */
 function elsewhere(own: Assessment, there: readonly PluggedInto[]): Elsewhere[] {
@@ -80,12 +82,13 @@ function elsewhere(own: Assessment, there: readonly PluggedInto[]): Elsewhere[] 
  * The same as {@link assess} for a job of one vehicle.
  */
 export function assessIn(job: Design, id: string, catalogue: Catalogue, settings: AssessSettings = {}): Assessment {
-  const design = inJob(job, id, catalogue);
-  const plain = assess(design, catalogue, settings);
+  const { session = new Session() } = settings;
+  const design = inJob(job, id, catalogue, { session });
+  const plain = assess(design, catalogue, { ...settings, session });
   if (!isJoined(job)) return plain;
-  const there = pluggedInto(job, id, catalogue);
+  const there = pluggedInto(job, id, catalogue, session);
   const own = withMoreFeeds(plain, there, job.settings.torqueNm);
-  const facts: JoinedFacts = { design, leads: leadFacts(job, id, catalogue), across: across(job, id, catalogue, own), elsewhere: elsewhere(own, there) };
+  const facts: JoinedFacts = { design, leads: leadFacts(job, id, catalogue, session), across: across(job, id, catalogue, own, session), elsewhere: elsewhere(own, there) };
   // Of a vehicle that only tows or carries nothing is asked but what joins it.
   return withFindings(design, own, stopsFirst([...(hasRig(design) ? own.findings : []), ...judgeJoined(facts)]));
 }
@@ -99,8 +102,8 @@ export interface AssessedVehicle {
 }
 
 /** All vehicles of a job, each assessed. */
-export const assessJob = (job: Design, catalogue: Catalogue): readonly AssessedVehicle[] =>
+export const assessJob = (job: Design, catalogue: Catalogue, session = new Session()): readonly AssessedVehicle[] =>
   vehicleIds(job).map((id) => {
-    const design = inJob(job, id, catalogue);
-    return { id, name: vehicleName(job, id), design, assessment: hasRig(design) || id === OWN ? assessIn(job, id, catalogue) : null };
+    const design = inJob(job, id, catalogue, { session });
+    return { id, name: vehicleName(job, id), design, assessment: hasRig(design) || id === OWN ? assessIn(job, id, catalogue, { session }) : null };
   });

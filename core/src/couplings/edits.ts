@@ -35,3 +35,12 @@ export function patchOfJob(job: Design, id: string, catalogue: Catalogue, patch:
   const edited: Edited = editDesign(shown, patch);
   return edited.ok ? patchInJob(job, id, patchBetween(typed, withoutOthers(edited.design, typed, shown))) : edited.message;
 }
+
+/** The job with one of its vehicles changed as {@link inJob} shows it; in words why not. */
+export function withVehicle(job: Design, id: string, catalogue: Catalogue, change: (shown: Design) => Edited): Edited {
+  const shown = inJob(job, id, catalogue);
+  const changed = change(shown);
+  if (!changed.ok || !isJoined(job)) return changed;
+  const patch = patchOfJob(job, id, catalogue, patchBetween(shown, changed.design));
+  return typeof patch === 'string' ? { ok: false, message: patch } : editDesign(job, patch);
+}

@@ -1,36 +1,46 @@
 import type { Catalogue } from '../catalogue/index.js';
 import { couplingsOf, isJoined, type Design } from '../design/index.js';
 import { spanHours } from '../loads/index.js';
-import { memoizeFor } from '../quantity/index.js';
+import { inSession, memoizeFor, Session } from '../quantity/index.js';
 import { simulateJoined } from './trip.js';
 import { besideInBody } from './in-body.js';
 import { leadHours, reached } from './views.js';
 
 /** Trips of all banks together, which stay while gear is dragged or a length is typed. */
-const tripOf = memoizeFor(
-  4,
-  (job: Design) => JSON.stringify(job, (key, value: unknown) => (key === 'places' || key === 'runs' || key === 'accepted' || key === 'plugs' ? undefined : value)),
-  (catalogue: Catalogue, job) => simulateJoined(job, catalogue),
+const tripOf = inSession(() =>
+  memoizeFor(
+    4,
+    (job: Design) => JSON.stringify(job, (key, value: unknown) => (key === 'places' || key === 'runs' || key === 'accepted' || key === 'plugs' ? undefined : value)),
+    (catalogue: Catalogue, job) => simulateJoined(job, catalogue),
+  ),
 );
 
 /** The trip of a job's banks together; null while there is no bank. */
-export const joinedTripOf = (job: Design, catalogue: Catalogue): ReturnType<typeof simulateJoined> => tripOf(catalogue, job);
+export const joinedTripOf = (job: Design, catalogue: Catalogue, session = new Session()): ReturnType<typeof simulateJoined> => tripOf(session)(catalogue, job);
 
 /** A lead that is plugged in and gives nothing still stands there to be reckoned with. */
 const LEAST_DUTY = 1e-4;
+
+/** How a vehicle is looked at in its job. */
+export interface InJobSettings {
+  /** Of several vehicles that it may be plugged into, another than the usual one. */
+  readonly by?: string;
+  /** What is kept from pass to pass. */
+  readonly session?: Session;
+}
 
 /**
  * One vehicle of a job as a design of its own, with what reaches it from the others: the engine that charges it, what
  * their chargers want of that, the hours in which their leads feed its inlets, and what its own leads give on the trip
  * of all banks together, not what they could, and the gear of rigs that stand before it in its body. A job of one
- * vehicle is that itself. `by`: of several vehicles that it may be plugged into, another than the usual one.
+ * vehicle is that itself.
  */
-export function inJob(job: Design, id: string, catalogue: Catalogue, by?: string): Design {
+export function inJob(job: Design, id: string, catalogue: Catalogue, { by, session = new Session() }: InJobSettings = {}): Design {
   if (!isJoined(job)) return job;
   const design = besideInBody(reached(job, id, catalogue, by), job, id, catalogue);
   const leads = couplingsOf(job).filter(([, c]) => c.carries === 'mains' && c.from === id && c.outlet !== null && c.outlet in design.loads);
   if (!leads.length) return design;
-  const trip = joinedTripOf(job, catalogue);
+  const trip = joinedTripOf(job, catalogue, session);
   const loads = Object.fromEntries(
     leads.map(([key, c]) => {
       const load = design.loads[c.outlet!]!;

@@ -4,7 +4,7 @@ import type { Catalogue } from '../catalogue/index.js';
 import type { Design, RunEdit } from '../design/index.js';
 import { draftGear, type Gear } from '../places/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
-import { figure, rating } from '../quantity/index.js';
+import { figure, rating, Session } from '../quantity/index.js';
 import type { SizedRun } from '../routes/index.js';
 
 /** Something that a person said, with what the draft would have done without it. */
@@ -49,9 +49,9 @@ const FIELDS: Readonly<Record<keyof RunEdit, { readonly what: string; readonly w
 const MOVES_OTHERS: ReadonlySet<keyof RunEdit> = new Set(['areaMm2', 'fuseA', 'protect']);
 
 /** Sizes and fuses of other runs that are not what they would be without one thing that was typed. */
-function movedBy(design: Design, catalogue: Catalogue, kept: ReadonlyMap<string, SizedRun>, id: string, field: keyof RunEdit): string[] {
+function movedBy(design: Design, runsOf: (d: Design) => readonly SizedRun[], kept: ReadonlyMap<string, SizedRun>, id: string, field: keyof RunEdit): string[] {
   const { [field]: _, ...rest } = design.runs[id]!;
-  return assess({ ...design, runs: { ...design.runs, [id]: rest } }, catalogue).runs.flatMap((was) => {
+  return runsOf({ ...design, runs: { ...design.runs, [id]: rest } }).flatMap((was) => {
     const now = kept.get(was.spec.id);
     if (was.spec.id === id || !now?.ok || !was.ok) return [];
     const [a, b] = [was.figures, now.figures];
@@ -64,8 +64,10 @@ function movedBy(design: Design, catalogue: Catalogue, kept: ReadonlyMap<string,
 function runEdits(design: Design, catalogue: Catalogue): ManualOverride[] {
   const edited = Object.entries(design.runs).filter(([, e]) => Object.values(e).some((v) => v !== undefined));
   if (!edited.length) return [];
-  const kept = new Map(assess(design, catalogue).runs.map((r) => [r.spec.id, r]));
-  const drafted = new Map(assess({ ...design, runs: {} }, catalogue).runs.map((r) => [r.spec.id, r]));
+  const session = new Session();
+  const runsOf = (d: Design): readonly SizedRun[] => assess(d, catalogue, { session }).runs;
+  const kept = new Map(runsOf(design).map((r) => [r.spec.id, r]));
+  const drafted = new Map(runsOf({ ...design, runs: {} }).map((r) => [r.spec.id, r]));
   return edited.flatMap(([id, edit]) => {
     const [mine, theirs] = [kept.get(id), drafted.get(id)];
     return (Object.keys(edit) as (keyof RunEdit)[])
@@ -79,7 +81,7 @@ function runEdits(design: Design, catalogue: Catalogue): ManualOverride[] {
           what,
           kept: mine ? words(mine) : gone,
           drafted: theirs ? words(theirs) : 'nothing: it is not drafted',
-          also: mine && MOVES_OTHERS.has(field) ? movedBy(design, catalogue, kept, id, field) : [],
+          also: mine && MOVES_OTHERS.has(field) ? movedBy(design, runsOf, kept, id, field) : [],
         };
       });
   });

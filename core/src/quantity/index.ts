@@ -4,3 +4,4 @@ export * from './memoize.js';
 export * from './money.js';
 export * from './typed-number.js';
 export * from './sentence.js';
+export * from './session.js';

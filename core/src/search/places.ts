@@ -3,6 +3,7 @@ import type { Catalogue } from '../catalogue/index.js';
 import { copyDesign, type Design, type Placement } from '../design/index.js';
 import { facesOf, spotOn, WEATHER_ORDER } from '../places/index.js';
 import { vehicleOf } from '../vehicle/index.js';
+import { Session } from '../quantity/index.js';
 
 /** What a finding and a kilogram out of balance count for, in units of the price. */
 export const SCORE = { stop: 400, look: 60, lopsidedPerKg: 1.5 } as const;
@@ -79,7 +80,8 @@ export function placedAt(design: Design, gear: string, zone: string, on: NonNull
  * of its runs are set aside while comparing, since they belong to the place it has now.
  */
 export function suggestPlaces(design: Design, catalogue: Catalogue, gearId: string, most = 3): PlaceOffer[] {
-  const now = assess(design, catalogue);
+  const session = new Session();
+  const now = assess(design, catalogue, { session });
   const g = now.gear.find((x) => x.id === gearId);
   if (!g) return [];
   const vehicle = vehicleOf(design);
@@ -95,7 +97,7 @@ export function suggestPlaces(design: Design, catalogue: Catalogue, gearId: stri
     const spot = spotOn(design, now.gear, g, face);
     if (!spot) return [];
     const on = { face: face.id, ...spot };
-    const there = assess(placedAt(untyped, gearId, zone.id, on), catalogue);
+    const there = assess(placedAt(untyped, gearId, zone.id, on), catalogue, { session });
     return cabled(there, gearId) ? [offer(there, gearId, on)] : [];
   });
   return offers.sort((a, b) => a.score - b.score).slice(0, most);

@@ -1,7 +1,7 @@
 import { catalogueOf, type Catalogue } from '../catalogue/index.js';
 import { doCommands, type Asked } from '../commands/index.js';
-import { inJob, patchOfJob } from '../couplings/index.js';
-import { asFurther, blankDesign, editDesign, OWN, patchBetween, vehicleIds, type Design } from '../design/index.js';
+import { withVehicle } from '../couplings/index.js';
+import { asFurther, blankDesign, editDesign, OWN, vehicleIds, type Design } from '../design/index.js';
 import { LOAD_LIBRARY } from '../loads/index.js';
 import { inWords, type Finding } from '../rules/index.js';
 import { threeDrafts, TIERS } from './drafts.js';
@@ -61,9 +61,7 @@ const bare = (d: Design): Design => ({ ...d, loads: {}, banks: {}, arrays: {}, c
 
 /** The job with one of its vehicles changed. */
 function changed(job: Design, id: string, catalogue: Catalogue, change: (view: Design) => Design): Design {
-  const view = inJob(job, id, catalogue);
-  const patch = patchOfJob(job, id, catalogue, patchBetween(view, change(view)));
-  const edited = typeof patch === 'string' ? { ok: false as const, message: patch } : patch.length ? editDesign(job, patch) : { ok: true as const, design: job };
+  const edited = withVehicle(job, id, catalogue, (shown) => ({ ok: true, design: change(shown) }));
   if (!edited.ok) throw new Wrong(`${id}: ${edited.message}`);
   return edited.design;
 }

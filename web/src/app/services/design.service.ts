@@ -1,6 +1,6 @@
 import type { HttpErrorResponse } from '@angular/common/http';
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { catalogueOf, clean, coarse, type Design, editDesign, inJob, isJoined, OWN, type Patch, patchBetween, patchOfJob, tidy, vehicleIds } from '@meridex/core';
+import { catalogueOf, clean, coarse, type Design, editDesign, inJob, isJoined, OWN, type Patch, patchBetween, Session, tidy, vehicleIds, withVehicle } from '@meridex/core';
 import { BehaviorSubject } from 'rxjs';
 import { inWordsOf } from './asks-server';
 import type { Revision } from '../sync/clash';
@@ -27,6 +27,7 @@ const after = (ms: number): Promise<void> => new Promise((resolve) => setTimeout
 export class DesignService {
   private readonly sync = inject(SyncService);
   private readonly steps = inject(UndoSteps);
+  private readonly session = new Session();
   private readonly kept = inject(KeptAnswers);
   private readonly document = new BehaviorSubject<Design | null>(null);
   private readonly confirmed = signal<Revision | null>(null);
@@ -103,17 +104,16 @@ export class DesignService {
    * one step of undo; so are edits with the same `gesture`. Returns null, or what the schema has against it: then nothing changed.
    */
   edit(label: string, change: (draft: Design) => void, gesture: string | null = null): string | null {
-    const [job, shown] = [this.job(), this.design()];
-    if (!job || !shown) return 'No job is open.';
+    const job = this.job();
+    if (!job) return 'No job is open.';
     if (this.past()) return this.refusePast();
     if (!isJoined(job)) return this.editJob(label, change, gesture);
-    const draft = structuredClone(shown);
-    change(draft);
-    tidy(draft);
-    const patch = patchOfJob(job, this.vehicle(), catalogueOf(job), patchBetween(shown, draft));
-    if (typeof patch === 'string') return patch;
-    if (!patch.length) return null;
-    const edited = editDesign(job, patch);
+    const edited = withVehicle(job, this.vehicle(), catalogueOf(job), (now) => {
+      const draft = structuredClone(now);
+      change(draft);
+      tidy(draft);
+      return { ok: true, design: draft };
+    });
     return edited.ok ? this.editJob(label, (d) => Object.assign(d, edited.design), gesture) : edited.message;
   }
 
@@ -206,7 +206,7 @@ export class DesignService {
   private show(job: Design): void {
     if (!vehicleIds(job).includes(this.vehicle())) this.vehicle.set(OWN);
     this.job.set(job);
-    this.design.set(inJob(job, this.vehicle(), catalogueOf(job)));
+    this.design.set(inJob(job, this.vehicle(), catalogueOf(job), { session: this.session }));
     this.document.next(job);
   }
 

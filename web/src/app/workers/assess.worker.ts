@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { assessIn, type Assessment, type Design, catalogueOf } from '@meridex/core';
+import { assessIn, type Assessment, type Design, catalogueOf, Session } from '@meridex/core';
 
 export interface AssessRequest {
   readonly id: number;
@@ -14,7 +14,10 @@ export interface AssessReply {
   readonly assessment: Assessment;
 }
 
+/** The jobs of one page, pass after pass. */
+const session = new Session();
+
 addEventListener('message', ({ data }: MessageEvent<AssessRequest>) => {
-  const assessment = assessIn(data.job, data.vehicle, catalogueOf(data.job), { readings: data.readings });
+  const assessment = assessIn(data.job, data.vehicle, catalogueOf(data.job), { readings: data.readings, session });
   postMessage({ id: data.id, assessment } satisfies AssessReply);
 });

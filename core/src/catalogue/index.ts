@@ -6,4 +6,4 @@ export type { BatteryPart } from './kinds/battery/schema.js';
 export { chargerInputW, halfOf } from './kinds/dcdc/electrical.js';
 export * from './kinds/inverter/electrical.js';
 export type { PanelPart } from './kinds/panel/schema.js';
-export type { DcIn, MainsIn, MainsOut, Port, Ports, SunIn } from './kinds/ports.js';
+export type { DcIn, MainsIn, MainsOut, Port, Ports, StartOut, SunIn } from './kinds/ports.js';

@@ -47,7 +47,7 @@ function learnBank(s: Settling, solved: Solved, giversStand: boolean): boolean {
     } else if (giversStand && -amp > string.takesA + 1e-6 && s.givers.length) {
       u.limited.add(k);
       // The last string that held the volts leaves that to the chargers.
-      if (u.limited.size === s.bank.strings) for (const g of s.givers) if (g.id !== 'alternator' && u.modes.get(g.id) !== 'cut out') u.modes.set(g.id, 'holding');
+      if (u.limited.size === s.bank.strings) for (const g of s.givers) if (g.side === 'house' && u.modes.get(g.id) !== 'cut out') u.modes.set(g.id, 'holding');
       changed = true;
     }
   }
@@ -57,7 +57,7 @@ function learnBank(s: Settling, solved: Solved, giversStand: boolean): boolean {
 /** Volts must come from somewhere: when nothing on the house side holds them any more, the bank does again. */
 function freeBank(s: Settling): void {
   const string = s.bank.strings > s.u.limited.size;
-  const holds = string || s.givers.some((g) => g.id !== 'alternator' && s.u.modes.get(g.id) === 'holding') || (s.isolator !== null && s.u.isolatorClosed);
+  const holds = string || s.givers.some((g) => g.side === 'house' && s.u.modes.get(g.id) === 'holding') || (s.isolator !== null && s.u.isolatorClosed);
   if (!holds) s.u.limited.clear();
 }
 

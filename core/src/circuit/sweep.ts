@@ -1,6 +1,6 @@
 import type { DayLoad } from '../loads/index.js';
 import { LinearCircuit } from '../network/index.js';
-import { fromInlet } from '../plant/index.js';
+import { fromInlet, withPort } from '../plant/index.js';
 import { isMainLead, serves, terminals } from '../routes/index.js';
 import { dcdcsOf } from '../supply/index.js';
 import type { CircuitPlan } from './plan.js';
@@ -121,8 +121,9 @@ export function sweep(plan: CircuitPlan): Sweep {
   for (const engine of ['idle', 'cruise'] as const) for (const loads of ['on', 'off'] as const) ask({ ...lowest, engine, loads, postsV: null });
   // A charger takes most where its own output stands highest: pressed up by all others, at the alternator's lowest volts.
   for (const sun of ['none', 'full'] as const) for (const mains of [false, true]) ask({ ...lowest, engine: 'idle', sun, mains, loads: 'off', postsV: null });
-  // Put out only while parked, so it takes no part in what is tried on the road.
-  if (plan.arrays.some((a) => a.portables.length)) for (const loads of ['on', 'off'] as const) for (const mains of [false, true]) ask({ ...lowest, sun: 'full', loads, mains, postsV: null });
+  // What is put out, and what keeps the starting battery up, work while the vehicle stands: they take no part in what is tried on the road.
+  if (plan.arrays.some((a) => a.portables.length) || withPort(plan.plant, 'startOut').length)
+    for (const loads of ['on', 'off'] as const) for (const mains of [false, true]) ask({ ...lowest, sun: 'full', loads, mains, postsV: null });
   // Nearly full, chargers hold their volts and carry the loads beside the bank.
   for (const loads of ['on', 'off'] as const) ask({ ...lowest, engine: 'cruise', sun: 'full', mains: true, charging: 'absorption', loads, postsV: null });
   for (const postsV of fullOutputV(plan)) ask({ ...lowest, engine: 'idle', loads: 'off', postsV });

@@ -10,6 +10,8 @@ import type { CircuitState } from './state.js';
 export interface Giver {
   readonly id: string;
   readonly name: string;
+  /** The side whose battery it charges. */
+  readonly side: 'house' | 'starting';
   readonly plus: string;
   readonly minus: string;
   readonly setV: number;
@@ -89,7 +91,7 @@ function portableGivers({ arrays }: CircuitPlan, state: CircuitState, bank: Bank
     .flatMap((p): Giver[] => {
       const { id } = p.ref;
       const sunW = Math.max(...p.clearDayW) * lightOf(state) * MPPT_YIELD;
-      return sunW > 0 ? [{ id, name: 'portable panel', ...terminals(id, 'out'), setV: bank.absorptionV, limitA: Infinity, sunW, input: null, sunOnly: true }] : [];
+      return sunW > 0 ? [{ id, name: 'portable panel', side: 'house', ...terminals(id, 'out'), setV: bank.absorptionV, limitA: Infinity, sunW, input: null, sunOnly: true }] : [];
     });
 }
 
@@ -125,7 +127,8 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, lit: reado
     const vehicle = triggered(plan, state, gear) && inputs.some((x) => x.by === 'vehicle');
     // Plugged in, a charger with three inputs takes from the mains.
     const mains = state.mains && inputs.some((x) => x.by === 'inlet') ? mainsIn : null;
-    if (mains) return [{ id: gear, name: nameOf(plan, gear, part.name), ...converterPosts(c, 'out'), setV: bank.absorptionV, limitA: mains.outputA * hot, sunW: 0, input: null, sunOnly: false }];
+    if (mains)
+      return [{ id: gear, name: nameOf(plan, gear, part.name), side: 'house', ...converterPosts(c, 'out'), setV: bank.absorptionV, limitA: mains.outputA * hot, sunW: 0, input: null, sunOnly: false }];
     const both = vehicle && sun > 0 && sunIn?.beside === 'sun first';
     const byVehicle = vehicle && (sun <= 0 || both || sunIn?.beside === 'vehicle first');
     if (!byVehicle && sun <= 0) return [];
@@ -133,6 +136,7 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, lit: reado
       {
         id: gear,
         name: nameOf(plan, gear, part.name),
+        side: 'house',
         ...converterPosts(c, 'out'),
         setV: bank.absorptionV,
         limitA: (byVehicle ? dcIn.outputA * share : Math.min(sunMaxA, dcIn.outputA * share)) * hot,
@@ -157,6 +161,7 @@ export function giversIn(plan: CircuitPlan, state: CircuitState, lit: readonly L
     out.push({
       id: 'alternator',
       name: 'alternator',
+      side: 'starting',
       ...terminals('starting'),
       setV: (idle ? v.warmIdleV : v.cruiseV) * scale,
       limitA: alternator.ratedA * (idle ? ALTERNATOR.hotIdleShare : ALTERNATOR.hotCruiseShare),
@@ -172,9 +177,10 @@ export function giversIn(plan: CircuitPlan, state: CircuitState, lit: readonly L
     const { ref, part } = c;
     const sunW = sunOn(lit, ref.id) * MPPT_YIELD;
     const limitA = arrays.find((a) => a.regulator?.id === ref.id)?.maxA ?? Infinity;
-    if (sunW > 0) out.push({ id: ref.id, name: nameOf(plan, ref.id, part.name), ...outputOf(c), setV: bank.absorptionV, limitA, sunW, input: null, sunOnly: true });
+    if (sunW > 0) out.push({ id: ref.id, name: nameOf(plan, ref.id, part.name), side: 'house', ...outputOf(c), setV: bank.absorptionV, limitA, sunW, input: null, sunOnly: true });
   }
   if (state.mains) out.push(...onMains(plan, bank));
+  out.push(...maintainers(plan, state));
   return out;
 }
 
@@ -185,7 +191,18 @@ function onMains({ plant, design }: CircuitPlan, bank: Bank): Giver[] {
     // A charger with three inputs is one giver, whatever feeds it.
     if (dcIn || !mainsIn) return [];
     const name = mainsOut ? 'inverter-charger' : 'mains charger';
-    return [{ id: c.ref.id, name, ...outputOf(c), setV: bank.absorptionV, limitA: mainsIn.outputA * hotShare(design, c), sunW: 0, input: null, sunOnly: false }];
+    return [{ id: c.ref.id, name, side: 'house', ...outputOf(c), setV: bank.absorptionV, limitA: mainsIn.outputA * hotShare(design, c), sunW: 0, input: null, sunOnly: false }];
+  });
+}
+
+/** What keeps the starting battery up out of the bank, as long as that stands high enough; it rests while the engine runs. */
+function maintainers(plan: CircuitPlan, state: CircuitState): Giver[] {
+  if (state.engine !== 'off') return [];
+  return withPort(plan.plant, 'startOut').map((c): Giver => {
+    const { holdV, outputA, efficiency, aboveV } = c.ports.startOut;
+    const input = { ...converterPosts(c, 'in'), efficiency, cutOutV: aboveV };
+    const name = plan.runs.find((r) => serves(r, 'maintainer output', c.ref.id))?.spec.from.name ?? c.part.name;
+    return { id: c.ref.id, name, side: 'starting', ...converterPosts(c, 'out'), setV: holdV, limitA: outputA * inAir(state, plan.design, c), sunW: 0, input, sunOnly: false };
   });
 }
 

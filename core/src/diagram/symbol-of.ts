@@ -1,4 +1,4 @@
-import { type Design, type Purpose, supplyOf } from '../design/index.js';
+import type { Purpose } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 import type { SymbolKind } from './element.js';
 
@@ -20,7 +20,7 @@ const BY_PURPOSE: Readonly<Record<Purpose, SymbolKind>> = {
 const BY_ID: Readonly<Record<string, SymbolKind>> = { bus: 'bars', switch: 'switch', shunt: 'shunt', disconnect: 'contact', display: 'meter', remote: 'switch', portable: 'panel' };
 
 /** The symbol of a piece of gear. */
-export function symbolOf(gear: Gear, design: Design): SymbolKind {
+export function symbolOf(gear: Gear): SymbolKind {
   const known = BY_ID[gear.id];
   if (known) return known;
   switch (gear.role) {
@@ -28,7 +28,7 @@ export function symbolOf(gear: Gear, design: Design): SymbolKind {
     case 'house':
       return 'battery';
     case 'charger':
-      return supplyOf(design).isolation === 'isolator' ? 'contact' : 'converter';
+      return gear.ref.in === 'links' ? 'contact' : 'converter';
     case 'controller':
       return 'regulator';
     case 'mains':

@@ -138,6 +138,9 @@ function returnOf(c: DraftContext, given: Given, outM: number, stands: RunSpec['
 /** Kinds that bolt on beside a battery or bus bar, the plainest first; a higher short calls up the next. */
 export const BOLTED = ['small-bolt-in', 'terminal-post', 'cartridge', 'large-bolt-in', 'class-t'] as const;
 
+/** At a battery’s post behind what is thin: a blade in its holder, where it cannot break a short there a small cartridge. */
+export const SMALL = ['blade', 'cartridge', ...BOLTED.filter((k) => k !== 'cartridge')] as const;
+
 type Protection = Pick<RunSpec, 'fuseKinds' | 'reset' | 'fuseAirC' | 'highestV'>;
 
 /** What protects a run: the kinds that suit the place, or what a person said. */

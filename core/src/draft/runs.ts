@@ -2,6 +2,7 @@ import type { RunSpec } from '../routes/index.js';
 import { chargingRuns } from './charging-runs.js';
 import { withBundles, type DraftContext } from './context.js';
 import { houseRuns } from './house-runs.js';
+import { maintainerRuns } from './maintainer-runs.js';
 import { wireRuns } from './shared-runs.js';
 import { straightRuns } from './straight-runs.js';
 import { sunRuns } from './sun-runs.js';
@@ -13,6 +14,6 @@ import { sunRuns } from './sun-runs.js';
 export function draftRuns(c: DraftContext): RunSpec[] {
   let number = 0;
   const next = (): number => ++number;
-  const specs = [...chargingRuns(c, next), ...houseRuns(c, next), ...sunRuns(c, next), ...wireRuns(c, next), ...straightRuns(c, next)];
+  const specs = [...chargingRuns(c, next), ...houseRuns(c, next), ...sunRuns(c, next), ...maintainerRuns(c, next), ...wireRuns(c, next), ...straightRuns(c, next)];
   return withBundles(specs.filter((s) => ![s.from.gear, s.to.gear].some((g) => c.gear.get(g)?.when === 'later')));
 }

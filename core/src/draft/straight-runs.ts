@@ -5,7 +5,7 @@ import { sentence } from '../quantity/index.js';
 import { terminals, type RunSpec } from '../routes/index.js';
 import { driveVolts } from '../supply/index.js';
 import { ampsOf } from './amps.js';
-import { bankEnd, BOLTED, endOf, gearOf, makeRun, type DraftContext } from './context.js';
+import { bankEnd, SMALL, endOf, gearOf, makeRun, type DraftContext } from './context.js';
 import { loadLeastMm2, loadLimit, plugOf } from './limits.js';
 
 /** Loads whose wire starts at a battery’s own post, before every switch. */
@@ -56,7 +56,7 @@ export function straightRuns(c: DraftContext, next: () => number): RunSpec[] {
           ...from,
           ...ampsOf(load, from.sourceV, from.nominalV),
           limit: loadLimit(c.design, purpose),
-          fuseKinds: ['blade', ...BOLTED],
+          fuseKinds: SMALL,
           ends: [{ at: 'from', source }],
           limitingParts: plugOf(c.design.loads[load.id]!),
           leastFuseA: c.design.settings.custom.loadFuseA,

@@ -1,20 +1,19 @@
+import { catalogueOf, converterIn, convertsOf } from '../catalogue/index.js';
 import { type Design, supplyOf } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 
-const BY_ROLE: Readonly<Record<Gear['role'], string>> = {
+/** What is no box of the catalogue; a box’s kind says itself why one is there. */
+const BY_ROLE = {
   starting: 'the vehicle’s own: starts the engine, and must still do so after any night',
   house: 'feeds everything while the engine is off, as long as the trip asks',
-  charger: 'brings the alternator’s current to the house battery and keeps the two batteries apart',
+  charger: 'ties the batteries together while the alternator charges, and parts them when it stops',
   bus: 'where batteries, chargers and loads meet: each joint can be reached, parted and measured',
   block: 'a way and fuse for each circuit, so that a fault takes only its own',
-  inverter: 'makes the 230 V that some loads want, with its own short, thick run',
   panel: 'charges while nobody drives',
-  controller: 'keeps the panels at their best volts and the battery at its own',
-  mains: 'fills the battery wherever there is an outlet, and carries the loads meanwhile',
   control: 'looked at or pressed every day, so it stands where hand and eye find it',
   load: 'on the list of what must run',
   there: 'was in the vehicle before, and what is new lies round it',
-};
+} as const satisfies Partial<Record<Gear['role'], string>>;
 
 const BY_ID: Readonly<Record<string, string>> = {
   display: 'shows what the shunt has counted: volts alone say little of a lithium battery',
@@ -29,8 +28,8 @@ export function whyGear(design: Design, gear: Gear): string {
   const known = BY_ID[gear.id];
   if (known) return known;
   if (gear.id === 'bus' && supplyOf(design).hub) return 'bars, ways, shunt and disconnect on one board: fewer joints; a fault on it can take it all';
-  if (gear.id === 'charger' && supplyOf(design).isolation === 'isolator') return 'ties the batteries together while the alternator charges, and parts them when it stops';
   if (gear.ref.in === 'groups') return 'several small loads share a feed here, with one fuse that suits the thinnest of their wires, or one each';
   if (gear.ref.in === 'traces') return 'where a circuit that is there already takes on one thing more';
-  return BY_ROLE[gear.role];
+  const box = converterIn(catalogueOf(design), gear.part);
+  return box ? convertsOf(box).why : BY_ROLE[gear.role as keyof typeof BY_ROLE];
 }

@@ -160,5 +160,15 @@ const isolators = (plan: CircuitPlan): Fault[] =>
     },
   ]);
 
+const maintainers = (plan: CircuitPlan): Fault[] =>
+  withPort(plan.plant, 'startOut').map(({ ref, part }): Fault => ({
+    id: `dead:${ref.id}`,
+    name: `${sentence(part.name)}: gives nothing though the bank is nearly full`,
+    prior: 1.5,
+    change: { givesNothing: [ref.id] },
+    about: ref.id,
+    fix: 'Both its fuses first, then its input volts against those that it starts at. With both right and nothing given it is the box.',
+  }));
+
 /** Everything that may be wrong with boxes that charge, convert or tie. */
-export const faultsInBoxes = (plan: CircuitPlan): readonly Fault[] => [...chargers(plan), ...sun(plan), ...mains(plan), ...inverters(plan), ...isolators(plan)];
+export const faultsInBoxes = (plan: CircuitPlan): readonly Fault[] => [...chargers(plan), ...sun(plan), ...mains(plan), ...inverters(plan), ...isolators(plan), ...maintainers(plan)];

@@ -141,5 +141,21 @@ const onMains = (plan: CircuitPlan): Probe[] =>
         : [];
     });
 
+/** What keeps the starting battery up: amps into it once the bank has them to spare. */
+const onMaintainers = (plan: CircuitPlan): Probe[] =>
+  plan.runs
+    .filter((r) => r.spec.role === 'maintainer output')
+    .map(({ spec }): Probe => ({
+      id: `kept.amps:${spec.serves.id}`,
+      tells: 'what comes in' as const,
+      what: `amps out of the ${spec.from.name}`,
+      meter: CLAMP,
+      unit: 'A',
+      situation: 'kept',
+      minutes: CLAMP_MIN,
+      about: spec.serves.id,
+      read: (s) => at(s, spec.id).amp,
+    }));
+
 /** Readings at what charges. */
-export const probesOnBoxes = (plan: CircuitPlan): readonly Probe[] => [...onChargers(plan), ...onSun(plan), ...onMains(plan)];
+export const probesOnBoxes = (plan: CircuitPlan): readonly Probe[] => [...onChargers(plan), ...onSun(plan), ...onMains(plan), ...onMaintainers(plan)];

@@ -1,5 +1,5 @@
 import { PARKED, settle, type CircuitPlan, type CircuitState, type SettledState } from '../circuit/index.js';
-import { fromInlet } from '../plant/index.js';
+import { fromInlet, withPort } from '../plant/index.js';
 
 /** How things stand while it is measured. */
 export const SITUATIONS = {
@@ -13,6 +13,11 @@ export const SITUATIONS = {
     state: { ...PARKED, engine: 'cruise', mains: true, charging: 'absorption', loads: 'off' },
     minutes: 5,
   },
+  kept: {
+    words: 'bank nearly full, in the sun or on mains, engine off, loads off',
+    state: { ...PARKED, sun: 'full', mains: true, charging: 'absorption', loads: 'off' },
+    minutes: 5,
+  },
 } as const satisfies Readonly<Record<string, { readonly words: string; readonly state: CircuitState; readonly minutes: number }>>;
 export type Situation = keyof typeof SITUATIONS;
 
@@ -21,7 +26,7 @@ export function situationsOf(plan: CircuitPlan): readonly Situation[] {
   const engine = plan.runs.some((r) => r.spec.from.ref.in === 'vehicles');
   const sun = plan.plant.arrays.some((a) => a.into?.in === 'converters');
   const mains = fromInlet(plan.plant).length > 0;
-  const there: Readonly<Record<Situation, boolean>> = { loads: true, rest: true, engine, sun, mains, full: engine || mains };
+  const there: Readonly<Record<Situation, boolean>> = { loads: true, rest: true, engine, sun, mains, full: engine || mains, kept: withPort(plan.plant, 'startOut').length > 0 && (sun || mains) };
   return (Object.keys(SITUATIONS) as Situation[]).filter((s) => there[s]);
 }
 

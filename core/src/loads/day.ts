@@ -23,6 +23,8 @@ export interface DayFigures {
   readonly standbyWh: number;
   readonly inverterIdleWh: number;
   readonly elsewhereWh: number;
+  /** What gear of the supply itself draws, all day long, Wh. */
+  readonly gearWh: number;
   /** Mean watts in each hour of the day by load, in the order of `loads`, standby included. */
   readonly hourlyW: readonly (readonly number[])[];
 }
@@ -74,6 +76,11 @@ export function dayFigures(loads: readonly DayLoad[], nominalV: number, inverter
     standbyWh: sum((l) => l.standbyWh),
     inverterIdleWh: inverterW === null ? 0 : 24 * INVERTER_IDLE * inverterW,
     elsewhereWh: sum((l) => l.elsewhereWh),
+    gearWh: 0,
     hourlyW: loads.map((l) => hours.map((h) => l.runningW * l.duty * hoursWithin(l.spans, h, h + 1) + l.standbyW)),
   };
 }
+
+/** A day with what gear of the supply draws beside the loads, W. @example withGear(dayFigures([], 12), 1).ahDay // 2 */
+export const withGear = (day: DayFigures, gearW: number, nominalV = 12): DayFigures =>
+  gearW > 0 ? { ...day, gearWh: 24 * gearW, whDay: day.whDay + 24 * gearW, ahDay: day.ahDay + (24 * gearW) / nominalV } : day;

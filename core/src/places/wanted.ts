@@ -107,7 +107,7 @@ function plantGear(design: Design, catalogue: Catalogue): Wanted[] {
   const converters = (role: Parameters<typeof inRole>[1]): Wanted[] =>
     inRole(p, role)
       .filter((c) => !c.inside)
-      .map((c, i) => ({ ...converterGear(c, i, p, bank, design.supply.houseV), mainsIn: c.inputs.some((x) => x.by === 'inlet') }));
+      .map((c, i, all) => ({ ...converterGear(c, all.slice(0, i).filter((x) => x.part.kind === c.part.kind).length, p, bank, design.supply.houseV), mainsIn: c.inputs.some((x) => x.by === 'inlet') }));
   const [bars, blocks] = [p.distribution.filter((d) => d.part?.kind !== 'fuse-block'), p.distribution.filter((d) => d.part?.kind === 'fuse-block')];
   return [
     ...p.vehicles.filter((v) => v.joined).map((v) => make(v.ref, 'starting', 'starting battery', USUAL_BODY.starting)),

@@ -87,7 +87,8 @@ function convertersOf({ converters, banks }: Rig, catalogue: Catalogue, arrays: 
         share: ports.dcIn ? halfOf(ports.dcIn, c.half) : 1,
         inputs,
         charges,
-        draws: ports.mainsOut ? bank : null,
+        draws: ports.mainsOut || ports.startOut ? bank : null,
+        keeps: ports.startOut ? OWN_VEHICLE : null,
       },
     ];
   });
@@ -137,7 +138,7 @@ class LazyPlant implements Plant {
   }
 
   get vehicles(): readonly VehicleThing[] {
-    const joined = Object.keys(this.rig.links).length > 0 || Object.values(this.rig.converters).some((c) => c.from?.in === 'vehicles');
+    const joined = Object.keys(this.rig.links).length > 0 || Object.values(this.rig.converters).some((c) => c.from?.in === 'vehicles') || this.converters.some((c) => c.keeps);
     return [{ ref: OWN_VEHICLE, nominalV: this.rig.brief.vehicleV, joined }];
   }
 

@@ -35,6 +35,8 @@ export interface ConverterThing extends Thing<ConverterPart> {
   readonly charges: Ref | null;
   /** The bank that it draws on; null: it draws on none. */
   readonly draws: Ref | null;
+  /** The vehicle whose starting battery it keeps up; null: none. */
+  readonly keeps: Ref | null;
 }
 
 /** Panels that are one array. */

@@ -29,7 +29,20 @@ export interface RunEnd {
 
 /** What a run is there for. */
 export type RunRole =
-  'bank lead' | 'charger feed' | 'charger output' | 'link feed' | 'link' | 'inverter feed' | 'block feed' | 'load feed' | 'group feed' | 'traced wire' | 'panel lead' | 'portable lead';
+  | 'bank lead'
+  | 'charger feed'
+  | 'charger output'
+  | 'maintainer feed'
+  | 'maintainer output'
+  | 'link feed'
+  | 'link'
+  | 'inverter feed'
+  | 'block feed'
+  | 'load feed'
+  | 'group feed'
+  | 'traced wire'
+  | 'panel lead'
+  | 'portable lead';
 
 /** The two currents of a run: the largest steady one, for fuse and heat, and the one of a usual day, for drop. */
 export type RunAmps = Pick<RunSpec, 'lastingA' | 'lastingWhy' | 'usualA' | 'usualWhy'>;

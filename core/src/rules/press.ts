@@ -1,6 +1,7 @@
 import { copyDesign, forgetPlace, isThereBefore, patchBetween, type Design, type Patch, type Ref, supplyOf, type UsualSupply } from '../design/index.js';
 import type { WeakKind } from '../protection/index.js';
 import type { Catalogue, Part } from '../catalogue/index.js';
+import { doCommand } from '../commands/index.js';
 import { plant, withPort } from '../plant/index.js';
 
 /** A fix that the program can make by itself: what is pressed, and the edit that it is; undone like any other. */
@@ -123,4 +124,12 @@ export function halfPower(design: Design, catalogue: Catalogue): readonly Press[
   const all = withPort(plant(design, catalogue), 'dcIn');
   const at = all.find((c) => c.ports.dcIn.halfPower && !design.converters[c.ref.id]!.half);
   return at ? [press(design, `Set the ${all.length > 1 ? at.part.name : 'charger'} to half power`, (d) => (d.converters[at.ref.id]!.half = true))] : [];
+}
+
+/** Fits what keeps the starting battery up out of the house bank; none where one is there, or none suits the volts. */
+export function keepUp(design: Design, catalogue: Catalogue): readonly Press[] {
+  if (withPort(plant(design, catalogue), 'startOut').length) return [];
+  const part = catalogue.usual('maintainer').find((p) => p.inputV === design.supply.houseV && p.outputV === design.brief.vehicleV);
+  const done = part && doCommand(design, { do: 'addConverter', with: { part: part.id } });
+  return done?.ok ? [{ label: `Fit a ${part!.name}`, patch: done.patch }] : [];
 }

@@ -2,10 +2,15 @@ import { plant, type ConverterThing, type Plant } from '../plant/index.js';
 import type { Facts, Found, Rule } from './rule.js';
 
 /** Volts that a converter is made for, and those that it meets there. */
-function meets({ ports: { bankV, dcIn }, inputs, charges, draws }: ConverterThing, p: Plant, houseV: number): readonly { readonly side: string; readonly has: number; readonly wants: number }[] {
+function meets(
+  { ports: { bankV, dcIn, startOut }, inputs, charges, draws, keeps }: ConverterThing,
+  p: Plant,
+  houseV: number,
+): readonly { readonly side: string; readonly has: number; readonly wants: number }[] {
   const vehicle = dcIn && p.vehicles.find((v) => inputs.some((i) => i.ref.id === v.ref.id));
   return [
     ...(vehicle ? [{ side: ', input', has: dcIn.inputV, wants: vehicle.nominalV }] : []),
+    ...(startOut && keeps ? p.vehicles.filter((v) => v.ref.id === keeps.id).map((v) => ({ side: ', output', has: startOut.outputV, wants: v.nominalV })) : []),
     ...(bankV !== null && (charges ?? draws) ? [{ side: dcIn ? ', output' : '', has: bankV, wants: houseV }] : []),
   ];
 }

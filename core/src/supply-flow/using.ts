@@ -70,12 +70,28 @@ function boards(a: Assessment, p: Plant, loads: readonly DayLoad[]): readonly Bo
   return [{ id: first?.ref.id ?? 'bus', title: hub ? 'Hub board' : first ? 'Fuse block' : 'Bus bars', of: rest, always: true }, ...others];
 }
 
+/** What keeps the starting battery up: each its share of what that takes. */
+function keeping(a: Assessment, p: Plant, bank: string, scale: number): Part {
+  const all = withPort(p, 'startOut');
+  const ahDay = a.supply.bank ? ((a.day.gearWh / a.supply.bank.nominalV) * scale) / Math.max(1, all.length) : 0;
+  return {
+    things: all.map((k) => ({
+      id: k.ref.id,
+      column: 'uses' as const,
+      title: sentence(a.gear.find((g) => g.id === k.ref.id)?.name ?? k.part.name),
+      says: ['for the starting battery', `up to ${figure(k.ports.startOut.outputA, 0)} A, above ${figure(k.ports.startOut.aboveV, 1)} V`],
+      looks: [],
+    })),
+    flows: all.map((k): Flow => ({ from: bank, to: k.ref.id, kind: 'use', ahDay, hangs: null })),
+  };
+}
+
 /** What the loads draw by: the block or board, the inverter, or straight off a post. */
 export function using(design: Design, a: Assessment, p: Plant): Part {
   const bank = p.banks[0]?.ref.id;
   if (bank === undefined) return NONE;
   const loads = a.day.loads;
-  const day = loads.reduce((s, l) => s + l.ahDay, 0);
+  const day = a.day.ahDay;
   // The day's figures are of a travel day; the trip has its own mean over all its days.
   const scale = day > 0 ? mean(a.trip?.loadAh ?? []) / day : 0;
   const straight = (l: DayLoad): boolean => design.loads[l.id]?.feed.by === 'battery';
@@ -92,8 +108,9 @@ export function using(design: Design, a: Assessment, p: Plant): Part {
     { id: 'no-inverter', title: 'No inverter', of: loads.filter((l) => l.mains && l.inverter === null), always: false },
     { id: 'always-live', title: 'Always live', of: loads.filter((l) => !l.mains && straight(l)), always: false },
   ].filter((b) => b.always || b.of.length);
+  const kept = keeping(a, p, bank, scale);
   return {
-    things: boxes.map((b) => ({ id: b.id, column: 'uses', title: b.title, says: b.of.length ? names(b.of, scale) : ['nothing hangs on it'], looks: [] })),
-    flows: boxes.map((b): Flow => ({ from: bank, to: b.id, kind: 'use', ahDay: b.of.reduce((s, l) => s + l.ahDay, 0) * scale, hangs: null })),
+    things: [...boxes.map((b): Part['things'][number] => ({ id: b.id, column: 'uses', title: b.title, says: b.of.length ? names(b.of, scale) : ['nothing hangs on it'], looks: [] })), ...kept.things],
+    flows: [...boxes.map((b): Flow => ({ from: bank, to: b.id, kind: 'use', ahDay: b.of.reduce((s, l) => s + l.ahDay, 0) * scale, hangs: null })), ...kept.flows],
   };
 }

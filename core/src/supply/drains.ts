@@ -1,6 +1,6 @@
 import { chargerInputW, type Catalogue, type PartOf } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
-import { plant } from '../plant/index.js';
+import { plant, withPort } from '../plant/index.js';
 import type { DayFigures } from '../loads/index.js';
 import type { Bank } from './bank.js';
 import { dcdcsOf } from './chargers.js';
@@ -75,10 +75,23 @@ export function engineOffDrains(design: Design, catalogue: Catalogue, bank: Bank
   return list.sort((a, b) => a.days - b.days);
 }
 
-/** Days until it will not crank with all endless paths together. */
-export function daysToNoCrank(design: Design, drains: readonly Drain[]): number {
-  return drainDays(
-    design.supply.startingAh,
-    drains.filter((d) => Number.isFinite(d.days)).reduce((s, d) => s + d.amps, 0),
-  );
+/** What all endless paths draw together, A. */
+const allA = (drains: readonly Drain[]): number => drains.filter((d) => Number.isFinite(d.days)).reduce((s, d) => s + d.amps, 0);
+
+/** Most that what keeps the starting battery up gives it, A. */
+const keptUpA = (design: Design, catalogue: Catalogue): number => withPort(plant(design, catalogue), 'startOut').reduce((s, c) => s + c.ports.startOut.outputA, 0);
+
+/** Days until it will not crank with all endless paths together, less what keeps it up; Infinity: that is enough. */
+export const daysToNoCrank = (design: Design, catalogue: Catalogue, drains: readonly Drain[]): number => drainDays(design.supply.startingAh, allA(drains) - keptUpA(design, catalogue));
+
+/**
+ * What keeping the starting battery up takes from the house bank, W: what drains it, over the maintainers’ loss, and what they draw themselves;
+ * 0: nothing keeps it up.
+ */
+export function keepingUpW(design: Design, catalogue: Catalogue, drains: readonly Drain[]): number {
+  const all = withPort(plant(design, catalogue), 'startOut');
+  const most = keptUpA(design, catalogue);
+  if (most <= 0) return 0;
+  const share = Math.min(1, allA(drains) / most);
+  return all.reduce((w, { ports: { startOut: s } }) => w + (share * s.outputA * s.holdV) / s.efficiency + (s.ownMa / 1000) * s.inputV, 0);
 }

@@ -178,7 +178,7 @@ export function supplyFigures(design: Design, catalogue: Catalogue, day: DayFigu
     sunAhClearDay,
     clippedAhClearDay: sunAh((w, most) => Math.max(0, w - most)),
     drains,
-    daysToNoCrank: daysToNoCrank(design, drains),
+    daysToNoCrank: daysToNoCrank(design, catalogue, drains),
     lost: lostFunctions(design, catalogue),
     parallel: parallelChecks(design, catalogue),
     settings: settingsSheet(design, catalogue, bank, arrays),

@@ -10,6 +10,7 @@ export * from './chargers.js';
 export * from './devices.js';
 export * from './distribution.js';
 export * from './drains.js';
+export * from './gear-draws.js';
 export * from './isolation.js';
 export * from './life.js';
 export * from './panels.js';

@@ -79,6 +79,17 @@ export function settingsSheet(design: Design, catalogue: Catalogue, bank: Bank |
       { setting: 'low-volt cut-out', value: `${(bank.openV - 0.5 * bank.inSeries).toFixed(1)} V`, why: 'below the disconnect’s: the disconnect is the first line' },
       { setting: 'standby search', value: 'on, where it has one', why: `left on it draws ${Math.round(0.012 * mainsOut.ratedW)} W all day` },
     ]);
+  for (const {
+    part,
+    ports: { startOut },
+  } of withPort(rig, 'startOut'))
+    add(part.name, [
+      {
+        setting: 'gives above',
+        value: `${startOut.aboveV.toFixed(1)} V of the house battery`,
+        why: `holds ${startOut.holdV.toFixed(1)} V at the starting battery; below that, and while the engine runs, it rests`,
+      },
+    ]);
   const { disconnect, shunt } = distributionOf(design, catalogue);
   if (disconnect)
     add('low-voltage disconnect', [

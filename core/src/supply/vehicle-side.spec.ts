@@ -142,6 +142,6 @@ describe('what empties the starting battery', () => {
     const d = demo('bees');
     const drains = engineOffDrains(d, SHIPPED_CATALOGUE, bankOf(d, SHIPPED_CATALOGUE), PARKED_DAY);
     expect(drains.at(-1)!.days).toBe(Infinity);
-    expect(daysToNoCrank(d, drains)).toBeCloseTo(drainDays(80, 0.03), 9);
+    expect(daysToNoCrank(d, SHIPPED_CATALOGUE, drains)).toBeCloseTo(drainDays(80, 0.03), 9);
   });
 });

@@ -23,6 +23,7 @@ export const STANDS: readonly Stand[] = [
   { id: 'sun', ...SITUATIONS.sun, also: ['charge', 'sun'] },
   { id: 'mains', ...SITUATIONS.mains, also: WELL_BELOW },
   { id: 'full', ...SITUATIONS.full, also: [] },
+  { id: 'kept', ...SITUATIONS.kept, also: ['sun'] },
 ];
 
 /** A reading of the plan: in one of the stands, from the sound rig. */

@@ -1,7 +1,8 @@
 import { invertersOf } from '../plant/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import { type Design, type Load } from '../design/index.js';
-import { dayFigures, dayLoad, ownPowerW, spansTogether, type DayFigures, type DayLoad, type HourSpan } from '../loads/index.js';
+import { dayFigures, dayLoad, ownPowerW, spansTogether, withGear, type DayFigures, type DayLoad, type HourSpan } from '../loads/index.js';
+import { gearDrawsW } from '../supply/index.js';
 import { climateOf, tripDays } from '../travel/index.js';
 
 /** True of a load that hangs on one of the vehicle's own circuits. */
@@ -49,7 +50,8 @@ export function loadsOn(design: Design, catalogue: Catalogue, drivingH: number, 
   });
   const apart = (yes: boolean): readonly DayLoad[] => loads.filter((l) => onVehicle(design, design.loads[l.id]!) === yes);
   const inverterW = inverters.length ? inverters.reduce((sum, i) => sum + i.ports.mainsOut.ratedW, 0) : null;
-  return dayFigures(apart(false), houseV, inverterW, apart(true));
+  const day = dayFigures(apart(false), houseV, inverterW, apart(true));
+  return withGear(day, gearDrawsW(design, catalogue, day), houseV);
 }
 
 /** Kinds of day in a trip, and which kind each day is. */

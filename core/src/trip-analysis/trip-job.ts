@@ -46,19 +46,21 @@ export const inTripOrder = (arrays: readonly SolarArray[]): readonly SolarArray[
 
 function offersOn(design: Design, catalogue: Catalogue, bank: Bank, arrays: readonly SolarArray[], vehicleA: number, drivingH: number, mainsH: number): DayOffer {
   const perBlock = 1 / bank.inSeries;
-  const loads = loadsOn(design, catalogue, drivingH, mainsH).loads.flatMap((l): TripLoad[] => [
+  const day = loadsOn(design, catalogue, drivingH, mainsH);
+  const drawn = day.loads.flatMap((l): TripLoad[] => [
     ...(l.runningW > 0 && l.duty > 0
       ? [{ id: l.id, kind: l.kind, value: l.kind === 'power' ? l.runningW * perBlock : l.runningA, duty: l.duty, hours: l.spans.map(([a, b]): [number, number] => [a, b]), critical: l.critical }]
       : []),
     ...(l.standbyW > 0 ? [{ id: `${l.id} waiting`, kind: 'power' as const, value: l.standbyW * perBlock, duty: 1, hours: [[0, 24]] as [number, number][], critical: false }] : []),
   ]);
+  const gear: TripLoad[] = day.gearWh > 0 ? [{ id: 'gear', kind: 'power', value: (day.gearWh / 24) * perBlock, duty: 1, hours: [[0, 24]], critical: false }] : [];
   const driveHours = drivingSpans(drivingH);
   const [first, ...others] = arrays;
   const wattsOf = (a: SolarArray): readonly number[] => offeredDayW(a, drivingH === 0).map((w) => w * perBlock);
   // A further charger that takes panels too is full of what the vehicle gives it while that drives.
   const driven = (h: number): boolean => driveHours.some(([from, to]) => h + 1 > from && h < to);
   return {
-    loads,
+    loads: [...drawn, ...gear],
     alternatorA: vehicleA,
     driveHours,
     mainsA: mainsA(design, catalogue, bank),

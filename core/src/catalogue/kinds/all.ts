@@ -5,6 +5,7 @@ import { fuseBlock } from './fuse-block/index.js';
 import { hub } from './hub/index.js';
 import { inverter } from './inverter/index.js';
 import { isolator } from './isolator/index.js';
+import { maintainer } from './maintainer/index.js';
 import { mainsCharger } from './mains-charger/index.js';
 import { panel } from './panel/index.js';
 import { shunt } from './shunt/index.js';
@@ -12,4 +13,4 @@ import { solarController } from './solar-controller/index.js';
 import { mainSwitch } from './switch/index.js';
 
 /** Every kind of gear; a new one is its folder and a line here. */
-export const KINDS = [battery, dcdc, isolator, panel, solarController, mainsCharger, inverter, fuseBlock, mainSwitch, shunt, disconnect, hub] as const;
+export const KINDS = [battery, dcdc, isolator, panel, solarController, mainsCharger, inverter, maintainer, fuseBlock, mainSwitch, shunt, disconnect, hub] as const;

@@ -46,6 +46,21 @@ export interface MainsOut {
   readonly waveform: 'sine' | 'modified';
 }
 
+/** DC that it gives to a vehicle’s starting battery, out of its bank. */
+export interface StartOut {
+  /** Volts of its bank, and of the starting battery. */
+  readonly inputV: 12 | 24;
+  readonly outputV: 12 | 24;
+  readonly outputA: number;
+  readonly efficiency: number;
+  /** It gives only while its bank stands above this, V. */
+  readonly aboveV: number;
+  /** What it holds at the starting battery, V. */
+  readonly holdV: number;
+  /** What it draws itself, mA. */
+  readonly ownMa: number;
+}
+
 /** What a box takes and gives; null: it has no such port. Everything that reckons with a box goes by its ports and by nothing else of it. */
 export interface Ports {
   /** Volts on the side of its bank; null: it goes by the bank. */
@@ -54,9 +69,10 @@ export interface Ports {
   readonly sunIn: SunIn | null;
   readonly mainsIn: MainsIn | null;
   readonly mainsOut: MainsOut | null;
+  readonly startOut: StartOut | null;
 }
 
-export type Port = 'dcIn' | 'sunIn' | 'mainsIn' | 'mainsOut';
+export type Port = 'dcIn' | 'sunIn' | 'mainsIn' | 'mainsOut' | 'startOut';
 
 /** What the heat of a box hangs on beside its own plate. */
 export interface Around {
@@ -77,6 +93,8 @@ export interface Converts<P> {
   readonly calls: (part: P) => string;
   /** Lost as heat at full output, W. */
   readonly heatW: (part: P, around: Around) => number;
+  /** Why one is in a plan, in a sentence. */
+  readonly why: string;
 }
 
-export const NO_PORTS: Ports = { bankV: null, dcIn: null, sunIn: null, mainsIn: null, mainsOut: null };
+export const NO_PORTS: Ports = { bankV: null, dcIn: null, sunIn: null, mainsIn: null, mainsOut: null, startOut: null };

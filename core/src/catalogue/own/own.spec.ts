@@ -17,6 +17,7 @@ const LEAST: Readonly<Record<(typeof PART_KINDS)[number], object>> = {
   'solar-controller': { way: 'pwm', maxA: 15, maxV: 28 },
   'mains-charger': { outputA: 10 },
   inverter: { ratedW: 800 },
+  maintainer: { outputA: 5 },
   'fuse-block': { ways: 9 },
   switch: { ratedA: 200 },
   shunt: { ratedA: 350 },

@@ -87,8 +87,8 @@ function arrayRows({ design, a, p, catalogue, gearName }: Look): RigRow[] {
 
 function converterRows({ design, a, p, catalogue, gearName }: Look): RigRow[] {
   const amps = (id: string): string => {
-    const run = a.runs.find((r) => r.spec.role === 'charger output' && r.spec.serves.id === id);
-    return run ? `${figure(run.spec.lastingA, 0)} A into the bank` : 'wired to nothing yet';
+    const run = a.runs.find((r) => (r.spec.role === 'charger output' || r.spec.role === 'maintainer output') && r.spec.serves.id === id);
+    return run ? `${figure(run.spec.lastingA, 0)} A into the ${run.spec.role === 'charger output' ? 'bank' : 'starting battery'}` : 'wired to nothing yet';
   };
   return Object.entries(design.converters).map(([id, c]): RigRow => {
     const part = c.part === null ? undefined : catalogue.parts.find((x) => x.id === c.part);

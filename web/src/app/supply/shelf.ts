@@ -10,6 +10,12 @@ export interface ShelfItem {
 
 const idleController = (d: Design): boolean => controllersOf(d, catalogueOf(d)).some((c) => !c.fed);
 
+/** The usual maintainer for the volts of a job; of volts that none is made for the plainest, which a rule then stops. */
+const maintainerFor = (d: Design): string => {
+  const all = catalogueOf(d).usual('maintainer');
+  return (all.find((p) => p.inputV === d.supply.houseV && p.outputV === d.brief.vehicleV) ?? all[0]!).id;
+};
+
 export const SHELF: readonly ShelfItem[] = [
   {
     words: 'an array with its own controller',
@@ -23,6 +29,11 @@ export const SHELF: readonly ShelfItem[] = [
   { words: 'a mains charger', short: 'mains charger', asked: () => [{ do: 'addConverter', with: { part: 'mc-15' } }] },
   { words: 'a charger for vehicle, sun and mains', short: 'three-input charger', asked: () => [{ do: 'addConverter', with: { part: 'dcdc-30-three' } }] },
   { words: 'an inverter', short: 'inverter', asked: (d) => [{ do: 'addConverter', with: { part: d.supply.houseV > 12 ? 'inv-24-1200' : 'inv-1000' } }] },
+  {
+    words: 'what keeps the starting battery up',
+    short: 'maintainer',
+    asked: (d) => [{ do: 'addConverter', with: { part: maintainerFor(d) } }],
+  },
   { words: 'a fuse block nearer to what it feeds', short: 'fuse block', asked: (d) => [{ do: 'addBlock', with: { part: d.supply.houseV > 12 ? 'fb-8-c' : 'fb-6' } }] },
 ];
 

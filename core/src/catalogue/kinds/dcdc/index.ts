@@ -49,5 +49,6 @@ export const dcdc = defineKind({
     role: 'charger',
     calls: () => 'charger',
     heatW: (p, { bankV }) => (bankV === null ? 0 : chargerInputW(p, bankV) * (1 - p.efficiency)),
+    why: 'brings the alternator’s current to the house battery and keeps the two batteries apart',
   },
 });

@@ -31,5 +31,6 @@ export const inverter = defineKind({
     role: 'inverter',
     calls: (p) => `inverter ${p.ratedW} W`,
     heatW: (p) => inverterInputW(p.ratedW, p.ratedW) - p.ratedW,
+    why: 'makes the 230 V that some loads want, with its own short, thick run',
   },
 });

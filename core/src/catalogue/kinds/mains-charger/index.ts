@@ -31,5 +31,6 @@ export const mainsCharger = defineKind({
     role: 'mains',
     calls: () => 'mains charger',
     heatW: (p) => Math.max(0, p.acW - p.outputA * p.outputV * CHARGING),
+    why: 'fills the battery wherever there is an outlet, and carries the loads meanwhile',
   },
 });

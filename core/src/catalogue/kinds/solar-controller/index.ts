@@ -25,5 +25,6 @@ export const solarController = defineKind({
     role: 'controller',
     calls: () => 'solar controller',
     heatW: (p, { sunW, houseV }) => LOSS * Math.min(sunW, p.maxA * houseV),
+    why: 'keeps the panels at their best volts and the battery at its own',
   },
 });

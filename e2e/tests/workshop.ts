@@ -11,6 +11,7 @@ export const VIEWS = [
   'supply/drafts',
   'supply/feeds',
   'supply/trip',
+  'supply/meters',
   'supply/sheets',
   'places/where',
   'places/board',

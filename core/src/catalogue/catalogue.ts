@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { memoize } from '../quantity/index.js';
 import { KINDS } from './kinds/all.js';
 import type { Converts, Ports } from './kinds/ports.js';
+import type { Watches } from './kinds/watches.js';
 
 type Kinds = typeof KINDS;
 type Schemas<K> = { -readonly [I in keyof K]: K[I] extends { readonly schema: infer S } ? S : never };
@@ -28,6 +29,16 @@ const CONVERTS = new Map(KINDS.flatMap((k) => ('converts' in k ? [[k.kind, k.con
 
 /** How a box converts and how it is set down, by its kind. */
 export const convertsOf = (part: ConverterPart): Converts<ConverterPart> => CONVERTS.get(part.kind)!;
+
+/** What measures, shows or switches. */
+type MonitorKind = Extract<Kinds[number], { readonly watches: object }>['kind'];
+export type MonitorPart = PartOf<MonitorKind>;
+export const MONITOR_KINDS = KINDS.flatMap((k) => ('watches' in k ? [k.kind] : [])) as readonly MonitorKind[];
+
+const WATCHES = new Map(KINDS.flatMap((k) => ('watches' in k ? [[k.kind, k.watches as Watches<MonitorPart>] as const] : [])));
+
+/** What a monitor does and how it is set down, by its kind. */
+export const watchesOf = (part: MonitorPart): Watches<MonitorPart> => WATCHES.get(part.kind)!;
 
 const PORTS = new WeakMap<ConverterPart, Ports>();
 
@@ -73,6 +84,9 @@ const withOwn = memoize(8, JSON.stringify, (own: readonly Part[]) => {
 
 /** The box that charges, converts or inverts with this id; null: there is none, or it is no such box. */
 export const converterIn = (catalogue: Catalogue, id: string | null): ConverterPart | null => CONVERTER_KINDS.map((kind) => catalogue.find(kind, id)).find((p) => p !== null) ?? null;
+
+/** The monitor with this id; null: there is none, or it is none. */
+export const monitorIn = (catalogue: Catalogue, id: string | null): MonitorPart | null => MONITOR_KINDS.map((kind) => catalogue.find(kind, id)).find((p) => p !== null) ?? null;
 
 /** Ports of the box with this id; null: there is none. */
 export function portsIn(catalogue: Catalogue, id: string | null): Ports | null {

@@ -6,4 +6,5 @@ export type { BatteryPart } from './kinds/battery/schema.js';
 export { chargerInputW, halfOf } from './kinds/dcdc/electrical.js';
 export * from './kinds/inverter/electrical.js';
 export type { PanelPart } from './kinds/panel/schema.js';
+export type { Outputs, Reads } from './kinds/watches.js';
 export type { DcIn, MainsIn, MainsOut, Port, Ports, StartOut, SunIn } from './kinds/ports.js';

@@ -109,6 +109,9 @@ const addition = fc.constantFrom<Asked>(
   { do: 'addBank', with: { part: 'bat-lfp-100', selector: 'switch' } },
   { do: 'addLink', with: { part: 'iso-140' } },
   { do: 'addBlock', with: { part: 'fb-6' } },
+  { do: 'addMonitor', with: { part: 'remote-touch' } },
+  { do: 'addMonitor', with: { part: 'sender-tank', name: 'fresh water' } },
+  { do: 'addMonitor', with: { part: 'meter-panel' } },
 );
 
 /** Every reference of a rig's things to another. */
@@ -121,7 +124,11 @@ const refs = (d: Design): readonly (readonly [collection: string, id: string])[]
   ]),
   ...Object.values(d.links).map((l) => ['banks', l.bank] as const),
   ...Object.values(d.banks).flatMap((b) => (b.selector ? [['switchgear', b.selector] as const] : [])),
-  ...Object.values(d.monitors).map((m) => ['banks', m.measures] as const),
+  ...Object.values(d.monitors).flatMap((m) => [
+    ...(m.measures === null ? [] : [['banks', m.measures] as const]),
+    ...(m.shownBy === null ? [] : [['monitors', m.shownBy] as const]),
+    ...(m.when ? [['monitors', m.when.of] as const] : []),
+  ]),
 ];
 
 describe('commands in any order', () => {
@@ -149,7 +156,9 @@ describe('commands in any order', () => {
     fc.assert(
       fc.property(addition, (asked) => {
         const d = after(asked);
-        const made = [d.arrays, d.converters, d.banks, d.links, d.distribution].flatMap((c) => Object.keys(c)).find((id) => !(id in { ...blank.converters, ...blank.banks, ...blank.distribution }))!;
+        const made = [d.arrays, d.converters, d.banks, d.links, d.distribution, d.monitors]
+          .flatMap((c) => Object.keys(c))
+          .find((id) => !(id in { ...blank.converters, ...blank.banks, ...blank.distribution, ...blank.monitors }))!;
         const done = doCommand(d, { do: 'remove', with: { thing: made } });
         expect(done.ok && done.design).toEqual(blank);
       }),

@@ -4,7 +4,7 @@ import { apart } from './apart.js';
 import { run, type Command, type Commanded } from './command.js';
 import { addRig, addVehicle, couple, removeVehicle, uncouple } from './vehicles.js';
 import { addExisting, addLoad, addTrace, place, removeLoad, setLoad } from './gear.js';
-import { addArray, addBank, addBatteries, addBlock, addConverter, addLink, addPart, changeThing, hang, remove, setBatteries } from './rig.js';
+import { addArray, addBank, addBatteries, addBlock, addConverter, addLink, addMonitor, addPart, changeThing, hang, remove, setBatteries } from './rig.js';
 
 export { type Commanded } from './command.js';
 export { fitInside, insideTroubles } from './inside.js';
@@ -18,6 +18,7 @@ export const COMMANDS = {
   addConverter,
   addBlock,
   addLink,
+  addMonitor,
   addPart,
   hang,
   changeThing,

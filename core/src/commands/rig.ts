@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CONVERTER_KINDS, convertsOf, portsIn, portsOf, readOwnPart, type PartKind, sunOnly } from '../catalogue/index.js';
+import { CONVERTER_KINDS, convertsOf, MONITOR_KINDS, portsIn, portsOf, readOwnPart, type PartKind, sunOnly, watchesOf } from '../catalogue/index.js';
 
 import { command, Refused } from './command.js';
 import { bankFor, feedOf, sunTarget, takesSun } from './hang.js';
@@ -145,6 +145,46 @@ export const addBlock = command({
   },
 });
 
+/** What measures, shows or switches: beside the bank unless something else is named; a sender reports to the remote unit that is there. */
+export const addMonitor = command({
+  input: z.strictObject({
+    ...thing,
+    part: id,
+    measures: id.nullable().optional(),
+    shownBy: id.nullable().optional(),
+    switches: z.array(id).max(32).default([]),
+    when: z
+      .strictObject({ of: id, is: z.enum(['above', 'below']), value: z.number() })
+      .nullable()
+      .default(null),
+  }),
+  words: (i) => `${i.name || 'a monitor'}: ${i.part}`,
+  change: (d, i, catalogue) => {
+    const part = partOf(catalogue, MONITOR_KINDS, i.part);
+    const { reads, outputs, shows, stem } = watchesOf(part);
+    const most = outputs(part)?.count ?? 0;
+    if (i.switches.length > most) throw new Refused(`switches: ${i.switches.length} loads, but ${part.name} has ${most} outputs; no more are accepted`);
+    const gone = i.switches.find((l) => !(l in d.loads));
+    if (gone !== undefined) throw new Refused(`switches: ${gone} is none of the loads; ${Object.keys(d.loads).join(', ') || 'there are none yet'}`);
+    for (const [field, of] of [
+      ['shownBy', i.shownBy],
+      ['when.of', i.when?.of],
+    ] as const)
+      if (of) known(d, 'monitors', of, field);
+    const ofBank = ['charge', 'volts', 'volts and amps'].includes(reads(part) ?? '');
+    const screen = Object.entries(d.monitors).find(([, m]) => catalogue.find('remote', m.part));
+    d.monitors[freshId(d, i.id, stem)] = {
+      order: lastOrder(d.monitors),
+      name: i.name,
+      part: i.part,
+      measures: i.measures === undefined ? (ofBank ? bankFor(d, undefined) : null) : i.measures,
+      shownBy: i.shownBy === undefined ? (shows(part) || reads(part) === 'charge' ? null : (screen?.[0] ?? null)) : i.shownBy,
+      switches: i.switches,
+      when: i.when,
+    };
+  },
+});
+
 /** A part of the workshop’s own: its plate’s figures, the rest defaulted; of the same id it takes the older one’s place. */
 export const addPart = command({
   input: z.looseObject({ kind: z.string(), name: z.string() }),
@@ -175,7 +215,7 @@ const PARTS_IN: Partial<Record<RigCollection, readonly PartKind[]>> = {
   links: ['isolator'],
   distribution: ['fuse-block', 'hub'],
   switchgear: ['switch', 'disconnect'],
-  monitors: ['shunt'],
+  monitors: MONITOR_KINDS,
 };
 
 /** Changes fields of one thing; what it may hold is checked with the whole document. */

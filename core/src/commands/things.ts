@@ -8,8 +8,12 @@ export type RigCollection = keyof Rig;
 /** The collection that a thing stands in; null: there is none of this id. */
 export const collectionOf = (d: Design, id: string): RigCollection | null => (Object.keys(rigOf(d)) as RigCollection[]).find((c) => id in d[c]) ?? null;
 
+/** What comes with other things has ids of its own: the vehicle’s battery, a shunt’s display, an inverter’s switch. */
+const BROUGHT_ALONG = ['starting', 'display', 'remote'];
+
 /** Every id that is taken: of things, and of batteries in banks. */
-const taken = (d: Design): ReadonlySet<string> => new Set([...Object.values(rigOf(d)).flatMap((c) => Object.keys(c)), ...Object.values(d.banks).flatMap((b) => Object.keys(b.batteries))]);
+const taken = (d: Design): ReadonlySet<string> =>
+  new Set([...BROUGHT_ALONG, ...Object.values(rigOf(d)).flatMap((c) => Object.keys(c)), ...Object.values(d.banks).flatMap((b) => Object.keys(b.batteries))]);
 
 /** The asked id, or the stem with the next number that is free. */
 export function freshId(d: Design, asked: string | undefined, stem: string): string {

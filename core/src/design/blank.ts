@@ -1,3 +1,4 @@
+import { PLAIN_MONITOR } from './rig-schema.js';
 import { nothingSaid } from './mains-schema.js';
 import { SCHEMA_VERSION, USUAL_CUSTOM, USUAL_METERS, USUAL_TERMS, USUAL_TORQUE_NM, type Design, type Existing, type Load, type Trace } from './schema.js';
 
@@ -35,7 +36,7 @@ export function blankDesign(customer: string): Design {
       switch: { order: 1, name: '', does: 'main switch', part: 'sw-300', pole: 'positive' },
       disconnect: { order: 2, name: '', does: 'disconnect', part: 'lvd-65', pole: 'positive' },
     },
-    monitors: { shunt: { order: 1, name: '', part: 'shunt-500', measures: 'house' } },
+    monitors: { shunt: { ...PLAIN_MONITOR, order: 1, part: 'shunt-500', measures: 'house' } },
     parts: {},
     vehicles: {},
     couplings: {},

@@ -62,8 +62,25 @@ export const distributionSchema = z.object({ ...thing, kind: z.enum(['bars', 'fu
 
 export const switchgearSchema = z.object({ ...thing, does: z.enum(['main switch', 'disconnect']), part: partId, pole: z.enum(['positive', 'negative']) });
 
-/** A shunt in a bank’s negative. */
-export const monitorSchema = z.object({ ...thing, part: partId, measures: thingId });
+/** What measures, shows or switches. */
+export const monitorSchema = z.object({
+  ...thing,
+  part: partId,
+  /** What it measures: a bank, a converter, an array, a load; null: what its name says, as a tank. */
+  measures: thingId.nullable(),
+  /** The remote unit that shows it and tells it what to do; null: itself, or nothing. */
+  shownBy: thingId.nullable().default(null),
+  /** Loads that its outputs switch, in their order. */
+  switches: z.array(thingId).max(32).default([]),
+  /** What closes its outputs beside a button: a reading above or below so much of its unit; null: the button alone. */
+  when: z
+    .object({ of: thingId, is: z.enum(['above', 'below']), value: z.number().min(-1000).max(10000) })
+    .nullable()
+    .default(null),
+});
+
+/** A monitor that nobody said more of. */
+export const PLAIN_MONITOR = { name: '', measures: null, shownBy: null, switches: [], when: null } satisfies Omit<z.infer<typeof monitorSchema>, 'order' | 'part'>;
 
 const keyed = <T extends z.ZodType>(of: T) => z.record(thingId, of);
 

@@ -1,4 +1,4 @@
-import type { RIG } from './rig-schema.js';
+import { PLAIN_MONITOR, type RIG } from './rig-schema.js';
 import type { Batteries, Design, RigArray, RigConverter, RigSwitch } from './schema.js';
 
 /** The first of each kind of thing, as most jobs have them: what forms of one field each show and change. */
@@ -220,7 +220,7 @@ function viewOf(d: Design): UsualSupply {
     fuseBlock: [() => d.distribution['block']?.part ?? null, (part) => void (d.distribution['block'] = { order: 2, name: '', kind: 'fuse block', part })],
     hub: [() => d.distribution['bus']?.part ?? null, (part) => void (d.distribution['bus'] = { order: 1, name: '', kind: 'bars', part })],
     mainSwitch: [() => d.switchgear['switch']?.part ?? null, (part) => setPart(d.switchgear, 'switch', part, (): RigSwitch => ({ order: 1, name: '', does: 'main switch', part, pole: 'positive' }))],
-    shunt: [() => d.monitors['shunt']?.part ?? null, (part) => setPart(d.monitors, 'shunt', part, () => ({ order: 1, name: '', part, measures: 'house' }))],
+    shunt: [() => d.monitors['shunt']?.part ?? null, (part) => setPart(d.monitors, 'shunt', part, () => ({ ...PLAIN_MONITOR, order: 1, part, measures: 'house' }))],
     disconnect: [() => disconnect, (to) => void Object.assign(disconnect, { ...to })],
     startingAh: [() => d.supply.startingAh, (ah) => void (d.supply.startingAh = ah)],
     parkedMa: [() => d.supply.parkedMa, (ma) => void (d.supply.parkedMa = ma)],

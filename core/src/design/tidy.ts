@@ -28,7 +28,18 @@ export function tidy(job: Design): void {
   for (const [id, c] of Object.entries(job.couplings)) if (!there(c.from) || !there(c.to) || outletGone(c)) delete job.couplings[id];
 }
 
+/** Outputs switch what is there, senders report to units that are. */
+function tidyMonitors({ monitors, loads }: Design | FurtherVehicle): void {
+  for (const m of Object.values(monitors)) {
+    const left = m.switches.filter((id) => id in loads);
+    if (left.length < m.switches.length) m.switches = left;
+    if (m.shownBy !== null && !(m.shownBy in monitors)) m.shownBy = null;
+    if (m.when && !(m.when.of in monitors)) m.when = null;
+  }
+}
+
 function tidyVehicle(d: Design | FurtherVehicle): void {
+  tidyMonitors(d);
   for (const all of [d.places, d.runs]) for (const key of Object.keys(all)) if (isGone(d, key)) delete all[key];
   for (const key of Object.keys(d.accepted)) if (isGone(d, aboutOf(key))) delete d.accepted[key];
   for (const load of Object.values(d.loads)) {

@@ -10,6 +10,7 @@ import { ampsOf, lastingLoadsA, usualLoadsA } from './amps.js';
 import { distributionOf, selectedBankOf, stringLost, type Bank } from '../supply/index.js';
 import { bankEnd, BOLTED, endOf, equalLeads, gearOf, leadId, mainId, makeRun, type DraftContext } from './context.js';
 import { loadLeastMm2, loadLimit, plugOf, studFor, supplyLimit, TERMINAL, TRUNK } from './limits.js';
+import { contactOn } from './relays.js';
 import { groupRuns, onHouseWires } from './shared-runs.js';
 import { busName, fedEnd, hungOn, type Ways } from './ways.js';
 
@@ -85,6 +86,7 @@ function loadRun(c: DraftContext, next: () => number, load: DayLoad, ways: Ways 
   const { purpose } = c.design.loads[load.id]!;
   const plug = plugOf(c.design.loads[load.id]!);
   const direct = ways ? null : passing(c.inline, ['disconnect']);
+  const contact = contactOn(c, load.id);
   const gear = gearOf(c, 'loads', load.id)!;
   return makeRun(c, next(), {
     id: runKey(gear.ref),
@@ -102,8 +104,13 @@ function loadRun(c: DraftContext, next: () => number, load: DayLoad, ways: Ways 
     fuseKinds: ways ? ways.fuseKinds : BOLTED,
     ends: [{ at: 'from', source: 'house battery' }],
     ...(ways
-      ? { limitingParts: [...ways.limitingParts, ...plug], inline: ways.inline ?? [], terminal: TERMINAL.way, leastFuseA: c.design.settings.custom.loadFuseA }
-      : { inline: direct!.inline, limitingParts: [...direct!.limitingParts, ...plug] }),
+      ? {
+          limitingParts: [...ways.limitingParts, ...contact.limitingParts, ...plug],
+          inline: [...(ways.inline ?? []), ...contact.inline],
+          terminal: TERMINAL.way,
+          leastFuseA: c.design.settings.custom.loadFuseA,
+        }
+      : { inline: [...direct!.inline, ...contact.inline], limitingParts: [...direct!.limitingParts, ...contact.limitingParts, ...plug] }),
     minAreaMm2: loadLeastMm2(c.design.settings, purpose),
     reason: ways ? `a way of its own on the ${ways.name.toLowerCase()}` : `too much for a way of its own, so it has its own fuse at the ${busName(c).toLowerCase()}`,
   });

@@ -4,6 +4,7 @@ import { standsIn, withPort } from '../plant/index.js';
 import { sentence } from '../quantity/index.js';
 import { cutLengthM, routeBetween, type Lead, type Route, type Stand } from '../routes/index.js';
 import { standOf, type DraftContext } from './context.js';
+import { watchLeads } from './watch-leads.js';
 
 type Given = Omit<Lead, 'number' | 'route' | 'lengthM'>;
 
@@ -125,7 +126,7 @@ export function draftLeads(c: DraftContext, firstNumber: number): Lead[] {
     const g: Gear | undefined = c.gear.get(id === 'starting battery' ? 'starting' : id) ?? (id === 'shunt' ? c.gear.get('bus') : undefined);
     return g ? standOf(g) : null;
   };
-  return [...triggers(c), ...probes(c)].flatMap((given) => {
+  return [...triggers(c), ...probes(c), ...watchLeads(c)].flatMap((given) => {
     const [from, to] = [stand(given.from), stand(given.to)];
     return from && to ? [ends(c, from, to, given, number++)] : [];
   });

@@ -6,6 +6,7 @@ import type { RunSpec } from '../routes/index.js';
 import { endOf, gearOf, mainId, makeRun, type DraftContext } from './context.js';
 import { ampsOf, fullA, lastingLoadsA, steadyA, usualLoadsA } from './amps.js';
 import { loadLeastMm2, loadLimit, plugOf, TERMINAL, TRUNK } from './limits.js';
+import { contactOn } from './relays.js';
 
 /** What one switch, and all bars of a switch bank together, usually bear, A; a joint strip by its screws. */
 export const SHARED_RATING = { 'switch bank': { oneA: 20, allA: 45 }, 'joint strip': { oneA: 30, allA: 60 } } as const;
@@ -84,6 +85,7 @@ interface TailPoint {
 /** A load's own piece of wire behind what it shares with others. */
 function tail(c: DraftContext, next: () => number, load: DayLoad, at: TailPoint): RunSpec {
   const gear = gearOf(c, 'loads', load.id)!;
+  const contact = contactOn(c, load.id);
   const { purpose } = c.design.loads[load.id]!;
   return makeRun(c, next(), {
     id: runKey(gear.ref),
@@ -102,7 +104,8 @@ function tail(c: DraftContext, next: () => number, load: DayLoad, at: TailPoint)
     limit: loadLimit(c.design, purpose),
     fuseKinds: ['blade'],
     ends: at.ownFuse ? [{ at: 'from', source: 'house battery' }] : [],
-    limitingParts: [{ what: at.kind, ratingA: at.weakA }, ...plugOf(c.design.loads[load.id]!)],
+    inline: contact.inline,
+    limitingParts: [{ what: at.kind, ratingA: at.weakA }, ...contact.limitingParts, ...plugOf(c.design.loads[load.id]!)],
     ...(at.ownFuse ? {} : { protectedBy: at.run }),
     reason: at.ownFuse ? `a fuse of its own at the ${at.kind}` : `behind the fuse of its feed, which its wire must suit as well`,
   });

@@ -1,4 +1,4 @@
-import { catalogueOf, converterIn, convertsOf } from '../catalogue/index.js';
+import { catalogueOf, converterIn, convertsOf, monitorIn, watchesOf } from '../catalogue/index.js';
 import { type Design, supplyOf } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 
@@ -31,5 +31,7 @@ export function whyGear(design: Design, gear: Gear): string {
   if (gear.ref.in === 'groups') return 'several small loads share a feed here, with one fuse that suits the thinnest of their wires, or one each';
   if (gear.ref.in === 'traces') return 'where a circuit that is there already takes on one thing more';
   const box = converterIn(catalogueOf(design), gear.part);
+  const monitor = monitorIn(catalogueOf(design), gear.part);
+  if (monitor) return watchesOf(monitor).why;
   return box ? convertsOf(box).why : BY_ROLE[gear.role as keyof typeof BY_ROLE];
 }

@@ -19,3 +19,6 @@ export const joinMin = (areaMm2: number): number => (areaMm2 >= PRESSED_FROM_MM2
 
 /** Pulling, clipping and labelling a run of this length, min: a start, and so much a metre. */
 export const pullMin = (outM: number): number => Math.round(5 + 3 * outM);
+
+/** Laying a thin lead of this length and joining both its ends, min. */
+export const leadMin = (lengthM: number): number => Math.round(6 + 2 * lengthM);

@@ -10,6 +10,7 @@ import type { DeviceSetting } from '../supply/index.js';
 import { crimperFor, joinMin, MINUTES, placeMin, pullMin } from './how.js';
 import { boxSteps, closingSteps, enclosureSteps, fanSteps, oldSteps, type OldGear } from './spaces.js';
 import { AT_LARGE, type FitStep } from './step.js';
+import { leadSteps } from './thin-leads.js';
 
 const SAFE: readonly FitStep[] = [
   {
@@ -296,6 +297,7 @@ export function fitSteps(
     ...fanSteps(layout, gear),
     ...holes,
     ...fitted.map((r) => pullStep(r, places, cut)),
+    ...leadSteps(layout, places, cut, new Set(place.map((p) => p.id))),
     ...all.filter((r) => r.spec.existing).map((r) => tapStep(r, places)),
     ...fitted.flatMap((r) => (r.spec.provision ? [provisionStep(r, places)] : joinSteps(r, places, ways.torqueNm))),
     ...(bond ? [bondStep(bond, places)] : []),

@@ -1,4 +1,4 @@
-import { convertsOf, type Catalogue, type Part } from '../catalogue/index.js';
+import { convertsOf, watchesOf, type Catalogue, type Part } from '../catalogue/index.js';
 import { gearKey, panelId, refTo, type Design, type Load, type LoadGroup, type Purpose, type Ref, type Trace } from '../design/index.js';
 import { inRole, plant, type ArrayThing, type BankThing, type ConverterThing, type DistributionThing, type Plant } from '../plant/index.js';
 import { bankOf, selectedBankOf, type Bank } from '../supply/index.js';
@@ -80,10 +80,19 @@ function boardOf({ ref, part }: DistributionThing, nth: number): Wanted {
   return part ? gearOfPart(ref, 'bus', 'hub board', part) : make(ref, 'bus', 'bus bars', USUAL_BODY.bus);
 }
 
+/** What measures, shows and switches, where it is set down so; by the name that a person gave it. */
+const watching = (monitors: Plant['monitors'], role: 'bus' | 'block' | 'control'): Wanted[] =>
+  monitors.flatMap((m) => {
+    if (!m.part) return [];
+    const of = watchesOf(m.part);
+    const calls = of.calls(m.part);
+    return of.role(m.part) === role ? [gearOfPart(m.ref, role, m.name || calls, m.part)] : [];
+  });
+
 /** What sits in the battery's leads and in the feed of the loads: near to the bus bars. */
 function inlineGear({ switchgear, monitors }: Plant): Wanted[] {
   const main = switchgear.filter((s) => s.part.kind === 'switch').map((s) => gearOfPart(s.ref, 'bus', s.selects ? 'selector' : 'main switch', s.part));
-  const shunts = monitors.flatMap((m) => (m.part ? [gearOfPart(m.ref, 'bus', 'shunt', m.part)] : []));
+  const shunts = watching(monitors, 'bus');
   const disconnects = switchgear.filter((s) => s.part.kind === 'disconnect').map((s) => gearOfPart(s.ref, 'bus', 'low-voltage disconnect', s.part));
   return [...main, ...shunts, ...disconnects];
 }
@@ -117,10 +126,12 @@ function plantGear(design: Design, catalogue: Catalogue): Wanted[] {
     ...p.links.map((l, i) => gearOfPart(l.ref, 'charger', `${NTH[i] ?? `${i + 1}th `}isolator`, l.part)),
     ...converters('inverter'),
     ...blocks.map(boardOf),
+    ...watching(p.monitors, 'block'),
     ...p.arrays.filter((a) => !a.portable).flatMap((a, i) => panels(a, i)),
     ...p.arrays.filter((a) => a.portable).map((a, i) => make(a.ref, 'control', `${NTH[i] ?? `${i + 1}th `}portable panel’s socket`, LOAD_BODY.sockets)),
     ...converters('controller'),
     ...converters('mains'),
+    ...watching(p.monitors, 'control'),
     ...p.monitors.flatMap((m) => SHOWN[m.ref.id]?.(m.ref) ?? []),
   ];
 }

@@ -1,4 +1,4 @@
-import { converterIn, convertsOf, halfOf, portsOf, sunOnly, type Catalogue, type ConverterPart, type PartOf, type Port, type Ports, type SunIn } from '../catalogue/index.js';
+import { converterIn, convertsOf, halfOf, monitorIn, portsOf, sunOnly, type Catalogue, type ConverterPart, type PartOf, type Port, type Ports, type SunIn } from '../catalogue/index.js';
 import { refTo, type Design, type Ref, type RIG, type RigConverter } from '../design/index.js';
 import type { ArrayThing, BankThing, ConverterThing, DistributionThing, LinkThing, MonitorThing, Supplied, SwitchThing, Thing, VehicleThing } from './thing.js';
 
@@ -23,7 +23,7 @@ export const BARS = refTo('distribution', 'bus');
 const USUAL_BLOCK = refTo('distribution', 'block');
 
 /** Of a design, what its plant is made of. */
-export type Rig = Pick<Design, keyof typeof RIG | 'supply' | 'brief'>;
+export type Rig = Pick<Design, keyof typeof RIG | 'supply' | 'brief' | 'loads'>;
 
 /** The things of a collection in their order. */
 const inOrder = <T extends { readonly order: number }>(all: Readonly<Record<string, T>>): readonly (readonly [id: string, thing: T])[] => Object.entries(all).sort(([, a], [, b]) => a.order - b.order);
@@ -113,10 +113,31 @@ function switchgearOf({ switchgear, banks }: Rig, catalogue: Catalogue, hub: Par
   });
 }
 
-function monitorsOf({ monitors }: Rig, catalogue: Catalogue, hub: PartOf<'hub'> | null, banks: readonly BankThing[], converters: readonly ConverterThing[]): MonitorThing[] {
-  const shunts = hub ? [] : inOrder(monitors).flatMap(([id, m]) => part(catalogue.find('shunt', m.part), (p): MonitorThing => ({ ref: refTo('monitors', id), part: p, quantity: 1 })));
-  const show = (id: string): MonitorThing => ({ ref: refTo('monitors', id), part: null, quantity: 1 });
-  return [...shunts, ...(banks.length && (hub ?? shunts[0]) ? [show('display')] : []), ...(converters.some((c) => c.ports.mainsOut && !c.inside) ? [show('remote')] : [])];
+/** The thing of this id that can be measured or switched. */
+function measurable(rig: Rig, id: string | null): Ref | null {
+  if (id === null) return null;
+  const where = (['banks', 'converters', 'arrays', 'loads'] as const).find((c) => id in rig[c]);
+  return where ? refTo(where, id) : null;
+}
+
+/** Shunts a hub board has on itself. */
+function monitorsOf(rig: Rig, catalogue: Catalogue, hub: PartOf<'hub'> | null, banks: readonly BankThing[], converters: readonly ConverterThing[]): MonitorThing[] {
+  const { monitors } = rig;
+  const own = inOrder(monitors).flatMap(([id, m]) =>
+    part(monitorIn(catalogue, m.part), (p): MonitorThing => ({
+      ref: refTo('monitors', id),
+      part: p,
+      quantity: 1,
+      name: m.name,
+      measures: measurable(rig, m.measures),
+      shownBy: m.shownBy !== null && m.shownBy in monitors ? refTo('monitors', m.shownBy) : null,
+      switches: m.switches.filter((l) => l in rig.loads).map((l) => refTo('loads', l)),
+    })),
+  );
+  const there = own.filter((m) => !(hub && m.part?.kind === 'shunt'));
+  const show = (id: string): MonitorThing => ({ ref: refTo('monitors', id), part: null, quantity: 1, name: '', measures: null, shownBy: null, switches: [] });
+  const counts = hub !== null || there.some((m) => m.part?.kind === 'shunt');
+  return [...there, ...(banks.length && counts ? [show('display')] : []), ...(converters.some((c) => c.ports.mainsOut && !c.inside) ? [show('remote')] : [])];
 }
 
 /** A plant whose lists are each made when they are first asked for: most who ask want one of them. */

@@ -1,4 +1,4 @@
-import type { ConverterPart, Part, PartOf, Ports } from '../catalogue/index.js';
+import type { ConverterPart, MonitorPart, Part, PartOf, Ports } from '../catalogue/index.js';
 import type { Ref } from '../design/index.js';
 
 /** A thing of the rig, with the part of the catalogue that it is. */
@@ -69,8 +69,17 @@ export interface SwitchThing extends Thing<PartOf<'switch'> | PartOf<'disconnect
   readonly selects: boolean;
 }
 
-/** What measures or shows. */
-export type MonitorThing = Thing<PartOf<'shunt'> | null>;
+/** What measures, shows or switches; without a part: what comes with a shunt or an inverter. */
+export interface MonitorThing extends Thing<MonitorPart | null> {
+  /** Name that a person gave it. */
+  readonly name: string;
+  /** What it measures; null: what its name says, or nothing. */
+  readonly measures: Ref | null;
+  /** The remote unit that shows it and tells it what to do. */
+  readonly shownBy: Ref | null;
+  /** Loads that its outputs switch, those that are there. */
+  readonly switches: readonly Ref[];
+}
 
 /** A vehicle with an engine, and what of it the rig hangs on. */
 export interface VehicleThing {

@@ -4,7 +4,7 @@ import type { Route } from './route.js';
 export interface Lead {
   readonly id: string;
   readonly number: number;
-  readonly kind: 'trigger' | 'sense' | 'data' | 'temperature';
+  readonly kind: 'trigger' | 'sense' | 'data' | 'temperature' | 'feed';
   readonly name: string;
   readonly from: string;
   readonly to: string;

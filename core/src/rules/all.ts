@@ -16,6 +16,9 @@ import { loadWithoutHours } from './load-without-hours.js';
 import { loadWithoutPower } from './load-without-power.js';
 import { mainsAnswers } from './mains-answers.js';
 import { mainsLoadWithoutInverter } from './mains-load-without-inverter.js';
+import { monitorUnseen } from './monitor-unseen.js';
+import { relayDrops } from './relay-drops.js';
+import { relayOutputs } from './relay-outputs.js';
 import { mixedUnits } from './mixed-units.js';
 import { tripRunsLow } from './trip-runs-low.js';
 import { noBattery } from './no-battery.js';
@@ -169,6 +172,9 @@ export const RULES: readonly Rule[] = [
   panelsDrag,
   profileMissing,
   regulatorBeforeRegulator,
+  monitorUnseen,
+  relayOutputs,
+  relayDrops,
   selectorMissing,
   sourceNeverFills,
   startingBatteryDrains,

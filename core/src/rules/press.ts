@@ -133,3 +133,7 @@ export function keepUp(design: Design, catalogue: Catalogue): readonly Press[] {
   const done = part && doCommand(design, { do: 'addConverter', with: { part: part.id } });
   return done?.ok ? [{ label: `Fit a ${part!.name}`, patch: done.patch }] : [];
 }
+
+/** Lets a relay unit no longer switch a load. */
+export const offTheContact = (design: Design, unit: string, load: string, name: string): Press =>
+  press(design, `Take it off the ${name}`, (d) => (d.monitors[unit]!.switches = d.monitors[unit]!.switches.filter((id) => id !== load)));

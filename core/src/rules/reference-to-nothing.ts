@@ -6,6 +6,9 @@ import type { Found, Rule } from './rule.js';
 /** What a thing hangs on, field by field. */
 type Hung = readonly [id: string, field: string, collection: string, target: string | null];
 
+/** True of what a monitor may measure. */
+const isMeasured = (d: Design, id: string | null): boolean => id !== null && (['banks', 'converters', 'arrays', 'loads'] as const).some((c) => id in d[c]);
+
 function hungOf(d: Design): readonly Hung[] {
   return [
     ...Object.entries(d.arrays).map(([id, a]): Hung => [id, 'into', a.into?.in ?? '', a.into?.id ?? null]),
@@ -23,7 +26,7 @@ function hungOf(d: Design): readonly Hung[] {
       [id, 'block', 'distribution', l.feed.by === 'own' ? (l.feed.on ?? null) : null],
       [id, 'inverter', 'converters', l.inverter ?? null],
     ]),
-    ...Object.entries(d.monitors).map(([id, m]): Hung => [id, 'measures', 'banks', m.measures]),
+    ...Object.entries(d.monitors).map(([id, m]): Hung => [id, 'measures', 'banks', isMeasured(d, m.measures) ? null : m.measures]),
   ];
 }
 

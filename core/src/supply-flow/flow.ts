@@ -13,7 +13,7 @@ import { storing, using } from './using.js';
  */
 export function supplyFlow(design: Design, catalogue: Catalogue, a: Assessment): SupplyFlow {
   const p = plant(design, catalogue);
-  const parts = [charging(design, catalogue, a, p), storing(a, p), using(design, a, p)];
+  const parts = [charging(design, catalogue, a, p), storing(a, p), using(design, catalogue, a, p)];
   const flows = parts.flatMap((x) => x.flows);
   const passes = (id: string): boolean => flows.some((f) => f.ahDay > 0 && (f.from === id || f.to === id));
   const { trip } = a;

@@ -1,9 +1,10 @@
 import type { Assessment } from '../assess/index.js';
-import type { Chemistry } from '../catalogue/index.js';
+import type { Catalogue, Chemistry } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import type { DayLoad } from '../loads/index.js';
 import { withPort, type Plant } from '../plant/index.js';
 import { figure, sentence } from '../quantity/index.js';
+import { watchingW } from '../supply/index.js';
 import { NONE, type Part } from './look.js';
 import { mean } from './given.js';
 import type { Flow } from './picture.js';
@@ -12,6 +13,9 @@ import type { Flow } from './picture.js';
 const NAMED = 3;
 /** Of a load that is named at all, Ah a day. */
 const NAME_AH = 0.5;
+
+/** Box of what measures and switches. */
+const WATCHING = 'watching';
 
 const SHORT: Readonly<Record<Chemistry, string>> = { lfp: 'lithium', agm: 'AGM', gel: 'gel', flooded: 'flooded' };
 
@@ -71,9 +75,9 @@ function boards(a: Assessment, p: Plant, loads: readonly DayLoad[]): readonly Bo
 }
 
 /** What keeps the starting battery up: each its share of what that takes. */
-function keeping(a: Assessment, p: Plant, bank: string, scale: number): Part {
+function keeping(a: Assessment, p: Plant, bank: string, scale: number, watchingWh: number): Part {
   const all = withPort(p, 'startOut');
-  const ahDay = a.supply.bank ? ((a.day.gearWh / a.supply.bank.nominalV) * scale) / Math.max(1, all.length) : 0;
+  const ahDay = a.supply.bank ? (((a.day.gearWh - watchingWh) / a.supply.bank.nominalV) * scale) / Math.max(1, all.length) : 0;
   return {
     things: all.map((k) => ({
       id: k.ref.id,
@@ -86,8 +90,18 @@ function keeping(a: Assessment, p: Plant, bank: string, scale: number): Part {
   };
 }
 
+/** What measures and switches, in one box: each draws little, and all of them all day. */
+function watching(p: Plant, bank: string, ahDay: number): Part {
+  const all = p.monitors.filter((m) => m.part && m.part.kind !== 'shunt');
+  if (!all.length) return NONE;
+  return {
+    things: [{ id: WATCHING, column: 'uses', title: 'Meters and relays', says: [`${all.length} of them, day and night`], looks: [] }],
+    flows: [{ from: bank, to: WATCHING, kind: 'use', ahDay, hangs: null }],
+  };
+}
+
 /** What the loads draw by: the block or board, the inverter, or straight off a post. */
-export function using(design: Design, a: Assessment, p: Plant): Part {
+export function using(design: Design, catalogue: Catalogue, a: Assessment, p: Plant): Part {
   const bank = p.banks[0]?.ref.id;
   if (bank === undefined) return NONE;
   const loads = a.day.loads;
@@ -108,9 +122,15 @@ export function using(design: Design, a: Assessment, p: Plant): Part {
     { id: 'no-inverter', title: 'No inverter', of: loads.filter((l) => l.mains && l.inverter === null), always: false },
     { id: 'always-live', title: 'Always live', of: loads.filter((l) => !l.mains && straight(l)), always: false },
   ].filter((b) => b.always || b.of.length);
-  const kept = keeping(a, p, bank, scale);
+  const watchingWh = 24 * watchingW(design, catalogue);
+  const kept = keeping(a, p, bank, scale, watchingWh);
+  const watched = watching(p, bank, (watchingWh / design.supply.houseV) * scale);
   return {
-    things: [...boxes.map((b): Part['things'][number] => ({ id: b.id, column: 'uses', title: b.title, says: b.of.length ? names(b.of, scale) : ['nothing hangs on it'], looks: [] })), ...kept.things],
-    flows: [...boxes.map((b): Flow => ({ from: bank, to: b.id, kind: 'use', ahDay: b.of.reduce((s, l) => s + l.ahDay, 0) * scale, hangs: null })), ...kept.flows],
+    things: [
+      ...boxes.map((b): Part['things'][number] => ({ id: b.id, column: 'uses', title: b.title, says: b.of.length ? names(b.of, scale) : ['nothing hangs on it'], looks: [] })),
+      ...kept.things,
+      ...watched.things,
+    ],
+    flows: [...boxes.map((b): Flow => ({ from: bank, to: b.id, kind: 'use', ahDay: b.of.reduce((s, l) => s + l.ahDay, 0) * scale, hangs: null })), ...kept.flows, ...watched.flows],
   };
 }

@@ -18,5 +18,6 @@ export * from './paralleling.js';
 export * from './settings-sheet.js';
 export * from './successors.js';
 export * from './sun.js';
+export { monitorName } from './watch-settings.js';
 export * from './watching.js';
 export * from './figures.js';

@@ -4,6 +4,7 @@ import { plant, withPort } from '../plant/index.js';
 import type { SolarArray } from './array.js';
 import type { Bank } from './bank.js';
 import { mainsChargersOf } from './chargers.js';
+import { watchSettings } from './watch-settings.js';
 import { distributionOf } from './distribution.js';
 
 /** One thing to set on a device, and why so. */
@@ -90,6 +91,7 @@ export function settingsSheet(design: Design, catalogue: Catalogue, bank: Bank |
         why: `holds ${startOut.holdV.toFixed(1)} V at the starting battery; below that, and while the engine runs, it rests`,
       },
     ]);
+  for (const { device, rows } of watchSettings(design, rig)) add(device, rows);
   const { disconnect, shunt } = distributionOf(design, catalogue);
   if (disconnect)
     add('low-voltage disconnect', [

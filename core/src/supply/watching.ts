@@ -1,6 +1,8 @@
-import type { Catalogue } from '../catalogue/index.js';
+import { watchesOf, type Catalogue } from '../catalogue/index.js';
 import { type Design, supplyOf } from '../design/index.js';
+import { plant, type Plant } from '../plant/index.js';
 import type { SolarArray } from './array.js';
+import { monitorName } from './watch-settings.js';
 import type { Bank } from './bank.js';
 import { dcdcsOf, mainsChargersOf } from './chargers.js';
 
@@ -18,6 +20,25 @@ export interface Watched {
   readonly seenAt: SeenAt;
   readonly chosen: boolean;
 }
+
+const OF = {
+  volts: { quantity: 'volts', range: '8–32 V' },
+  'volts and amps': { quantity: 'volts and amps', range: '8–32 V, ±200 A' },
+  'amps of circuits': { quantity: 'amps of each circuit', range: '0–30 A' },
+  tank: { quantity: 'level', range: '0–100 %' },
+  tilt: { quantity: 'tilt', range: '±15°' },
+  temperature: { quantity: 'temperature', range: '−30…+80 °C' },
+} as const;
+
+/** What the meters and senders that a person fitted measure. */
+const watchedBy = (rig: Plant): Omit<Watched, 'seenAt' | 'chosen'>[] =>
+  rig.monitors.flatMap((m) => {
+    const read = m.part && watchesOf(m.part).reads(m.part);
+    if (!m.part || !read || read === 'charge') return [];
+    const { quantity, range } = OF[read];
+    const screen = rig.monitors.find((x) => x.ref.id === m.shownBy?.id);
+    return [{ id: m.ref.id, quantity: m.name ? `${m.name}: ${quantity}` : quantity, instrument: screen ? `${m.part.name}, on the ${monitorName(screen)}` : m.part.name, range, why: 'fitted for it' }];
+  });
 
 /** What is worth watching in this supply, by which instrument; where it is seen is the person's choice. */
 export function watchingPlan(design: Design, catalogue: Catalogue, bank: Bank | null, arrays: readonly SolarArray[]): readonly Watched[] {
@@ -56,6 +77,7 @@ export function watchingPlan(design: Design, catalogue: Catalogue, bank: Bank | 
     rows.push({ id: 'cold', quantity: 'fridge temperature', instrument: 'probe with an alarm', range: '−30…+30 °C', why: 'the only reading that says the food or medicine is safe' });
   if (bank.part.chemistry === 'lfp')
     rows.push({ id: 'battery-temp', quantity: 'battery temperature', instrument: 'battery’s own board, or a probe', range: '−20…+60 °C', why: 'no charge below 0 °C' });
+  rows.push(...watchedBy(plant(design, catalogue)));
   const usual: Readonly<Record<string, SeenAt>> = {
     charge: 'cab',
     current: 'beside the gear',

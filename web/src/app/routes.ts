@@ -46,6 +46,7 @@ export const routes: Routes = [
           { path: 'drafts', title: 'Three drafts · Meridex', loadComponent: () => import('./supply/drafts').then((m) => m.DraftsSheet) },
           { path: 'feeds', title: 'What feeds it · Meridex', loadComponent: () => import('./supply/feeds').then((m) => m.FeedsSheet) },
           { path: 'trip', title: 'Trip · Meridex', loadComponent: () => import('./supply/trip').then((m) => m.TripSheet) },
+          { path: 'meters', title: 'Meters and switching · Meridex', loadComponent: () => import('./supply/monitor-panel').then((m) => m.MonitorPanel) },
           { path: 'sheets', title: 'Settings · Meridex', loadComponent: () => import('./supply/sheets').then((m) => m.SheetsSheet) },
         ],
       },

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import type { Converts } from './ports.js';
+import type { Watches } from './watches.js';
 
 /** What a data sheet must say, without which nothing can be reckoned, and what is usual for its size where it says no more. */
 export interface Plate<P, R extends z.ZodRawShape> {
@@ -24,6 +25,8 @@ export interface Kind<K extends string, S extends z.ZodObject, R extends z.ZodRa
   readonly contradiction?: (part: z.infer<S>) => string | null;
   /** Of a box that charges, converts or inverts: its ports, and how it is set down. */
   readonly converts?: Converts<z.infer<S>>;
+  /** Of what measures, shows or switches: what it does there, and how it is set down. */
+  readonly watches?: Watches<z.infer<S>>;
 }
 
 /** Says a kind, its types held together. */

@@ -58,6 +58,7 @@ export const SHEETS = {
     { path: 'drafts', name: 'Three drafts' },
     { path: 'feeds', name: 'What feeds it' },
     { path: 'trip', name: 'The trip' },
+    { path: 'meters', name: 'Meters and switching' },
     { path: 'sheets', name: 'Settings and watching' },
   ],
   prove: [

@@ -15,6 +15,7 @@ const ELSEWHERE: Readonly<Record<string, { readonly path: string; readonly words
   inlet: { path: '../../brief/trip', words: 'Nights on mains, and a generator’s hours' },
   bus: { path: '../feeds', words: 'Bars, switch and shunt' },
   'always-live': { path: '../../loads', words: 'What is always live, and from which post' },
+  watching: { path: '../meters', words: 'What measures, shows and switches' },
 };
 
 /** The supply drawn: what gives, what converts, what stores, what uses, as wide as it flows on this trip; a box is pressed to change it. */

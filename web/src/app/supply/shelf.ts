@@ -46,3 +46,16 @@ export const HOUSE_BATTERY: ShelfItem = {
     return [lot === undefined ? { do: 'addBank', with: { id: 'house', part: 'bat-lfp-100' } } : { do: 'setBatteries', with: { batteries: lot, part: 'bat-lfp-100' } }];
   },
 };
+
+/** A sender and a relay want something that shows and tells them: one is brought along where there is none. */
+const screenFor = (d: Design): readonly Asked[] => (Object.values(d.monitors).some((m) => catalogueOf(d).find('remote', m.part)) ? [] : [{ do: 'addMonitor', with: { part: 'remote-touch' } }]);
+
+/** What measures, shows and switches, in the order in which it is wanted. */
+export const WATCH_SHELF: readonly ShelfItem[] = [
+  { words: 'a meter in the panel', short: 'meter', asked: () => [{ do: 'addMonitor', with: { part: 'meter-panel' } }] },
+  { words: 'a tank sender', short: 'tank sender', asked: (d) => [...screenFor(d), { do: 'addMonitor', with: { part: 'sender-tank', name: 'fresh water' } }] },
+  { words: 'a remote unit with buttons', short: 'remote unit', asked: () => [{ do: 'addMonitor', with: { part: 'remote-touch' } }] },
+  { words: 'a relay unit that switches loads', short: 'relay unit', asked: (d) => [...screenFor(d), { do: 'addMonitor', with: { part: 'relays-4' } }] },
+  { words: 'a monitor of eight circuits', short: 'circuit monitor', asked: (d) => [...screenFor(d), { do: 'addMonitor', with: { part: 'meter-8' } }] },
+  { words: 'a level sensor', short: 'level sensor', asked: (d) => [...screenFor(d), { do: 'addMonitor', with: { part: 'sender-tilt' } }] },
+];

@@ -83,7 +83,12 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
   const specs = draftRuns(context);
   const { runs, prove } = sizesOf(whole, { specs, design, catalogue, second: feeds.second, inline: context.inline }, session);
   const layout = layoutFigures(design, vehicle, gear, runs, draftLeads(context, specs.length + 1));
-  const bond = bondOf(design, vehicle, gear, runs);
+  const bond = bondOf(
+    design,
+    context.plant.vehicles.some((v) => v.joined),
+    gear,
+    runs,
+  );
   const enclosures = enclosuresOf(design, catalogue, gear, runs, layout);
   const order = orderOf(design, catalogue, runs, whole.arrays, { layout, enclosures, bond });
   const supply = withLeads(feeds, design, catalogue, runs);

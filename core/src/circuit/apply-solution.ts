@@ -57,7 +57,7 @@ function learnBank(s: Settling, solved: Solved, giversStand: boolean): boolean {
 /** Volts must come from somewhere: when nothing on the house side holds them any more, the bank does again. */
 function freeBank(s: Settling): void {
   const string = s.bank.strings > s.u.limited.size;
-  const holds = string || s.givers.some((g) => g.side === 'house' && s.u.modes.get(g.id) === 'holding') || (s.isolator !== null && s.u.isolatorClosed);
+  const holds = string || s.givers.some((g) => g.side === 'house' && s.u.modes.get(g.id) === 'holding') || s.u.closed.size > 0;
   if (!holds) s.u.limited.clear();
 }
 
@@ -106,16 +106,14 @@ function learnInputs(s: Settling, solved: Solved): boolean {
   return changed;
 }
 
-/** A sensing isolator opens by the volts that it sees. */
-function learnIsolator(s: Settling, solved: Solved): boolean {
-  if (!s.isolator || s.state.isolator !== 'by itself') return false;
+/** Sensing isolators open by the volts that they see, each by its own. */
+function learnIsolators(s: Settling, solved: Solved): boolean {
+  if (!s.u.closed.size || s.state.isolator !== 'by itself') return false;
   const volt = s.across(solved, 'starting+', 'starting-');
-  const { u } = s;
-  const next = u.isolatorClosed ? volt >= s.isolator.openV : volt >= s.isolator.closeV;
-  const changed = next !== u.isolatorClosed;
-  // Once open it stays so while the state settles: its delays, not this moment, decide about closing again.
-  if (changed && u.isolatorClosed) u.isolatorClosed = false;
-  return changed && !next;
+  // Once open one stays so while the state settles: its delays, not this moment, decide about closing again.
+  const opening = s.links.filter((l) => s.u.closed.has(l.id) && volt < l.openV);
+  for (const l of opening) s.u.closed.delete(l.id);
+  return opening.length > 0;
 }
 
 /** Cables are as warm as their own current makes them. */
@@ -135,6 +133,6 @@ function learnHeat(s: Settling, solved: Solved): boolean {
 /** Takes over what a solution shows; true when something changed. */
 export function applySolution(s: Settling, solved: Solved): boolean {
   const givers = learnGivers(s, solved);
-  const changes = [learnBank(s, solved, !givers), learnInputs(s, solved), learnIsolator(s, solved), learnHeat(s, solved)];
+  const changes = [learnBank(s, solved, !givers), learnInputs(s, solved), learnIsolators(s, solved), learnHeat(s, solved)];
   return givers || changes.some(Boolean);
 }

@@ -1,9 +1,9 @@
 import { CHASSIS_OHM, cableSeries, lugOhm, resistanceOhmPerM, sizeInWords } from '../cable/index.js';
-import { type Design, type Vehicle, supplyOf } from '../design/index.js';
+import type { Design } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 import { kFactor } from '../protection/index.js';
 import { inCircuit, type Fitted, type SizedRun } from '../routes/index.js';
-import { squareMm } from '../vehicle/index.js';
+import { squareMm, vehicleOf } from '../vehicle/index.js';
 
 /** Volts of a starter while it turns, and what it takes, for a 12 V vehicle; representative of a diesel ute. */
 const CRANKING = { volt: 10.5, amp: 250 } as const;
@@ -43,14 +43,15 @@ function crankingThrough(design: Design, runs: readonly Fitted[], bondOhm: numbe
 }
 
 /**
- * The house-negative bond of a design, sized for the largest fault that may return through it; null where the house side
+ * The house-negative bond of a design, sized for the largest fault that may return through it; `joined`: something of the rig hangs on the starting battery; null where the house side
  * shares no body with a starting battery, or nothing is fitted. Thickness by I²t ≤ k²S².
  */
-export function bondOf(design: Design, vehicle: Vehicle, gear: readonly Gear[], runs: readonly SizedRun[]): Bond | null {
+export function bondOf(design: Design, joined: boolean, gear: readonly Gear[], runs: readonly SizedRun[]): Bond | null {
+  const vehicle = vehicleOf(design);
   const fitted = runs.map(inCircuit);
   const bus = gear.find((g) => g.id === 'bus');
   const fault = worstFault(fitted);
-  if (supplyOf(design).isolation === 'none' || !bus || fault.letThroughA2s === 0) return null;
+  if (!joined || !bus || fault.letThroughA2s === 0) return null;
   const studs = vehicle.points.filter((p) => p.kind === 'earth stud').flatMap((p) => vehicle.waypoints.find((w) => w.id === p.waypoint) ?? []);
   const nearMm = studs.length ? Math.min(...studs.map((w) => squareMm(bus.terminal, w.at))) : USUAL_M * 1000;
   const lengthM = Math.round(10 * (Math.ceil(nearMm / 100) / 10 + ENDS_M)) / 10;

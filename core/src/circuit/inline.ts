@@ -1,5 +1,6 @@
 import type { Catalogue } from '../catalogue/index.js';
-import { type Design, supplyOf } from '../design/index.js';
+import type { Design } from '../design/index.js';
+import { plant } from '../plant/index.js';
 import type { RunSpec } from '../routes/index.js';
 import { distributionOf } from '../supply/index.js';
 
@@ -41,7 +42,7 @@ export function inlineParts(design: Design, catalogue: Catalogue): InlinePart[] 
   if (mainSwitch)
     out.push({
       id: 'switch',
-      name: supplyOf(design).second?.joined === 'selector' ? 'selector' : 'main switch',
+      name: plant(design, catalogue).switchgear.some((s) => s.selects) ? 'selector' : 'main switch',
       pole: 'positive',
       a: MAIN_NODES.plus,
       b: 'bus+',

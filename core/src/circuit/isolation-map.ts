@@ -4,7 +4,7 @@ import { terminals, type Posts, type RunEnd, type RunRole } from '../routes/inde
 import { FED_NODES, MAIN_NODES } from './inline.js';
 import { joinedTo } from './live.js';
 import type { CircuitPlan } from './plan.js';
-import { contactOf, houseNode } from './wires.js';
+import { contactName, contactOf, houseNode } from './wires.js';
 
 /** What may be opened by hand before someone works on the circuit. */
 export type Opened = 'main switch' | 'disconnect' | 'panel breaker' | 'mains lead' | 'starting battery’s fuse';
@@ -76,7 +76,7 @@ function wires(plan: CircuitPlan, opened: ReadonlySet<Opened>): Resistor[] {
     if (!open) out.push({ id: p.id, a: p.a, b: p.b, ohm: 1 });
   }
   // A closed isolator is the worse case for whoever works behind it.
-  for (const r of plan.runs) if (r.spec.role === 'link') out.push({ id: 'isolator', ...contactOf(r), ohm: 1 });
+  for (const r of plan.runs) if (r.spec.role === 'link') out.push({ id: contactName(plan.runs, r), ...contactOf(r), ohm: 1 });
   return out;
 }
 

@@ -80,7 +80,7 @@ function report(s: Settling, circuit: Circuit, solved: Solved, rounds: number, s
     volt: volt(posts.plus, posts.minus),
     amp: string !== null && s.u.limited.has(string) ? -s.stringOf(string).takesA : (solved.branchAmp[id] ?? 0),
   }));
-  return { ok: true, state: s.state, circuit, solved, runs, givers, loads, batteries, isolatorClosed: s.isolator ? s.u.isolatorClosed : null, rounds, steady };
+  return { ok: true, state: s.state, circuit, solved, runs, givers, loads, batteries, isolatorClosed: s.links.length ? s.u.closed.size > 0 : null, rounds, steady };
 }
 
 /**

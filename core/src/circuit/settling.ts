@@ -1,15 +1,15 @@
-import { supplyOf } from '../design/index.js';
 import { resistanceOhmPerM } from '../cable/index.js';
 import { batterySource } from '../catalogue/index.js';
 import { type Circuit, type CircuitLoad, type Resistor, type Solved, type Source } from '../network/index.js';
-import type { Fitted } from '../routes/index.js';
+import { serves, type Fitted } from '../routes/index.js';
+import { sensingAt } from '../supply/index.js';
 import { drawnIn, type Drawn } from './drawn.js';
 import { BLEED_OHM, type CircuitFault } from './fault.js';
 import { joinedTo, OPEN_OHM } from './live.js';
 import type { CircuitPlan } from './plan.js';
 import type { CircuitState } from './state.js';
 import { bankInUse, giversIn, litPanels, stringIn, type Giver, type Lit } from './units.js';
-import { contactOf, houseNode, ISOLATOR_OHM, wireAt } from './wires.js';
+import { contactName, contactOf, houseNode, ISOLATOR_OHM, wireAt } from './wires.js';
 
 /** Name of a run's feed among the circuit's resistors. */
 export const feedId = (run: string): string => `${run}.feed`;
@@ -33,7 +33,8 @@ interface Underway {
   /** Power that each charger takes from the vehicle's side, W. */
   readonly inW: Map<string, number>;
   readonly conductorC: Map<string, number>;
-  isolatorClosed: boolean;
+  /** Links that are closed. */
+  readonly closed: Set<string>;
 }
 
 /** What a state comes to where contacts do not obey. */
@@ -43,6 +44,21 @@ const stateUnder = (asked: CircuitState, { isolator, mainSwitch, disconnect }: C
   mainSwitch: mainSwitch ?? asked.mainSwitch,
   disconnect: disconnect ?? asked.disconnect,
 });
+
+/** A link with the run behind it and what its contact is called in the circuit. */
+interface Tie {
+  readonly id: string;
+  readonly contact: string;
+  readonly run: Fitted;
+  /** Below this at the starting battery it opens, V. */
+  readonly openV: number;
+}
+
+const tiesOf = (plan: CircuitPlan): Tie[] =>
+  plan.plant.links.flatMap(({ ref, part }): Tie[] => {
+    const run = plan.runs.find((r) => serves(r, 'link', ref.id));
+    return run ? [{ id: ref.id, contact: contactName(plan.runs, run), run, openV: sensingAt(part, plan.design.brief.vehicleV).openV }] : [];
+  });
 
 type Light = Lit['from'][number];
 
@@ -59,8 +75,8 @@ export class Settling {
   readonly givers: Giver[];
   readonly drawn: Drawn[];
   readonly starting: boolean;
-  readonly isolator;
-  private readonly link: Fitted | null;
+  /** Ties to the starting battery that have their runs. */
+  readonly links: readonly Tie[];
   readonly u: Underway;
 
   readonly state: CircuitState;
@@ -84,9 +100,7 @@ export class Settling {
       .filter((g) => nodes.has(g.plus) && (!g.input || nodes.has(g.input.plus)) && !fault?.givesNothing?.includes(g.id))
       .map((g) => (fault?.setV?.[g.id] === undefined ? g : { ...g, setV: fault.setV[g.id]! }));
     this.drawn = drawnIn(plan, state).filter((d) => !fault?.drawsNothing?.includes(d.id));
-    const part = plan.catalogue.find('isolator', supplyOf(plan.design).isolator);
-    this.link = plan.runs.find((r) => r.spec.role === 'link') ?? null;
-    this.isolator = this.link ? part : null;
+    this.links = tiesOf(plan);
     const closed = state.isolator === 'closed' || (state.isolator === 'by itself' && state.engine !== 'off');
     this.u = {
       modes: new Map(this.givers.map((g) => [g.id, g.sunOnly ? 'all its sun' : 'holding'])),
@@ -94,7 +108,7 @@ export class Settling {
       charging: new Set(),
       inW: new Map(),
       conductorC: new Map(plan.runs.map((r) => [r.spec.id, r.spec.ambientC])),
-      isolatorClosed: this.isolator !== null && closed,
+      closed: new Set(closed ? this.links.map((l) => l.id) : []),
     };
   }
 
@@ -113,7 +127,7 @@ export class Settling {
     }
     const open = { switch: state.mainSwitch === 'open', disconnect: state.disconnect === 'open', shunt: false };
     for (const p of plan.inline) out.push({ id: p.id, a: p.a, b: p.b, ohm: open[p.id] ? OPEN_OHM : p.ohm });
-    if (this.link && this.isolator) out.push({ id: 'isolator', ...contactOf(this.link), ohm: u.isolatorClosed ? ISOLATOR_OHM : OPEN_OHM });
+    for (const l of this.links) out.push({ id: l.contact, ...contactOf(l.run), ohm: u.closed.has(l.id) ? ISOLATOR_OHM : OPEN_OHM });
     const added = plan.fault?.addOhm;
     return added ? out.map((r) => (added[r.id] === undefined ? r : { ...r, ohm: r.ohm + added[r.id]! })) : out;
   }

@@ -99,10 +99,13 @@ function sources(design: Design, bank: Bank, s: Sourcing): Source[] {
 /** Studs of a link's contact, by the run behind it. */
 export const contactOf = ({ spec }: Pick<Fitted, 'spec'>): Pick<Contact, 'a' | 'b'> => ({ a: terminals(spec.serves.id, 'in').plus, b: terminals(spec.serves.id, 'out').plus });
 
+/** A link’s contact in the circuit: of several the later ones by their own names. */
+export const contactName = (runs: readonly Pick<Fitted, 'spec'>[], run: Pick<Fitted, 'spec'>): string =>
+  runs.find((r) => r.spec.role === 'link')?.spec.id === run.spec.id ? 'isolator' : `isolator:${run.spec.serves.id}`;
+
 /** The fitted runs as a circuit: batteries behind their leads, the isolator as asked, no loads. */
 export function designCircuit(runs: readonly Fitted[], design: Design, bank: Bank, inline: readonly InlinePart[], s: Sourcing): Circuit {
-  const isolator = runs.find((r) => r.spec.role === 'link');
-  const between: Contact[] = isolator ? [{ id: 'isolator', ...contactOf(isolator), ohm: s.isolatorClosed ? ISOLATOR_OHM : OPEN_OHM }] : [];
+  const between = runs.filter((r) => r.spec.role === 'link').map((r): Contact => ({ id: contactName(runs, r), ...contactOf(r), ohm: s.isolatorClosed ? ISOLATOR_OHM : OPEN_OHM }));
   const contacts = [...between, ...inline.map(({ id, a, b, ohm }): Contact => ({ id, a, b, ohm }))];
   const wires = runs.filter((r) => r.spec.group !== 'sun' || r.spec.to.gear === 'bus').map((r) => wireOf(r, design, s.extreme));
   return wiringCircuit({ ground: 'bus-', wires, sources: sources(design, bank, s), contacts });

@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue/index.js';
 import { bodyOf, couplingsOf, engineOf, enginesFor, isJoined, OWN, rigsIn, vehicleIds, vehicleIn, type Coupling, type Design } from '../design/index.js';
 import { dayLoad, spansTogether, type HourSpan } from '../loads/index.js';
-import { bankOf, traceOf, vehicleChargeA } from '../supply/index.js';
+import { bankOf, vehicleChargeA } from '../supply/index.js';
 import { vehicleOf } from '../vehicle/index.js';
 
 const NTH = ['first', 'second', 'third', 'fourth', 'fifth'];
@@ -22,7 +22,7 @@ export const hasRig = (design: Design): boolean => Object.keys(design.banks).len
 function wantsA(job: Design, id: string, catalogue: Catalogue): number {
   const design = vehicleIn(job, id);
   const bank = bankOf(design, catalogue);
-  return bank ? vehicleChargeA(design, catalogue, bank, traceOf(design, catalogue).closedShare).wanted.roadA : 0;
+  return bank ? vehicleChargeA(design, catalogue, bank).wanted.roadA : 0;
 }
 
 /** What the chargers of all other vehicles want of the engine that charges this one, A. Of vehicles that hang on one plug in turn, each is counted: nobody knows which hangs on it. */

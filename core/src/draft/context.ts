@@ -1,7 +1,7 @@
 import { CHASSIS_OHM, plugPoleOhm, type Laid } from '../cable/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import type { InlinePart } from '../circuit/index.js';
-import { gearKey, refTo, type Collection, type Design, type Ref, type Vehicle, supplyOf } from '../design/index.js';
+import { gearKey, refTo, type Collection, type Design, type Ref, type Vehicle } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { ridesMm, type Gear } from '../places/index.js';
 import { FIRST_BANK, type Plant } from '../plant/index.js';
@@ -154,7 +154,7 @@ function protectionOf(c: DraftContext, given: Given, from: Gear, to: Gear): Prot
     reset: !breaker ? null : protect === 'breaker, self-resetting' ? 'self' : 'manual',
     fuseAirC: Math.max(RATED_AIR_C, ...air),
     // A charging battery stands a fifth above its nominal volts; a variable alternator on overrun above that.
-    highestV: given.highestV ?? Math.max(c.bank?.absorptionV ?? 0, given.nominalV * 1.2, from.role === 'starting' || supplyOf(c.design).isolation === 'isolator' ? driveVolts(c.design).overrunV : 0),
+    highestV: given.highestV ?? Math.max(c.bank?.absorptionV ?? 0, given.nominalV * 1.2, from.role === 'starting' || c.plant.links.length > 0 ? driveVolts(c.design).overrunV : 0),
   };
 }
 

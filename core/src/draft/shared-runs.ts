@@ -1,4 +1,4 @@
-import { runKey, supplyOf } from '../design/index.js';
+import { runKey } from '../design/index.js';
 import type { DayLoad } from '../loads/index.js';
 import { groupsUsed, wiresTapped } from '../places/index.js';
 import { figure } from '../quantity/index.js';
@@ -143,7 +143,7 @@ export function wireRuns(c: DraftContext, next: () => number): RunSpec[] {
   return wiresTapped(design).flatMap(([id, wire]): RunSpec[] => {
     const loads = onWire(c, id);
     // Without any link to the vehicle its own battery is no part of the circuit.
-    if (wire.fedFrom === 'vehicle' && supplyOf(design).isolation === 'none') return [];
+    if (wire.fedFrom === 'vehicle' && !c.plant.vehicles.some((v) => v.joined)) return [];
     const source = gear.get(wire.fedFrom === 'vehicle' ? 'starting' : 'bus');
     const joint = gearOf(c, 'traces', id);
     // What is not traced cannot be judged: the rules ask for it, and nothing is hung on it.

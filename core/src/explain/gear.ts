@@ -1,5 +1,5 @@
 import { catalogueOf, converterIn, convertsOf, monitorIn, watchesOf } from '../catalogue/index.js';
-import { type Design, supplyOf } from '../design/index.js';
+import type { Design } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 
 /** What is no box of the catalogue; a box’s kind says itself why one is there. */
@@ -27,7 +27,7 @@ const BY_ID: Readonly<Record<string, string>> = {
 export function whyGear(design: Design, gear: Gear): string {
   const known = BY_ID[gear.id];
   if (known) return known;
-  if (gear.id === 'bus' && supplyOf(design).hub) return 'bars, ways, shunt and disconnect on one board: fewer joints; a fault on it can take it all';
+  if (gear.id === 'bus' && design.distribution[gear.ref.id]?.part) return 'bars, ways, shunt and disconnect on one board: fewer joints; a fault on it can take it all';
   if (gear.ref.in === 'groups') return 'several small loads share a feed here, with one fuse that suits the thinnest of their wires, or one each';
   if (gear.ref.in === 'traces') return 'where a circuit that is there already takes on one thing more';
   const box = converterIn(catalogueOf(design), gear.part);

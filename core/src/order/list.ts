@@ -1,7 +1,7 @@
 import { copperKgPerM } from '../cable/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import type { Bond } from '../circuit/index.js';
-import { asOfNow, type Design, supplyOf } from '../design/index.js';
+import { asOfNow, type Design } from '../design/index.js';
 import type { Enclosure } from '../enclosure/index.js';
 import { FUSE_KINDS, fuseWindow, RATED_DC_V } from '../protection/index.js';
 import { rating } from '../quantity/index.js';
@@ -13,6 +13,7 @@ import type { OrderLine } from './line.js';
 import { addShared } from './shared.js';
 import { addWays } from './ways.js';
 import { CUTTING, PLANNING_PRICES as PRICE } from './prices.js';
+import { plant } from '../plant/index.js';
 
 /** One piece of cable to cut. */
 export interface Cut {
@@ -85,7 +86,8 @@ function lugText(run: Fitted): string {
 function addDevices(basket: Basket, design: Design, catalogue: Catalogue): void {
   for (const { part, quantity } of devicesOf(asOfNow(design), catalogue))
     basket.add({ key: part.id, group: 'devices', what: part.name, quantity, unit: 'pc', priceEach: part.price, kg: part.kg * quantity }, 'supply');
-  if (!catalogue.find('battery', supplyOf(design).battery.part) || catalogue.find('hub', supplyOf(design).hub)) return;
+  const { banks, distribution } = plant(design, catalogue);
+  if (!banks.length || distribution.some((d) => d.part?.kind === 'hub')) return;
   basket.add({ key: 'bus-bars', group: 'devices', what: 'bus bar pair with cover', quantity: 1, unit: 'pc', priceEach: PRICE.busBars, kg: PRICE.busBarsKg }, 'distribution');
 }
 

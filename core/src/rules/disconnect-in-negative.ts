@@ -1,4 +1,4 @@
-import { supplyOf } from '../design/index.js';
+import { plant } from '../plant/index.js';
 import { press } from './press.js';
 import type { Rule } from './rule.js';
 
@@ -8,13 +8,16 @@ export const disconnectInNegative: Rule = {
   harm: 'rules in force',
   basis: 'schools differ: in the positive by default; in the negative it is allowed, with what it does to shunt and body',
   why: 'Opened in the negative, it leaves every positive behind it at battery volts against the body; a load that is earthed to the body stays on.',
-  test: ({ design, runs }) => {
-    const { part, pole } = supplyOf(design).disconnect;
-    if (!part || pole !== 'negative') return [];
+  test: ({ design, catalogue, runs }) => {
+    const inNegative = plant(design, catalogue).switchgear.filter((s) => s.part.kind === 'disconnect' && s.pole === 'negative');
     const earthed = runs.filter((r) => r.spec.back === 'chassis' && r.spec.group === 'loads').map((r) => r.spec.name);
-    return [{ at: { stage: 'supply' as const, about: 'disconnect' }, values: { earthed: earthed.join(', ') }, severity: earthed.length ? ('stop' as const) : ('look' as const) }];
+    return inNegative.map(({ ref }) => ({
+      at: { stage: 'supply' as const, about: ref.id },
+      values: { earthed: earthed.join(', ') },
+      severity: earthed.length ? ('stop' as const) : ('look' as const),
+    }));
   },
-  presses: (_, { design }) => [press(design, 'Move it to the positive', (d) => (supplyOf(d).disconnect.pole = 'positive'))],
+  presses: ({ at }, { design }) => [press(design, 'Move it to the positive', (d) => (d.switchgear[at.about!]!.pole = 'positive'))],
   say: (v) =>
     v['earthed']
       ? `The disconnect is in the negative, and returns through the body go round it: ${v['earthed']}.`

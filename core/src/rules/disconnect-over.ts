@@ -1,4 +1,3 @@
-import { supplyOf } from '../design/index.js';
 import { figure } from '../quantity/index.js';
 import { distributionOf } from '../supply/index.js';
 import { takeRated } from './press.js';
@@ -18,7 +17,7 @@ export const disconnectOver: Rule = {
     return amps > part.ratedA + 1e-9 ? [{ at: { stage: 'supply' as const, about: 'disconnect' }, values: { name: part.name, amps: figure(amps, 0), rated: part.ratedA, many: fed.length } }] : [];
   },
   presses: ({ values: v }, { design, catalogue }) =>
-    supplyOf(design).hub
+    distributionOf(design, catalogue).hub
       ? []
       : takeRated(
           design,

@@ -1,5 +1,5 @@
 import type { Design } from '../design/index.js';
-import { FIRST_BANK, OWN_VEHICLE, plant } from '../plant/index.js';
+import { FIRST_BANK, OWN_VEHICLE } from '../plant/index.js';
 import type { Found, Rule } from './rule.js';
 
 type Odd = readonly [id: string, what: string];
@@ -17,19 +17,13 @@ export const notCarried: Rule = {
   harm: 'the plan',
   basis: 'what this plan carries through runs, states and the trip',
   why: 'The job file holds it, but no run, state or figure here does: whoever builds by this plan would miss it.',
-  test: ({ design, catalogue }) => {
-    const p = plant(design, catalogue);
+  test: ({ design }) => {
     const converters = Object.entries(design.converters).flatMap(([id, c]): Odd[] => [
       ...(c.bank !== null && c.bank in design.banks && c.bank !== FIRST_BANK.id ? [[id, 'a box on another bank than the one in use'] as const] : []),
       ...(c.from && c.from.id !== OWN_VEHICLE.id ? [[id, 'a box fed by a bank or by another box'] as const] : []),
     ]);
     const arrays = Object.entries(design.arrays).filter(([, a]) => a.into?.in === 'banks' && a.into.id in design.banks && a.into.id !== FIRST_BANK.id);
-    const odd: readonly Odd[] = [
-      ...banks(design),
-      ...converters,
-      ...p.links.slice(1).map((l): Odd => [l.ref.id, 'a second link: no state closes it']),
-      ...arrays.map(([id]): Odd => [id, 'panels on another bank than the one in use']),
-    ];
+    const odd: readonly Odd[] = [...banks(design), ...converters, ...arrays.map(([id]): Odd => [id, 'panels on another bank than the one in use'])];
     return odd.map(([id, what]): Found => ({ at: { stage: 'supply', about: id }, values: { id, what } }));
   },
   say: (v) => `${v['id']} is ${v['what']}: it stands in the job, and this plan does not carry it yet.`,

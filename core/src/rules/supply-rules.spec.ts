@@ -164,7 +164,6 @@ const CASES: readonly Case[] = [
     says: /Second is a box fed by a bank or by another box/,
     breakIt: (d) => (d.converters['second'] = { ...d.converters['charger']!, from: { in: 'banks', id: 'house' } }),
   },
-  { rule: 'not-carried', job: 'bees', severity: 'stop', says: /Spare is a second link: no state closes it/, breakIt: (d) => (d.links['spare'] = { ...d.links['charger']!, order: 9 }) },
   { rule: 'reference-to-nothing', job: 'vet', severity: 'stop', says: /Panel: its into is attic, which is not there/, breakIt: (d) => (d.arrays['panel']!.into = { in: 'converters', id: 'attic' }) },
   { rule: 'reference-to-nothing', job: 'vet', severity: 'stop', says: /Charger: its bank is attic, which is not there/, breakIt: (d) => (d.converters['charger']!.bank = 'attic') },
   { rule: 'reference-to-nothing', job: 'vet', severity: 'stop', says: /Charger has no bank/, breakIt: (d) => (d.converters['charger']!.bank = null) },

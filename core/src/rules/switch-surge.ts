@@ -1,4 +1,3 @@
-import { supplyOf } from '../design/index.js';
 import { figure } from '../quantity/index.js';
 import { distributionOf } from '../supply/index.js';
 import { takeRated } from './press.js';
@@ -20,7 +19,7 @@ export const switchSurge: Rule = {
     return surgeA > mainSwitch.peakA + 1e-9 ? [{ at: { stage: 'supply' as const, about: 'switch' }, values: { amps: figure(surgeA, 0), peak: mainSwitch.peakA } }] : [];
   },
   presses: ({ values: v }, { design, catalogue }) =>
-    supplyOf(design).hub
+    distributionOf(design, catalogue).hub
       ? []
       : takeRated(
           design,

@@ -1,5 +1,5 @@
-import { supplyOf } from '../design/index.js';
 import { wiresTapped } from '../places/index.js';
+import { plant } from '../plant/index.js';
 import { ownWay } from './press.js';
 import type { Rule } from './rule.js';
 
@@ -9,17 +9,19 @@ export const tapUnknown: Rule = {
   harm: 'the plan',
   basis: 'size, fuse and present load of a wire before anything is added to it',
   why: 'Nobody can say whether an unknown wire carries one thing more.',
-  test: ({ design }) =>
-    wiresTapped(design).flatMap(([id, w]) => {
+  test: ({ design, catalogue }) => {
+    const joined = plant(design, catalogue).vehicles.some((v) => v.joined);
+    return wiresTapped(design).flatMap(([id, w]) => {
       const open = [
         ...(w.areaMm2 === null ? ['its size'] : []),
         ...(w.fuseA === null ? ['its fuse'] : []),
         ...(w.presentA === null ? ['what it carries now, with a clamp meter and everything on'] : []),
       ];
-      const apart = w.fedFrom === 'vehicle' && supplyOf(design).isolation === 'none';
+      const apart = w.fedFrom === 'vehicle' && !joined;
       if (apart) return [{ at: { stage: 'brief' as const, about: `wire:${id}` }, values: { wire: w.colour || 'unnamed', to: w.to || 'an unnamed place', open: '', apart: 1 } }];
       return open.length ? [{ at: { stage: 'brief' as const, about: `wire:${id}` }, values: { wire: w.colour || 'unnamed', to: w.to || 'an unnamed place', open: open.join('; '), apart: 0 } }] : [];
-    }),
+    });
+  },
   presses: ({ at }, { design }) =>
     ownWay(
       design,

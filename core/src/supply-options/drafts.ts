@@ -2,21 +2,7 @@ import { inverterOf } from '../plant/index.js';
 import type { Catalogue } from '../catalogue/index.js';
 import { type Design, type Trip, supplyOf } from '../design/index.js';
 import { jobOfDesign, loadsOn, simulateDesign } from '../trip-analysis/index.js';
-import {
-  allWanted,
-  ALTERNATOR,
-  alternatorBudget,
-  alternatorOf,
-  arraysOf,
-  bankOf,
-  dcdcsOf,
-  devicesOf,
-  mainsChargersOf,
-  supplyFigures,
-  vehicleChargeA,
-  traceOf,
-  type SupplyFigures,
-} from '../supply/index.js';
+import { allWanted, ALTERNATOR, alternatorBudget, alternatorOf, arraysOf, bankOf, dcdcsOf, devicesOf, mainsChargersOf, supplyFigures, vehicleChargeA, type SupplyFigures } from '../supply/index.js';
 import { unboxBank } from '../places/index.js';
 import { climateOf, weatherChain } from '../travel/index.js';
 import { simulateJob } from '../trip/index.js';
@@ -114,7 +100,7 @@ function figuresOf(design: Design, catalogue: Catalogue): SupplyFigures {
 function holds(design: Design, catalogue: Catalogue): boolean {
   const bank = bankOf(design, catalogue)!;
   const inverter = inverterOf(design, catalogue)?.ports.mainsOut ?? null;
-  const vehicle = vehicleChargeA(design, catalogue, bank, traceOf(design, catalogue).closedShare);
+  const vehicle = vehicleChargeA(design, catalogue, bank);
   const alternator = alternatorOf(design);
   const left = alternatorBudget(alternator.ratedA, allWanted(vehicle.wanted, design), alternator.vehicleA ?? undefined);
   const mainsA = mainsChargersOf(design, catalogue).reduce((s, m) => s + m.outputA, 0);

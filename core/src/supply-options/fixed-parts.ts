@@ -63,6 +63,6 @@ export function withFixedParts(design: Design, catalogue: Catalogue): Design {
   supply.sun.portable = null;
   supply.sun.startBelow = null;
   const drives = next.brief.trip.drivingH > 0 && next.brief.alternator.ratedA > 0;
-  supply.isolation = drives || next.brief.vehicleKind === 'light-truck' ? decideIsolation(next, bankOf(next, catalogue)).advised : 'none';
+  supply.isolation = drives || next.brief.vehicleKind === 'light-truck' ? decideIsolation(next, catalogue, bankOf(next, catalogue)).advised : 'none';
   return next;
 }

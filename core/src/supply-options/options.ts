@@ -63,7 +63,7 @@ export function withOption(design: Design, catalogue: Catalogue, o: Option): Des
   const next = copyDesign(design);
   const supply = supplyOf(next);
   supply.battery = { part: o.battery.id, count: o.count };
-  if (supply.isolation !== 'none') supply.isolation = decideIsolation(next, bankOf(next, catalogue)).advised;
+  if (supply.isolation !== 'none') supply.isolation = decideIsolation(next, catalogue, bankOf(next, catalogue)).advised;
   supply.dcdc = supply.isolation === 'dcdc' ? (o.charger?.id ?? null) : null;
   supply.dcdcHalf = supply.isolation === 'dcdc' && o.half;
   supply.isolator = supply.isolation === 'isolator' ? (catalogue.usual('isolator')[1]?.id ?? null) : null;

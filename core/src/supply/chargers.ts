@@ -7,6 +7,7 @@ import type { SolarArray } from './array.js';
 import type { Bank } from './bank.js';
 import { tripShare } from './charger-air.js';
 import { driveVolts } from './isolation.js';
+import { linkShare } from './trace.js';
 
 /** Resistance between a charger and the bank where no run says better, ohm. */
 const LEAD_OHM = 0.006;
@@ -47,17 +48,11 @@ export const dcdcsOf = (design: Design, catalogue: Catalogue): readonly { readon
     .map(({ ref, part, ports, share }) => ({ id: ref.id, ref, part, port: ports.dcIn, share }));
 
 /** Amps that reach the bank from the vehicle while it is driven, and what all of it takes from the alternator, at its volts warm at idle and on the road. */
-export function vehicleChargeA(
-  design: Design,
-  catalogue: Catalogue,
-  bank: Bank,
-  closedShare: number,
-  onShare: (charger: string) => number = () => 1,
-): { readonly outA: number; readonly wanted: AlternatorWants } {
+export function vehicleChargeA(design: Design, catalogue: Catalogue, bank: Bank, onShare: (charger: string) => number = () => 1): { readonly outA: number; readonly wanted: AlternatorWants } {
   const dcdcs = dcdcsOf(design, catalogue).map((d) => ({ ...d, share: d.share * tripShare(design, d) }));
   const v = driveVolts(design);
   const inW = dcdcs.reduce((s, d) => s + chargerInputW(d.port, bank.absorptionV) * d.share, 0);
-  const linkA = plant(design, catalogue).links.reduce((s, l) => s + Math.min(bank.maxChargeA, 0.8 * l.part.ratedA) * closedShare, 0);
+  const linkA = plant(design, catalogue).links.reduce((s, l) => s + Math.min(bank.maxChargeA, 0.8 * l.part.ratedA) * linkShare(design, l), 0);
   return { outA: dcdcs.reduce((s, d) => s + d.port.outputA * d.share * onShare(d.id), 0) + linkA, wanted: { idleA: inW / v.warmIdleV + linkA, roadA: inW / v.cruiseV + linkA } };
 }
 

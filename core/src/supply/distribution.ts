@@ -1,5 +1,6 @@
-import type { Catalogue, PartOf } from '../catalogue/index.js';
-import { type Design, supplyOf } from '../design/index.js';
+import type { Catalogue, Part, PartOf } from '../catalogue/index.js';
+import type { Design } from '../design/index.js';
+import { plant } from '../plant/index.js';
 
 type Block = { readonly name: string; readonly ways: number; readonly wayA: number; readonly totalA: number; readonly holds: 'blade' | 'cartridge' };
 
@@ -13,11 +14,20 @@ export interface Distribution {
   readonly disconnect: (Pick<PartOf<'disconnect'>, 'name' | 'ratedA' | 'milliohm' | 'ownMa'> & { readonly onHub: boolean; readonly pole: 'positive' | 'negative' }) | null;
 }
 
+/** Of things in their order the first part that is of a kind. */
+const first = <P, Q extends P>(things: readonly { readonly part: P | null }[], is: (part: P) => part is Q): Q | null =>
+  things.flatMap(({ part }) => (part !== null && is(part) ? [part] : []))[0] ?? null;
+
+const isHub = (p: Part): p is PartOf<'hub'> => p.kind === 'hub';
+const isBlock = (p: Part): p is PartOf<'fuse-block'> => p.kind === 'fuse-block';
+const isShunt = (p: Part): p is PartOf<'shunt'> => p.kind === 'shunt';
+const isSwitch = (p: Part): p is PartOf<'switch'> => p.kind === 'switch';
+
 /** A hub board's own parts take the place of separate ones; a main switch that it lacks may still stand beside it. */
 export function distributionOf(design: Design, catalogue: Catalogue): Distribution {
-  const supply = supplyOf(design);
-  const hub = catalogue.find('hub', supply.hub);
-  const beside = catalogue.find('switch', supply.mainSwitch);
+  const { distribution, switchgear, monitors } = plant(design, catalogue);
+  const hub = first<Part, PartOf<'hub'>>(distribution, isHub);
+  const beside = first<Part, PartOf<'switch'>>(switchgear, isSwitch);
   const mainSwitch = hub?.mainSwitch ? { ...hub.mainSwitch, onHub: true } : beside && { ...beside, onHub: false };
   if (hub)
     return {
@@ -27,13 +37,12 @@ export function distributionOf(design: Design, catalogue: Catalogue): Distributi
       shunt: { ...hub.shunt, onHub: true },
       disconnect: { ...hub.disconnect, name: 'hub board’s disconnect', onHub: true, pole: 'positive' },
     };
-  const shunt = catalogue.find('shunt', supply.shunt);
-  const disconnect = catalogue.find('disconnect', supply.disconnect.part);
+  const [block, shunt, disconnect] = [first<Part, PartOf<'fuse-block'>>(distribution, isBlock), first<Part, PartOf<'shunt'>>(monitors, isShunt), switchgear.find((s) => s.part.kind === 'disconnect')];
   return {
     hub,
     mainSwitch,
-    block: catalogue.find('fuse-block', supply.fuseBlock),
+    block,
     shunt: shunt && { ...shunt, onHub: false },
-    disconnect: disconnect && { ...disconnect, onHub: false, pole: supply.disconnect.pole },
+    disconnect: disconnect?.part.kind === 'disconnect' ? { ...disconnect.part, onHub: false, pole: disconnect.pole } : null,
   };
 }

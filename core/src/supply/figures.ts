@@ -1,20 +1,21 @@
 import { invertersOf } from '../plant/index.js';
 import { inverterInputW, CHEMISTRY, type Catalogue } from '../catalogue/index.js';
-import { type Design, supplyOf } from '../design/index.js';
+import type { Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
-import { alternatorBudget, alternatorTrace, closedShare, closedSpans, idleMinutes, type AlternatorBudget, type TracePiece, type AlternatorWants } from './alternator.js';
+import { alternatorBudget, idleMinutes, type AlternatorBudget, type AlternatorWants } from './alternator.js';
 import { offeredDayW, type SolarArray } from './array.js';
 import { selectedBankOf, type Bank } from './bank.js';
 import { runtimeH } from './battery.js';
 import { hoursToFull } from './charge-time.js';
 import { chargersOf, mainsChargersOf, sharing, vehicleChargeA, type Sharing } from './chargers.js';
 import { daysToNoCrank, engineOffDrains, type Drain } from './drains.js';
-import { alternatorOf, decideIsolation, type IsolationDecision } from './isolation.js';
+import { decideIsolation, type IsolationDecision } from './isolation.js';
 import { bankLife, type BankLife } from './life.js';
 import { parallelChecks, type ParallelCheck } from './paralleling.js';
 import { settingsSheet, type DeviceSetting } from './settings-sheet.js';
 import { lostFunctions, type LostFunction } from './successors.js';
 import { MPPT_YIELD } from './sun.js';
+import { traceOf, type TraceFigures } from './trace.js';
 import { watchingPlan, type Watched } from './watching.js';
 
 /** The inverters together against the bank that feeds them. */
@@ -36,15 +37,6 @@ export interface ChargeWay {
   readonly chargerA: number;
   /** Hours from the bottom of the usable share to full, loads off. */
   readonly hours: number;
-}
-
-/** The alternator's volts through a drive and when a sensing isolator would be closed. */
-export interface TraceFigures {
-  readonly pieces: readonly TracePiece[];
-  readonly measured: boolean;
-  readonly closed: readonly (readonly [fromS: number, toS: number])[];
-  /** Share of the drive, 0–1. */
-  readonly closedShare: number;
 }
 
 /** Everything that charges at once, as the bank lets it, A, and hours from the bottom of the usable share to full. */
@@ -110,16 +102,6 @@ function inverterCheck(design: Design, catalogue: Catalogue, bank: Bank): Invert
   };
 }
 
-/** The isolator whose thresholds the trace is held against: the chosen one, or the catalogue's first. */
-export function traceOf(design: Design, catalogue: Catalogue): TraceFigures {
-  const alternator = alternatorOf(design);
-  const pieces = alternatorTrace(alternator, design.brief.vehicleV);
-  const part = catalogue.find('isolator', supplyOf(design).isolator) ?? catalogue.usual('isolator')[0];
-  const scale = design.brief.vehicleV / 12;
-  const sensing = part ? { ...part, closeV: part.closeV * scale, openV: part.openV * scale } : null;
-  return { pieces, measured: alternator.measured !== null, closed: sensing ? closedSpans(pieces, sensing) : [], closedShare: sensing ? closedShare(pieces, sensing) : 0 };
-}
-
 function chargeWays(design: Design, catalogue: Catalogue, bank: Bank, vehicleA: number): readonly ChargeWay[] {
   const mainsA = mainsChargersOf(design, catalogue).reduce((s, m) => s + m.outputA, 0);
   const floor = 1 - bank.usableShare;
@@ -146,7 +128,7 @@ export const allWanted = (own: AlternatorWants, { supply }: Design): AlternatorW
 export function supplyFigures(design: Design, catalogue: Catalogue, day: DayFigures, parked: DayFigures, bank: Bank | null, arrays: readonly SolarArray[]): SupplyFigures {
   const parkedAhDay = parked.ahDay;
   const trace = traceOf(design, catalogue);
-  const vehicle = bank ? vehicleChargeA(design, catalogue, bank, trace.closedShare) : { outA: 0, wanted: { idleA: 0, roadA: 0 } };
+  const vehicle = bank ? vehicleChargeA(design, catalogue, bank) : { outA: 0, wanted: { idleA: 0, roadA: 0 } };
   const { alternator } = design.brief;
   const second = selectedBankOf(design, catalogue);
   const usableAh = (bank?.usableAh ?? 0) + (second?.usableAh ?? 0);
@@ -164,7 +146,7 @@ export function supplyFigures(design: Design, catalogue: Catalogue, day: DayFigu
     life: bank && bankLife(bank),
     array: arrays[0] ?? null,
     arrays,
-    isolation: decideIsolation(design, bank),
+    isolation: decideIsolation(design, catalogue, bank),
     trace,
     alternator: budget,
     idleMinutes: idleMinutes(design.supply.startingAh, budget.shortAtIdleA),

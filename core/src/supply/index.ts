@@ -19,5 +19,6 @@ export * from './settings-sheet.js';
 export * from './successors.js';
 export * from './sun.js';
 export { monitorName } from './watch-settings.js';
+export * from './trace.js';
 export * from './watching.js';
 export * from './figures.js';

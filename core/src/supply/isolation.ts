@@ -1,4 +1,6 @@
-import { type Brief, type Design, supplyOf, type UsualSupply } from '../design/index.js';
+import type { Catalogue } from '../catalogue/index.js';
+import type { Brief, Design } from '../design/index.js';
+import { plant } from '../plant/index.js';
 import { TRACE_VOLTS, type TraceVolts } from './alternator.js';
 import type { Bank } from './bank.js';
 
@@ -6,7 +8,7 @@ export interface IsolationDecision {
   readonly advised: 'dcdc' | 'isolator';
   /** Why, in the order in which the reasons weigh. */
   readonly reasons: readonly string[];
-  readonly chosen: UsualSupply['isolation'];
+  readonly chosen: 'dcdc' | 'isolator' | 'none';
   readonly agrees: boolean;
 }
 
@@ -29,9 +31,10 @@ export function driveVolts(design: Design): TraceVolts {
 }
 
 /** How the starting battery should be kept apart from the house, and why. Both schools stay open; this is the advice. */
-export function decideIsolation(design: Design, bank: Bank | null): IsolationDecision {
-  const { brief } = design;
-  const supply = supplyOf(design);
+export function decideIsolation(design: Design, catalogue: Catalogue, bank: Bank | null): IsolationDecision {
+  const { brief, supply } = design;
+  const { links, converters } = plant(design, catalogue);
+  const chosen = links.length ? 'isolator' : converters.some((c) => c.inputs.some((i) => i.by === 'vehicle')) ? 'dcdc' : 'none';
   const reasons: string[] = [];
   if (brief.vehicleV !== supply.houseV) reasons.push(`the vehicle has ${brief.vehicleV} V and the house side ${supply.houseV} V: only a converting charger joins them`);
   if (alternatorOf(design).voltage === 'variable') reasons.push('the alternator varies its volts: a sensing isolator may never close, and would drop out on every trip');
@@ -40,5 +43,5 @@ export function decideIsolation(design: Design, bank: Bank | null): IsolationDec
   if (TRAILERS.includes(brief.vehicleKind)) reasons.push('the feed to a trailer is long: a charger at its far end makes up for the drop');
   const advised = reasons.length ? 'dcdc' : 'isolator';
   if (!reasons.length) reasons.push('fixed alternator volts, lead-acid on both sides and a short run: a sensing isolator does it simply and cheaply');
-  return { advised, reasons, chosen: supply.isolation, agrees: supply.isolation === advised };
+  return { advised, reasons, chosen, agrees: chosen === advised };
 }

@@ -1,6 +1,6 @@
-import { inverterOf } from '../plant/index.js';
+import { inverterOf, plant, withPort } from '../plant/index.js';
 import type { Catalogue } from '../catalogue/index.js';
-import { FUNCTIONS, type Design, type Existing, type GearFunction, supplyOf } from '../design/index.js';
+import { FUNCTIONS, type Design, type Existing, type GearFunction } from '../design/index.js';
 import { bankOf } from './bank.js';
 import { dcdcsOf, mainsChargersOf } from './chargers.js';
 import { distributionOf } from './distribution.js';
@@ -23,16 +23,14 @@ const name = (part: { readonly name: string } | null): string | null => part?.na
 const SUCCESSOR: Readonly<Record<GearFunction, Finder>> = {
   // The plan brings none: it is kept, or its going is signed for.
   'starts the engine': () => null,
-  'stores charge': (d, c) => name(c.find('battery', supplyOf(d).battery.part)),
-  'charges from the vehicle': (d, c) =>
-    supplyOf(d).isolation === 'dcdc' ? name(c.find('dcdc', supplyOf(d).dcdc)) : supplyOf(d).isolation === 'isolator' ? name(c.find('isolator', supplyOf(d).isolator)) : null,
-  'charges from the sun': (d, c) =>
-    name(c.find('solar-controller', supplyOf(d).sun.controller)) ?? (supplyOf(d).isolation === 'dcdc' && c.find('dcdc', supplyOf(d).dcdc)?.sunInput ? name(c.find('dcdc', supplyOf(d).dcdc)) : null),
+  'stores charge': (d, c) => name(plant(d, c).banks[0]?.batteries[0]?.part ?? null),
+  'charges from the vehicle': (d, c) => name(dcdcsOf(d, c)[0]?.part ?? plant(d, c).links[0]?.part ?? null),
+  'charges from the sun': (d, c) => name(withPort(plant(d, c), 'sunIn')[0]?.part ?? null),
   'charges from mains': (d, c) => name(mainsChargersOf(d, c)[0] ?? null),
   'isolates the starting battery': (d, c) => SUCCESSOR['charges from the vehicle'](d, c),
   fuses: (d, c) => name(distributionOf(d, c).block),
   'low-voltage cut-off': (d, c) => name(distributionOf(d, c).disconnect),
-  measures: (d, c) => distributionOf(d, c).hub?.name ?? name(c.find('shunt', supplyOf(d).shunt)),
+  measures: (d, c) => distributionOf(d, c).hub?.name ?? name(plant(d, c).monitors.find((m) => m.part?.kind === 'shunt')?.part ?? null),
   'makes 230 V': (d, c) => name(inverterOf(d, c)?.part ?? null),
 };
 

@@ -112,16 +112,16 @@ describe('several chargers', () => {
     const e = demo('vet');
     const b = bankOf(e, SHIPPED_CATALOGUE)!;
     e.converters['charger']!.from = null;
-    expect(vehicleChargeA(e, SHIPPED_CATALOGUE, b, 1)).toEqual({ outA: 0, wanted: { idleA: 0, roadA: 0 } });
+    expect(vehicleChargeA(e, SHIPPED_CATALOGUE, b)).toEqual({ outA: 0, wanted: { idleA: 0, roadA: 0 } });
   });
   it('are summed on one alternator, at half power too', () => {
     const e = demo('vet');
     const b = bankOf(e, SHIPPED_CATALOGUE)!;
-    const one = vehicleChargeA(e, SHIPPED_CATALOGUE, b, 1);
+    const one = vehicleChargeA(e, SHIPPED_CATALOGUE, b);
     supplyOf(e).dcdcSecond = 'dcdc-20';
-    expect(vehicleChargeA(e, SHIPPED_CATALOGUE, b, 1).outA).toBe(one.outA + 20);
+    expect(vehicleChargeA(e, SHIPPED_CATALOGUE, b).outA).toBe(one.outA + 20);
     supplyOf(e).dcdcHalf = true;
-    expect(vehicleChargeA(e, SHIPPED_CATALOGUE, b, 1).outA).toBe(one.outA / 2 + 20);
+    expect(vehicleChargeA(e, SHIPPED_CATALOGUE, b).outA).toBe(one.outA / 2 + 20);
   });
 });
 

@@ -1,5 +1,5 @@
 import { watchesOf, type Catalogue } from '../catalogue/index.js';
-import { type Design, supplyOf } from '../design/index.js';
+import type { Design } from '../design/index.js';
 import { plant, type Plant } from '../plant/index.js';
 import type { SolarArray } from './array.js';
 import { monitorName } from './watch-settings.js';
@@ -55,7 +55,7 @@ export function watchingPlan(design: Design, catalogue: Catalogue, bank: Bank | 
     { id: 'current', quantity: 'battery current', instrument: 'the same shunt', range: `±${peakA} A`, why: 'shows at once whether it charges' },
     { id: 'volts', quantity: 'battery volts', instrument: 'the same shunt', range: bank.nominalV === 24 ? '18–32 V' : '9–16 V', why: 'what the disconnect goes by' },
   ];
-  if (dcdcsOf(design, catalogue).length || supplyOf(design).isolation === 'isolator')
+  if (dcdcsOf(design, catalogue).length || plant(design, catalogue).links.length)
     rows.push({
       id: 'vehicle',
       quantity: 'charge from the vehicle',

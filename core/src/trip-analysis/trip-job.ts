@@ -11,7 +11,6 @@ import {
   arraysOf,
   passesA,
   selectedBankOf,
-  traceOf,
   tripShare,
   vehicleChargeA,
   type Bank,
@@ -99,7 +98,7 @@ export function tripJob(design: Design, catalogue: Catalogue, bank: Bank, arrays
   const { trip } = design.brief;
   const climate = climateOf(trip);
   const { kinds, kindOfDay } = dayKinds(trip);
-  const vehicle = vehicleChargeA(design, catalogue, bank, traceOf(design, catalogue).closedShare, (id) => triggeredShare(design, id)).outA;
+  const vehicle = vehicleChargeA(design, catalogue, bank, (id) => triggeredShare(design, id)).outA;
   const second = selectedBankOf(design, catalogue);
   const figures = CHEMISTRY[bank.part.chemistry];
   const [first, ...others] = inTripOrder(arrays);

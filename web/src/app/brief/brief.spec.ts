@@ -1,5 +1,6 @@
 import { type Design, SHIPPED_CATALOGUE, threeDrafts, supplyOf } from '@meridex/core';
 import { onBench } from '../testing/bench';
+import { until } from '../testing/until';
 import { ExistingSheet } from './existing';
 import { IntakeSheet } from './intake';
 import { VehicleSheet } from './vehicle';
@@ -11,7 +12,8 @@ interface Inside {
 const inside = (c: VehicleSheet): Inside => c as unknown as Inside;
 const labelled = (element: HTMLElement, label: string): HTMLInputElement | null => element.querySelector(`input[aria-label="${label}"]`);
 const text = (e: Element): string => e.textContent!.replace(/\s+/g, ' ');
-const soon = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 400));
+/** The three drafts stand beside the answers. */
+const drafted = (e: Element): boolean => /Ah a day.*lean.*sound.*roomy/.test(text(e.querySelector('.answers')!));
 
 describe('the vehicle’s sheet', () => {
   it('shows what is known, and names every field to a screen reader', async () => {
@@ -75,8 +77,7 @@ describe('the vehicle’s sheet', () => {
 describe('ten answers', () => {
   it('start from what is known, and show three drafts while they are given', async () => {
     const { element, settle } = await onBench(IntakeSheet, 'vet');
-    await soon();
-    await settle();
+    await until(() => drafted(element), settle);
     expect(element.querySelectorAll('.intake > li').length).toBe(10);
     expect(text(element.querySelector('.answers')!)).toMatch(/Ah a day.*lean.*sound.*roomy/);
   });
@@ -91,8 +92,7 @@ describe('ten answers', () => {
   });
   it('taken at once after the last one still lead to the supply that stands them', async () => {
     const { element, bench, click, type, settle } = await onBench(IntakeSheet, 'vet');
-    await soon();
-    await settle();
+    await until(() => drafted(element), settle);
     await type(labelled(element, 'Parked after a travel day'), '4');
     await click([...element.querySelectorAll('button')].find((b) => b.textContent!.includes('Take these answers'))!);
     await settle();
@@ -102,8 +102,7 @@ describe('ten answers', () => {
   });
   it('become loads and the sound supply in one step of undo', async () => {
     const { element, bench, click, settle } = await onBench(IntakeSheet, 'vet');
-    await soon();
-    await settle();
+    await until(() => drafted(element), settle);
     await click([...element.querySelectorAll('button')].find((b) => b.textContent!.includes('Take these answers'))!);
     expect(bench.labels).toEqual(['ten answers']);
     expect(bench.openDesign().loads['fridge']!.critical).toBeTrue();

@@ -1,11 +1,13 @@
 import { supplyOf } from '@meridex/core';
 import { onBench } from '../testing/bench';
+import { until } from '../testing/until';
 import { DraftsSheet } from './drafts';
 import { SheetsSheet } from './sheets';
 import { TripSheet } from './trip';
 
 const text = (e: Element): string => e.textContent!.replace(/\s+/g, ' ');
-const soon = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 650));
+/** What a part of the page says, or nothing while it is not there. */
+const said = (e: Element, of: string): string => text(e.querySelector(of) ?? document.createElement('p'));
 
 describe('three drafts', () => {
   it('stand side by side, each with days, cost, kilograms and what gives out first', async () => {
@@ -40,12 +42,10 @@ describe('three drafts', () => {
 describe('the trip', () => {
   it('says in words what many trips came to, and runs again after an edit', async () => {
     const { element, bench, settle } = await onBench(TripSheet, 'survey');
-    await soon();
-    await settle();
+    await until(() => said(element, '.say').includes('In 60 trips'), settle);
     expect(text(element.querySelector('.say')!)).toContain('In 60 trips the sample freezer never went off');
     bench.edit('parked', (d) => Object.assign(d.brief.trip, { parkedDays: 9, days: 10 }));
-    await soon();
-    await settle();
+    await until(() => said(element, '.say').includes('goes off'), settle);
     expect(text(element.querySelector('.say')!)).toMatch(/In \d+ of 60 trips the sample freezer goes off/);
     expect(text(element)).toMatch(/Mostly on day \d+, about \d+:00/);
   });
@@ -63,17 +63,16 @@ describe('the trip', () => {
   });
   it('names the change that helps most, and takes it', async () => {
     const { element, bench, click, settle } = await onBench(TripSheet, 'survey', (d) => Object.assign(d.brief.trip, { parkedDays: 5, days: 7 }));
-    await soon();
-    await settle();
+    await until(() => said(element, '.best').includes('helps most'), settle);
     expect(text(element.querySelector('.best')!)).toMatch(/helps most: going off \d+ → \d+ % of trips/);
     await click(element.querySelector('button[aria-label^="Take: "]'));
     expect(bench.labels.length).toBe(1);
   });
   it('says for each failure what goes off and what carries it', async () => {
     const { element, settle } = await onBench(TripSheet, 'vet');
-    await soon();
-    await settle();
-    const said = text([...element.querySelectorAll('table')].at(-1)!);
+    const failures = (): string => text([...element.querySelectorAll('table')].at(-1) ?? document.createElement('p'));
+    await until(() => failures().includes('nothing fails'), settle);
+    const said = failures();
     expect(said).toContain('nothing failsstays on to the end');
     expect(said).toMatch(/charger dead: neither vehicle nor sunoff from day \d, \d+:00/);
     expect(said).toContain('off at once; nothing carries them');

@@ -17,7 +17,7 @@ const LAYERS = [
   ['draft', 'order', 'fit', 'prove', 'explain'],
   ['assess'],
   ['couplings'],
-  ['diagram', 'handover', 'formats', 'case-files', 'demo', 'search', 'overrides', 'quick', 'supply-options', 'supply-flow', 'faults', 'changes', 'test-plan', 'care'],
+  ['diagram', 'handover', 'formats', 'case-files', 'demo', 'search', 'overrides', 'quick', 'supply-options', 'supply-flow', 'faults', 'changes', 'test-plan', 'care', 'labels'],
   ['quote'],
 ];
 

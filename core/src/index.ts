@@ -11,6 +11,7 @@ export * from './explain/index.js';
 export * from './fit/index.js';
 export * from './formats/index.js';
 export * from './handover/index.js';
+export * from './labels/index.js';
 export * from './loads/index.js';
 export * from './mains/index.js';
 export * from './network/index.js';

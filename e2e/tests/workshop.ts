@@ -27,6 +27,7 @@ export const VIEWS = [
   'checks/findings',
   'checks/mains',
   'order/parts',
+  'order/labels',
   'order/quote',
   'fit',
   'prove/readings',

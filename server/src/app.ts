@@ -14,6 +14,7 @@ import { designRoutes } from './designs/routes.js';
 import { diagramRoutes } from './diagram/routes.js';
 import { enclosureRoutes } from './drill/enclosure-routes.js';
 import { drillRoutes } from './drill/routes.js';
+import { labelRoutes } from './labels/routes.js';
 import { refuseUnkeepable } from './http/characters.js';
 import { sayErrors } from './http/errors.js';
 import { refuseOtherPages } from './http/origin.js';
@@ -88,6 +89,7 @@ export async function buildApp({ db, queue, webRoot, demo = true, proxy = false,
     readingRoutes,
     packRoutes,
     drillRoutes,
+    labelRoutes,
     enclosureRoutes,
     diagramRoutes,
     vehicleRoutes,

@@ -1,3 +1,4 @@
+import type { Label } from '../labels/index.js';
 import type { Order } from '../order/index.js';
 
 /** One field of a CSV file (RFC 4180); text that a spreadsheet would run as a formula is disarmed. */
@@ -22,3 +23,7 @@ export function cutsCsv(order: Order): string {
   const rows = order.cuts.map((c) => [c.run ?? '', c.name, c.lead, c.size, c.colour, c.lengthM, c.lugs, c.label]);
   return csv([['run', 'name', 'lead', 'size', 'colour', 'length m', 'ends', 'label'], ...rows]);
 }
+
+/** Labels as CSV, one a row, for a label printer: three lines at most beside the mark. */
+export const labelsCsv = (labels: readonly Label[]): string =>
+  csv([['kind', 'mark', 'line 1', 'line 2', 'line 3'], ...labels.map((l) => [l.kind, l.mark, l.lines[0] ?? '', l.lines[1] ?? '', l.lines[2] ?? ''])]);

@@ -78,6 +78,25 @@ function pathsOf(text: string, sheet: number): DrawnPath[] {
 }
 
 /** Every path that a PDF draws, measured as on paper; for specs. */
+/** Where each piece of text starts on its sheet, mm from the lower left. */
+export const textsIn = (pdf: Buffer): { readonly sheet: number; readonly x: number; readonly y: number }[] =>
+  contents(pdf).flatMap((text, i) => {
+    const kept: Matrix[] = [];
+    let ctm = PLAIN;
+    const at: { sheet: number; x: number; y: number }[] = [];
+    const operator = /(?:((?:-?[\d.]+\s+){6})(cm|Tm))|\b(q|Q)\b/g;
+    for (const [, numbers, of, state] of text.matchAll(operator)) {
+      if (state === 'q') kept.push(ctm);
+      else if (state === 'Q') ctm = kept.pop() ?? PLAIN;
+      else {
+        const m = numbers!.trim().split(/\s+/).map(Number) as unknown as Matrix;
+        if (of === 'cm') ctm = joined(ctm, m);
+        else at.push({ sheet: i + 1, x: joined(ctm, m)[4] * MM_PER_PT, y: joined(ctm, m)[5] * MM_PER_PT });
+      }
+    }
+    return at;
+  });
+
 export const drawnIn = (pdf: Buffer): DrawnPath[] => contents(pdf).flatMap((text, sheet) => pathsOf(text, sheet + 1));
 
 /** Circles among the paths: middle and diameter, mm. */

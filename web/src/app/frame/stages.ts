@@ -51,6 +51,7 @@ export const SHEETS = {
   ],
   order: [
     { path: 'parts', name: 'Parts and cuts' },
+    { path: 'labels', name: 'Labels' },
     { path: 'quote', name: 'The quote' },
   ],
   supply: [

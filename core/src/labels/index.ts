@@ -1,0 +1,3 @@
+export * from './label.js';
+export * from './sheet.js';
+export * from './svg.js';

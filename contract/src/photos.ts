@@ -13,11 +13,18 @@ const base64 = (bytes: number) =>
     .max(letters(bytes), { message: `up to ${Math.round(bytes / 1000)} kB are accepted` })
     .regex(/^[A-Za-z0-9+/]+={0,2}$/, { message: 'a JPEG in base64 is accepted' });
 
+/** What a photo shows, in a person’s words. */
+const caption = z.string().trim().max(160, { message: 'up to 160 letters are accepted' });
+
+/** What may be changed of a kept photo: its words, or that it is taken off all lists. */
+export const photoChangeSchema = z.strictObject({ takenAway: z.boolean().optional(), caption: caption.optional() });
+export type PhotoChange = z.infer<typeof photoChangeSchema>;
+
 /** A photo as a page sends it, with what it shows: a step of the fitting, a reading, or the job as a whole (empty). */
 export const newPhotoSchema = z.object({
   id: z.uuid(),
   about: z.string().max(160),
-  caption: z.string().trim().max(160, { message: 'up to 160 letters are accepted' }),
+  caption,
   image: base64(PHOTO_BYTES.large),
   small: base64(PHOTO_BYTES.small),
 });

@@ -44,7 +44,9 @@ export const packRoutes =
       const read = [...assessment.prove, ...(left.plan?.groups.flatMap((g) => g.rows) ?? [])];
       const about = new Map([...assessment.fit.map((s) => [s.id, s.text] as const), ...read.map((r) => [r.id, `Reading: ${r.where}`] as const)].map(([id, says]) => [recordKey(vehicle, id), says]));
       const mark = recordKey(vehicle, '');
-      const shown = found.photos.flatMap((p) => (about.has(p.about) || p.about === mark ? [{ says: `${about.get(p.about) ?? 'The job'}, ${p.at.slice(0, 10)}`, image: p.image }] : []));
+      const shown = found.photos.flatMap((p) =>
+        about.has(p.about) || p.about === mark ? [{ says: [about.get(p.about) ?? 'The job', p.caption, p.at.slice(0, 10)].filter(Boolean).join(', '), image: p.image }] : [],
+      );
       const pdf = await packPdf(pack, found.workshop, number, new Date().toISOString().slice(0, 10), shown);
       const name = `${pack.title.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-pack.pdf`;
       return reply.header('content-disposition', `inline; filename="${name}"`).type('application/pdf').send(pdf);

@@ -33,6 +33,20 @@ describe('photos', () => {
     expect(await there()).toBeTrue();
   });
 
+  it('are told anew what they show, whose words the pack prints', async () => {
+    const id = crypto.randomUUID();
+    await send({ id, about: '' });
+    const caption = async (): Promise<string | undefined> => (await listed()).find((p) => p.id === id)?.caption;
+    expect((await shed.call('PATCH', `/api/photos/${id}`, { caption: '  gland of the main lead ' })).statusCode).toBe(204);
+    expect(await caption()).toBe('gland of the main lead');
+    expect((await shed.call('PATCH', `/api/photos/${id}`, { takenAway: false })).statusCode).toBe(204);
+    expect(await caption()).toBe('gland of the main lead');
+    const long = await shed.call('PATCH', `/api/photos/${id}`, { caption: 'x'.repeat(161) });
+    expect([long.statusCode, long.json<{ message: string }>().message]).toEqual([400, 'caption: up to 160 letters are accepted']);
+    expect((await shed.call('PATCH', `/api/photos/${id}`, {})).statusCode).toBe(400);
+    await shed.call('PATCH', `/api/photos/${id}`, { takenAway: true });
+  });
+
   it('are printed in the pack: of the job, and of a reading', async () => {
     const pack = async (): Promise<number> => (await shed.call('GET', `/api/jobs/${shed.job}/pack.pdf`)).rawPayload.length;
     const plain = await pack();

@@ -1,4 +1,4 @@
-import { newPhotoSchema, PHOTO_PX, photoSchema } from '@meridex/contract';
+import { newPhotoSchema, PHOTO_PX, photoChangeSchema, photoSchema } from '@meridex/contract';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
@@ -6,7 +6,7 @@ import { allowed, personOf, signedIn } from '../http/guard.js';
 import { jobExists } from '../jobs/store.js';
 import { tell } from '../live/tell.js';
 import { refusedPhoto } from './jpeg.js';
-import { keepPhoto, photoImage, photosOf, takeAway } from './store.js';
+import { changePhoto, keepPhoto, photoImage, photosOf } from './store.js';
 
 const ofJob = z.object({ jobId: z.uuid() });
 const one = z.object({ id: z.uuid() });
@@ -59,10 +59,17 @@ export const photoRoutes =
 
     app.patch(
       '/api/photos/:id',
-      { preHandler: allowed('photo'), schema: { params: one, body: z.object({ takenAway: z.boolean() }), response: { 204: z.null(), 403: message, 404: message } } },
+      {
+        preHandler: allowed('photo'),
+        schema: {
+          params: one,
+          body: photoChangeSchema.refine((c) => c.takenAway !== undefined || c.caption !== undefined, { message: 'takenAway or caption is accepted' }),
+          response: { 204: z.null(), 403: message, 404: message },
+        },
+      },
       async (request, reply) => {
         const done = await db.inWorkshop(personOf(request).workshopId, async (tx) => {
-          const jobId = await takeAway(tx, request.params.id, request.body.takenAway);
+          const jobId = await changePhoto(tx, request.params.id, request.body);
           if (jobId) await tell(tx, jobId, { what: 'photo' });
           return jobId !== null;
         });

@@ -1,4 +1,4 @@
-import type { NewPhoto, Photo } from '@meridex/contract';
+import type { NewPhoto, Photo, PhotoChange } from '@meridex/contract';
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import type { Tx } from '../db/client.js';
 import { photos } from '../db/schema.js';
@@ -28,20 +28,24 @@ export async function photoImage(tx: Tx, id: string): Promise<Buffer | null> {
 }
 
 /** What a pack shows of a job: its photos as they are, oldest first. */
-export async function picturesOf(tx: Tx, jobId: string, most: number): Promise<{ readonly about: string; readonly author: string; readonly at: string; readonly image: Buffer }[]> {
+export async function picturesOf(
+  tx: Tx,
+  jobId: string,
+  most: number,
+): Promise<{ readonly about: string; readonly caption: string; readonly author: string; readonly at: string; readonly image: Buffer }[]> {
   return tx
-    .select({ about: photos.about, author: photos.author, at: photos.createdAt, image: photos.image })
+    .select({ about: photos.about, caption: photos.caption, author: photos.author, at: photos.createdAt, image: photos.image })
     .from(photos)
     .where(and(eq(photos.jobId, jobId), isNull(photos.takenAwayAt)))
     .orderBy(asc(photos.createdAt))
     .limit(most);
 }
 
-/** Takes a photo off all lists, and back; the job that it is of, null where it is not there. */
-export async function takeAway(tx: Tx, id: string, away: boolean): Promise<string | null> {
+/** Takes a photo off all lists and back, or says anew what it shows; the job that it is of, null where it is not there. */
+export async function changePhoto(tx: Tx, id: string, { takenAway, caption }: PhotoChange): Promise<string | null> {
   const [row] = await tx
     .update(photos)
-    .set({ takenAwayAt: away ? sql`now()` : null })
+    .set({ ...(takenAway === undefined ? {} : { takenAwayAt: takenAway ? sql`now()` : null }), ...(caption === undefined ? {} : { caption }) })
     .where(eq(photos.id, id))
     .returning({ jobId: photos.jobId });
   return row?.jobId ?? null;

@@ -89,4 +89,20 @@ describe('photos of the open job', () => {
     await back;
     expect([photos.all().some((p) => p.id === 'k1'), photos.away()]).toEqual([true, null]);
   });
+
+  it('say anew what they show once the server has it, and what is against it where it has not', async () => {
+    const http = TestBed.inject(HttpTestingController);
+    photos.look(photos.byAbout().get('pull-1')![0]!, 'run 1');
+    const done = photos.call('k1', 'the gland');
+    const asked = http.expectOne('/api/photos/k1');
+    expect([asked.request.method, asked.request.body]).toEqual(['PATCH', { caption: 'the gland' }]);
+    asked.flush(null);
+    await done;
+    expect([photos.byAbout().get('pull-1')![0]!.caption, photos.large()!.photo.caption]).toEqual(['the gland', 'the gland']);
+    const again = photos.call('k1', 'x'.repeat(200));
+    http.expectOne('/api/photos/k1').flush({ message: 'caption: up to 160 letters are accepted' }, { status: 400, statusText: 'Bad Request' });
+    await again;
+    expect(photos.trouble()).toContain('up to 160 letters are accepted');
+    expect(photos.byAbout().get('pull-1')![0]!.caption).toBe('the gland');
+  });
 });

@@ -1,6 +1,6 @@
 import { HttpClient, type HttpErrorResponse } from '@angular/common/http';
 import { inject, Injectable, signal } from '@angular/core';
-import type { Photo } from '@meridex/contract';
+import type { Photo, PhotoChange } from '@meridex/contract';
 import { recordKey } from '@meridex/core';
 import { firstValueFrom } from 'rxjs';
 import type { Entry, PhotoEntry } from '../sync/entry';
@@ -78,10 +78,21 @@ export class PhotoService extends JobList<Photo, ShownPhoto> {
     this.large.set(photo && { photo, of });
   }
 
-  private async setAway(id: string, takenAway: boolean, what: string): Promise<boolean> {
+  /** Says anew what a kept photo shows. */
+  async call(id: string, caption: string): Promise<void> {
+    if (!(await this.change(id, { caption }, 'What it shows is not kept'))) return;
+    this.known.update((all) => all.map((p) => (p.id === id ? { ...p, caption } : p)));
+    this.large.update((l) => (l?.photo.id === id ? { ...l, photo: { ...l.photo, caption } } : l));
+  }
+
+  private setAway(id: string, takenAway: boolean, what: string): Promise<boolean> {
+    return this.change(id, { takenAway }, what);
+  }
+
+  private async change(id: string, change: PhotoChange, what: string): Promise<boolean> {
     this.trouble.set(null);
     try {
-      await firstValueFrom(this.http.patch(`/api/photos/${id}`, { takenAway }));
+      await firstValueFrom(this.http.patch(`/api/photos/${id}`, change));
       return true;
     } catch (error) {
       this.trouble.set(`${what}: ${inWordsOf(error as HttpErrorResponse)}`);

@@ -159,7 +159,9 @@ function pullStep(run: Fitted, places: Places, holes: ReadonlySet<string> = new 
 /** Steps of a feed that is fitted once more, in another vehicle. */
 export function feedSteps(run: Fitted, torqueNm: TorqueNm): readonly FitStep[] {
   const there: Places = () => AT_LARGE;
-  return [pullStep(run, there), ...joinSteps(run, there, torqueNm)].map((s) => ({ ...s, after: s.after.filter((a) => !a.startsWith('place-')) }));
+  // Its gear stands there already.
+  const placed = new Set([run.spec.from, run.spec.to].map((end) => `place-${end.gear}`));
+  return [pullStep(run, there), ...joinSteps(run, there, torqueNm)].map((s) => ({ ...s, after: s.after.filter((a) => !placed.has(a)) }));
 }
 
 /** A hole a stretch, before anything is pulled through it. */

@@ -3,6 +3,7 @@ import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { doCommand, doCommands, type Asked } from '../commands/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { editDesign, type Design } from '../design/index.js';
+import { testPlan } from '../test-plan/index.js';
 import { plant } from './index.js';
 
 const survey = (): Design => structuredClone(DEMO_JOBS.find((j) => j.key === 'survey')!.design);
@@ -102,6 +103,19 @@ describe('what measures, shows and switches', () => {
     for (const id of ['a', 'b', 'c', 'e']) d.loads[id] = { ...d.loads[other]!, order: 90 };
     const [over] = found(d, 'relay-outputs');
     expect([over?.values['loads'], over?.values['has']]).toEqual([5, 4]);
+  });
+  it('a meter is proved against the voltmeter at the posts that it reads', () => {
+    const d = done(survey(), { do: 'addMonitor', with: { id: 'dash', name: 'dash meter', part: 'meter-panel' } }, { do: 'addMonitor', with: { id: 'far', part: 'meter-volts', measures: load } });
+    const rows = testPlan(d, SHIPPED_CATALOGUE)!
+      .groups.flatMap((g) => g.rows)
+      .filter((r) => r.about === 'dash' || r.about === 'far');
+    expect(rows.map((r) => [r.expected, r.unit])).toEqual([
+      [0, 'V'],
+      [0, 'V'],
+    ]);
+    expect(rows[0]!.where).toBe('Volts that the dash meter shows, less what the voltmeter shows at the posts of the battery');
+    expect(rows[0]!.tolerance).toBeGreaterThan(0.1);
+    expect(rows[0]!.look).toContain('sense lead');
   });
   it('refuses in words what is not there, and forgets loads that go', () => {
     const said = (with_: object): string => {

@@ -1,7 +1,9 @@
+import { watchesOf } from '../catalogue/index.js';
 import { type CircuitPlan, type CircuitState, PARKED, type SettledState } from '../circuit/index.js';
 import { AT_HAND_MIN, CLAMP_MIN, giver, type Probe, SITUATIONS, SOUND, VOLT } from '../faults/index.js';
 import { withPort } from '../plant/index.js';
-import type { Meter } from '../verdicts/index.js';
+import { monitorName } from '../supply/index.js';
+import { meterTolerance, type Meter } from '../verdicts/index.js';
 
 /** How things stand while it is read, with what one sees to first. */
 export interface Stand {
@@ -31,6 +33,8 @@ export interface PlanProbe extends Omit<Probe, 'situation' | 'read' | 'tolerance
   readonly stand: string;
   readonly read: (s: SettledState) => number;
   readonly own?: ((s: SettledState) => number) | undefined;
+  /** It holds a fitted meter against the one in hand. */
+  readonly agreesWith?: true;
 }
 
 /** A battery's charge is not known before it is read: this much covers it from half to full, V a 12 V battery. */
@@ -48,6 +52,31 @@ export function asPlanned({ situation, read, tolerance, ...p }: Probe): PlanProb
 /** A shunt or a meter in the lead: what a clamp cannot see. */
 const IN_THE_LEAD: Meter = { kind: 'shunt', absolute: 0.05 };
 const PARKED_DRAW = 'pull fuses one at a time until it falls; what the last one feeds draws it';
+
+/** What a panel meter is off by itself, V a 12 V battery: most of them have two digits. */
+const PANEL_OFF_V = 0.1;
+
+/** Meters that show volts, held against the voltmeter at the very posts that they read: their sense leads are right or not. */
+const metersOn = ({ plant, bank, design }: CircuitPlan): PlanProbe[] =>
+  plant.monitors.flatMap((m): PlanProbe[] => {
+    const reads = m.part && watchesOf(m.part).reads(m.part);
+    if (!m.measures || (reads !== 'volts' && reads !== 'volts and amps')) return [];
+    const what = m.measures.in === 'loads' ? (design.loads[m.measures.id]?.name ?? 'load') : 'battery';
+    return [
+      {
+        id: `loads.meter:${m.ref.id}`,
+        what: `volts that the ${monitorName(m)} shows, less what the voltmeter shows at the posts of the ${what}`,
+        meter: VOLT,
+        unit: 'V',
+        stand: 'loads',
+        minutes: AT_HAND_MIN,
+        about: m.ref.id,
+        read: () => 0,
+        agreesWith: true,
+        own: () => Math.hypot(meterTolerance(VOLT, bank.nominalV), PANEL_OFF_V * bank.inSeries),
+      },
+    ];
+  });
 
 /** What only a plan asks for: the draw while parked, the alternator at idle, what a charger gives on its own. */
 export function moreProbes(plan: CircuitPlan): readonly PlanProbe[] {
@@ -82,7 +111,7 @@ export function moreProbes(plan: CircuitPlan): readonly PlanProbe[] {
         read: (s) => giver(s, c.ref.id).volt,
       };
     });
-  return [draw, ...(engine ? [idle, ...chargers] : [])];
+  return [draw, ...metersOn(plan), ...(engine ? [idle, ...chargers] : [])];
 }
 
 /** Where to look first when a reading is off, by what it is. */
@@ -91,6 +120,7 @@ export function lookFor(p: PlanProbe): string | undefined {
   if (p.tells === 'what comes in') return 'in “Find the fault” this reading is already known; it says what to measure next';
   if (p.tells === 'what it holds') return 'is the profile the battery’s, and the bank nearly full?';
   if (p.stand === 'rest' && p.about !== 'house' && p.about !== 'starting') return 'with the ignition off this wire must be dead: take another feed';
+  if (p.agreesWith) return 'its sense lead: the very posts, both poles, its fuse; then the meter itself';
   if (p.stand === 'loads' && p.unit === 'A') return 'is every load on that was entered, and nothing else?';
   if (p.stand === 'rest') return 'is the battery rested, charged and alone?';
   if (p.about === 'starting') return 'alternator, its belt and its own lead, before anything of this rig';

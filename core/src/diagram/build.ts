@@ -68,7 +68,7 @@ class Builder {
     if (part) this.put(id, { switch: 'switch', shunt: 'shunt', disconnect: 'contact' }[part.id] as SymbolKind, part.name, { gear: 'bus', detail: 'on the hub board' });
     if (!g) return id;
     const title = string === null ? this.nameOf(g) : `${g.plain} ${string}`;
-    this.put(id, symbolOf(g), title, {
+    this.put(id, symbolOf(g, this.input.design), title, {
       gear: g.id,
       last: g.role === 'load',
       detail: [g.when === 'now' ? '' : g.when, this.kept.has(gear) ? 'existing' : ''].filter(Boolean).join(', '),

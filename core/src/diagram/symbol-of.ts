@@ -1,4 +1,5 @@
-import type { Purpose } from '../design/index.js';
+import { catalogueOf, monitorIn, watchesOf } from '../catalogue/index.js';
+import type { Design, Purpose } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 import type { SymbolKind } from './element.js';
 
@@ -20,9 +21,11 @@ const BY_PURPOSE: Readonly<Record<Purpose, SymbolKind>> = {
 const BY_ID: Readonly<Record<string, SymbolKind>> = { bus: 'bars', switch: 'switch', shunt: 'shunt', disconnect: 'contact', display: 'meter', remote: 'switch', portable: 'panel' };
 
 /** The symbol of a piece of gear. */
-export function symbolOf(gear: Gear): SymbolKind {
+export function symbolOf(gear: Gear, design: Design): SymbolKind {
   const known = BY_ID[gear.id];
   if (known) return known;
+  const monitor = monitorIn(catalogueOf(design), gear.part);
+  if (monitor) return watchesOf(monitor).outputs(monitor) ? 'contact' : 'meter';
   switch (gear.role) {
     case 'starting':
     case 'house':

@@ -61,7 +61,10 @@ describe('what keeps the starting battery up', () => {
     expect(days).toBeLessThan(10);
   });
   it('is taken out again without a trace', () => {
-    const gone = done(kept(), 'remove', { thing: 'keeper' });
+    const typed = kept();
+    typed.runs['keeper-start'] = { outM: 3 };
+    typed.runs['bus-keeper'] = { outM: 1 };
+    const gone = done(typed, 'remove', { thing: 'keeper' });
     expect(gone).toEqual(vet());
     expect(of(gone)).toEqual(of(vet()));
   });

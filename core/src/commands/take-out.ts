@@ -4,7 +4,7 @@ import { collectionOf } from './things.js';
 /** What a person placed, typed and marked of a thing goes with it. */
 function forget(d: Design, id: string, panels: number): void {
   for (let i = 0; i < Math.max(1, panels); i++) delete d.places[panelId(i, id)];
-  for (const run of [`start-${id}`, `${id}-bus`, `${id}-regulator`, `bus-${id}`]) delete d.runs[run];
+  for (const run of [`start-${id}`, `${id}-bus`, `${id}-regulator`, `bus-${id}`, `${id}-start`]) delete d.runs[run];
   delete d.plugs[`plug-${id}`];
 }
 

@@ -28,9 +28,11 @@ export function tidy(job: Design): void {
   for (const [id, c] of Object.entries(job.couplings)) if (!there(c.from) || !there(c.to) || outletGone(c)) delete job.couplings[id];
 }
 
-/** Outputs switch what is there, senders report to units that are. */
-function tidyMonitors({ monitors, loads }: Design | FurtherVehicle): void {
+/** Outputs switch what is there, meters measure it, senders report to units that are. */
+function tidyMonitors({ monitors, loads, banks, converters, arrays }: Design | FurtherVehicle): void {
+  const isThere = (id: string): boolean => [loads, banks, converters, arrays].some((all) => id in all);
   for (const m of Object.values(monitors)) {
+    if (m.measures !== null && !isThere(m.measures)) m.measures = null;
     const left = m.switches.filter((id) => id in loads);
     if (left.length < m.switches.length) m.switches = left;
     if (m.shownBy !== null && !(m.shownBy in monitors)) m.shownBy = null;

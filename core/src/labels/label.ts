@@ -3,8 +3,9 @@ import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import { fromInlet, plant } from '../plant/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
-import { rating, sentence } from '../quantity/index.js';
+import { figure, rating, sentence } from '../quantity/index.js';
 import type { Fitted } from '../routes/index.js';
+import type { Bank } from '../supply/index.js';
 
 /** A label as it is stuck on: a mark that is read from afar, and what it means. */
 export interface Label {
@@ -49,8 +50,9 @@ function cautions(design: Design, catalogue: Catalogue, a: Assessment): Label[] 
   const caution = (key: string, mark: string, ...lines: string[]): Label => ({ key, kind: 'caution', mark, lines });
   return [
     ...p.banks.flatMap((b) => {
-      const [lot] = b.batteries;
-      return lot ? [caution(`bank ${b.ref.id}`, `${lot.part.capacityAh * lot.quantity} Ah`, CHEMISTRY[lot.part.chemistry].name, 'set chargers for this battery alone')] : [];
+      const bank = b.selected ? a.supply.second : a.supply.bank;
+      const says = (x: Bank): Label => caution(`bank ${b.ref.id}`, `${figure(x.capacityAh, 0)} Ah`, `${CHEMISTRY[x.part.chemistry].name}, ${x.nominalV} V`, 'set chargers for this battery alone');
+      return bank ? [says(bank)] : [];
     }),
     ...always.map(({ spec }) => caution(`live ${spec.id}`, 'LIVE', spec.to.name, STAYS)),
     ...(p.vehicles.some((v) => v.joined) ? [caution('starting', 'LIVE', 'feed of the starting battery', STAYS)] : []),

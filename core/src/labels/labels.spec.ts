@@ -33,6 +33,10 @@ describe('the labels of a vehicle', () => {
     expect(marks('bookmobile')).toEqual(jasmine.arrayContaining(['LIVE', 'SUN', '230 V']));
     expect(marks('bees')).toContain('LIVE');
     expect(marks('bees')).not.toContain('230 V');
+    // Two in series are one capacity at twice the volts.
+    const cinema = of('cinema');
+    expect(marks('cinema')).toContain(`${cinema.a.supply.bank!.capacityAh} Ah`);
+    expect(cinema.labels.find((l) => l.key === 'bank house')!.lines[0]).toContain(`${cinema.a.supply.bank!.nominalV} V`);
   });
 
   it('come as CSV, one a row, with what would be a formula disarmed', () => {

@@ -129,5 +129,8 @@ describe('what measures, shows and switches', () => {
     expect(said({ id: 'display', part: 'sender-tank' })).toContain('display is taken');
     const without = done(done(survey(), screen, relays([load, other])), { do: 'removeLoad', with: { load } });
     expect(without.monitors['relays']!.switches).toEqual([other]);
+    const metered = done(survey(), { do: 'addMonitor', with: { id: 'far', part: 'meter-volts', measures: load } }, { do: 'removeLoad', with: { load } });
+    expect(metered.monitors['far']!.measures).toBeNull();
+    expect(found(metered, 'reference-to-nothing')).toEqual([]);
   });
 });

@@ -1,8 +1,6 @@
 import { labelPages, labelSvg, type Label, type LabelSheet } from '@meridex/core';
+import { PAPERS, PT_PER_MM } from '../drill/paper.js';
 import { printed } from '../paper/fonts.js';
-
-const PT_PER_MM = 72 / 25.4;
-const PAGE_MM = { w: 210, h: 297 } as const;
 
 /** Labels on their sheets at full size; `first`: the first label that is left on a sheet that was begun. */
 export function labelsPdf(title: string, labels: readonly Label[], sheet: LabelSheet, first: number): Promise<Buffer> {
@@ -14,8 +12,8 @@ export function labelsPdf(title: string, labels: readonly Label[], sheet: LabelS
     defaultStyle: { font: 'Archivo' },
     content: pages.map((svg, i) => ({
       svg,
-      width: PAGE_MM.w * PT_PER_MM,
-      height: PAGE_MM.h * PT_PER_MM,
+      width: PAPERS.A4.w * PT_PER_MM,
+      height: PAPERS.A4.h * PT_PER_MM,
       absolutePosition: { x: 0, y: 0 },
       ...(i < pages.length - 1 ? { pageBreak: 'after' as const } : {}),
     })),

@@ -59,8 +59,12 @@ describe('two links between a starting battery and a bank', () => {
   it('both are live ways in for whoever works behind them', () => {
     const d = two();
     const map = isolationMap(circuitPlan(d, catalogueOf(d), of(d))!);
-    const names = map.rows.map((r) => r.gear);
-    expect(names).toContain('second');
+    const behind = map.columns.findIndex((c) => c.name === 'main switch');
+    expect(behind).toBeGreaterThan(0);
+    const ends = map.rows.filter((r) => r.gear === 'second');
+    expect(ends.length).toBe(2);
+    // The bank parted, the engine's battery still reaches both its sides.
+    for (const r of ends) expect(r.cells[behind]!.by).toContain('starting battery');
   });
 
   it('is no longer refused by the plan', () => expect(of(two()).open.filter((f) => f.rule === 'not-carried')).toEqual([]));

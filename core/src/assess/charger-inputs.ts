@@ -1,13 +1,24 @@
 import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
+import { usualLead } from '../circuit/index.js';
 import { serves, type SizedRun } from '../routes/index.js';
-import { chargerInput, dcdcsOf, driveVolts, type Bank, type ChargerInput, type FedCharger } from '../supply/index.js';
+import { chargerInput, dcdcsOf, driveVolts, leadChargersOf, type Bank, type ChargerInput, type FedCharger } from '../supply/index.js';
 
-/** Every charger at the end of its sized feed: cruising, idling warm, and at its cut-out, where it draws most. */
+/** Every charger at the end of its sized feed: cruising, idling warm, and at its cut-out, where it draws most; on a lead with the other bank well filled, and low. */
 export function chargerInputs(design: Design, catalogue: Catalogue, bank: Bank | null, runs: readonly SizedRun[]): readonly FedCharger[] {
   if (!bank) return [];
   const v = driveVolts(design);
-  return dcdcsOf(design, catalogue).flatMap(({ id, port, share }): FedCharger[] => {
+  const leads = leadChargersOf(design, catalogue).flatMap(({ id, port, share, from }): FedCharger[] => {
+    const feed = runs.find((r) => serves(r, 'charger feed', id));
+    const nominalV = design.inlets[from.id]?.dc?.nominalV;
+    if (!feed?.ok || nominalV === undefined) return [];
+    return (['typical', 'smallest'] as const).map((extreme): FedCharger => {
+      const { volt, ohm } = usualLead(nominalV, extreme);
+      const state = extreme === 'typical' ? 'on the lead' : 'on the lead, the other bank low';
+      return { ...chargerInput(port, share, bank.absorptionV, volt, feed.figures.ohm + ohm, state), unit: id, name: feed.spec.to.name };
+    });
+  });
+  const driven = dcdcsOf(design, catalogue).flatMap(({ id, port, share }): FedCharger[] => {
     const feed = runs.find((r) => serves(r, 'charger feed', id));
     if (!feed?.ok) return [];
     const { ohm } = feed.figures;
@@ -17,4 +28,5 @@ export function chargerInputs(design: Design, catalogue: Catalogue, bank: Bank |
     const atCutOut = { ...most, sourceV: port.cutOutV + most.inA * ohm, feedHeatW: most.inA * most.inA * ohm };
     return [at('cruising', v.cruiseV), at('idling, warm', v.warmIdleV), atCutOut].map((x) => ({ ...x, unit: id, name: feed.spec.to.name }));
   });
+  return [...driven, ...leads];
 }

@@ -75,16 +75,19 @@ function thereBefore(plan: CircuitPlan, state: CircuitState): Drawn[] {
 /** Everything that draws in a state: loads with a run, the inverter with what hangs on it, and the running vehicle itself. */
 export function drawnIn(plan: CircuitPlan, state: CircuitState): Drawn[] {
   const ids = running(plan, state);
-  const on = [...plan.day.loads, ...plan.day.onVehicle].filter((l) => ids.has(l.id));
+  // A lead to another bank runs as that takes it, whatever else is on.
+  const runs = ({ id }: DayLoad): boolean => (plan.outletW?.[id] === undefined ? ids.has(id) : plan.outletW[id] > 0);
+  const on = [...plan.day.loads, ...plan.day.onVehicle].filter(runs);
   const hardest = state.loads === 'surge' ? starter(on) : null;
   const wired = new Map(plan.runs.flatMap((r) => (r.spec.role === 'load feed' ? [[r.spec.serves.id, r.spec.to] as const] : [])));
   const dc = on
     .filter((l) => !l.mains && wired.has(l.id))
     .map((l): Drawn => {
       const surge = l === hardest && l.runningW > 0 ? l.startW / l.runningW : 1;
-      const value = (l.kind === 'current' ? l.runningA : l.runningW) * surge;
+      const takenW = plan.outletW?.[l.id];
+      const value = takenW ?? (l.kind === 'current' ? l.runningA : l.runningW) * surge;
       const { gear, plus, minus } = wired.get(l.id)!;
-      return { id: gear, name: l.name, gear, load: l.id, plus, minus, kind: l.kind, value };
+      return { id: gear, name: l.name, gear, load: l.id, plus, minus, kind: takenW === undefined ? l.kind : 'power', value };
     })
     .filter((l) => l.value > 0);
   // One that nothing runs on still draws by itself, unless all is off or just these loads are on.

@@ -1,7 +1,7 @@
 import { cableSeries } from '../cable/index.js';
 import { ofSolution } from '../network/index.js';
 import { isMainLead } from '../routes/index.js';
-import { dcdcsOf } from '../supply/index.js';
+import { dcChargersOf } from '../supply/index.js';
 import { drawnIn } from './drawn.js';
 import type { CircuitPlan } from './plan.js';
 import { inputId } from './settling.js';
@@ -92,7 +92,7 @@ function collapse(plan: CircuitPlan, state: CircuitState, at: readonly string[])
   // The heaviest is the one to blame, and its own run the first to widen.
   const drawn = drawnIn(plan, state).filter((d) => d.kind === 'power' && at.includes(d.id));
   const heaviest = drawn.sort((a, b) => b.value - a.value)[0];
-  const unit = dcdcsOf(plan.design, plan.catalogue).find((c) => at.includes(inputId(c.id)))?.id;
+  const unit = dcChargersOf(plan.design, plan.catalogue).find((c) => at.includes(inputId(c.id)))?.id;
   const name = heaviest ? (heaviest.load === null ? `the ${heaviest.name}` : heaviest.name) : (unit ?? at[0] ?? 'something');
   const mains = plan.runs.filter(isMainLead).map((r) => r.spec.id);
   for (const id of [...wayBack(plan, heaviest?.gear ?? unit ?? ''), ...mains]) {

@@ -12,3 +12,4 @@ export type { GiverMode } from './settling.js';
 export * from './state.js';
 export * from './sweep.js';
 export { designCircuit } from './wires.js';
+export { usualLead } from './lead.js';

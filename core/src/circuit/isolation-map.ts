@@ -7,7 +7,7 @@ import type { CircuitPlan } from './plan.js';
 import { contactName, contactOf, houseNode } from './wires.js';
 
 /** What may be opened by hand before someone works on the circuit. */
-export type Opened = 'main switch' | 'disconnect' | 'panel breaker' | 'mains lead' | 'starting battery’s fuse';
+export type Opened = 'main switch' | 'disconnect' | 'panel breaker' | 'mains lead' | 'lead from the other battery' | 'starting battery’s fuse';
 
 /** How a piece of gear stands: fed, its positive still at battery volts against the body, or dead. */
 export type Liveness = 'live' | 'live to the body' | 'dead';
@@ -49,6 +49,7 @@ function feeders(plan: CircuitPlan, opened: ReadonlySet<Opened>): Feeder[] {
     out.push({ name: plan.second && plan.second.strings > 1 ? `second battery ${spec.from.string}` : 'second battery', plus: spec.from.plus, minus: spec.from.minus, from: null });
   const stands = (name: string, posts: Posts): void => void (nodes.has(posts.plus) && out.push({ name, ...posts, from: null }));
   stands('starting battery', terminals('starting'));
+  if (!opened.has('lead from the other battery')) for (const { ref } of plan.plant.dcInlets) stands('lead from the other battery', terminals(ref.id));
   for (const a of plan.plant.arrays)
     if (a.portable) for (const end of [null, 'out'] as const) stands('portable panel', terminals(a.ref.id, end));
     else stands('panels', terminals(a.ref.id));
@@ -114,6 +115,7 @@ export function isolationMap(plan: CircuitPlan): IsolationMap {
     ...(plan.inline.some((p) => p.id === 'disconnect') ? (['disconnect'] as const) : []),
     ...(has('panel lead') ? (['panel breaker'] as const) : []),
     ...(fromInlet(plan.plant).length ? (['mains lead'] as const) : []),
+    ...(plan.plant.dcInlets.length ? (['lead from the other battery'] as const) : []),
     ...(plan.runs.some((r) => r.spec.from.ref.in === 'vehicles') ? (['starting battery’s fuse'] as const) : []),
   ];
   const columns = [

@@ -6,6 +6,7 @@ import { inCircuit, isLeadOf, isMainLead, serves, type Fitted, type RunSpec, typ
 import { arraysOf, bankOf, selectedBankOf, type Bank, type SolarArray } from '../supply/index.js';
 import type { CircuitFault } from './fault.js';
 import { inlineParts, type InlinePart } from './inline.js';
+import type { LeadSource } from './lead.js';
 
 /** A design's circuit, before anything is said about what is switched on. */
 export interface CircuitPlan {
@@ -28,6 +29,10 @@ export interface CircuitPlan {
   readonly inline: readonly InlinePart[];
   /** What other vehicles take from the same starting battery, W; below 0 they give to it. */
   readonly besideW?: number;
+  /** What another bank brings at the inlet of its lead, by inlet; else as usual. */
+  readonly leads?: Readonly<Record<string, LeadSource>>;
+  /** What a lead to another bank takes at its outlet, W, by load; else what the load says. */
+  readonly outletW?: Readonly<Record<string, number>>;
   /** What is wrong in it. */
   readonly fault?: CircuitFault;
 }

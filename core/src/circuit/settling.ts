@@ -5,6 +5,7 @@ import { serves, type Fitted } from '../routes/index.js';
 import { sensingAt } from '../supply/index.js';
 import { drawnIn, type Drawn } from './drawn.js';
 import { BLEED_OHM, type CircuitFault } from './fault.js';
+import { leadSources, usualLead } from './lead.js';
 import { joinedTo, OPEN_OHM } from './live.js';
 import type { CircuitPlan } from './plan.js';
 import type { CircuitState } from './state.js';
@@ -166,6 +167,8 @@ export class Settling {
       const ohm = one.ohm * inSeries * weak.timesOhm * (state.engine === 'off' ? 1 : 8);
       sources.push({ id: 'starting', plus: 'starting+', minus: 'starting-', volt: one.volt * inSeries - weak.belowV, ohm });
     }
+    // Pulled out, an inlet hangs on nothing.
+    sources.push(...leadSources(plan.runs, (id, nominalV) => (state.mains ? (plan.leads?.[id] ?? usualLead(nominalV, 'typical')) : { volt: 0, ohm: BLEED_OHM })));
     for (const g of this.givers) {
       const mode = u.modes.get(g.id)!;
       if (mode === 'holding') sources.push({ id: g.id, plus: g.plus, minus: g.minus, volt: g.setV, ohm: HOLD_OHM });

@@ -6,6 +6,7 @@ import { batterySource } from '../catalogue/index.js';
 import { stringSource, type Bank } from '../supply/index.js';
 import type { InlinePart } from './inline.js';
 import { backedBy } from './backup.js';
+import { usualLead } from './lead.js';
 import { BATTERY_STATE, designCircuit, fusesOhm, wireOf, type Sourcing } from './wires.js';
 
 /** Below this a current is a leak through an open contact, not a short. */
@@ -48,7 +49,8 @@ interface Bench {
 const isLeaf = (r: Fitted): boolean => r.spec.group === 'loads' && r.spec.role === 'load feed' && r.spec.ends.every((e) => e.at === 'from');
 
 /** Volts of the source that feeds a short from this end, V. */
-function sourceV(b: Bench, end: FuseEnd, s: Sourcing): number {
+function sourceV(b: Bench, end: FuseEnd, nominalV: number, s: Sourcing): number {
+  if (end.source === 'lead') return usualLead(nominalV, s.extreme).volt;
   if (end.source !== 'starting battery') return stringSource(b.bank, BATTERY_STATE[s.extreme], s.strings[0] ?? 1).volt;
   return (batterySource('flooded', b.design.supply.startingAh, BATTERY_STATE[s.extreme]).volt * b.design.brief.vehicleV) / 12;
 }
@@ -65,7 +67,7 @@ function currents(b: Bench, far: boolean, s: Sourcing): number[] {
   const met = new Map([...starts.keys()].map((key, i) => [key, ports[i]!]));
   let next = 0;
   return b.fuses.map(({ run, end }) => {
-    if (!isLeaf(run)) return far ? withLink(amps[next++]!, sourceV(b, end, s), fusesOhm(run)) : amps[next++]!;
+    if (!isLeaf(run)) return far ? withLink(amps[next++]!, sourceV(b, end, run.spec.nominalV, s), fusesOhm(run)) : amps[next++]!;
     const wire = wireOf(run, b.design, s.extreme);
     const { volt, ohm } = met.get(run.spec.from.plus + run.spec.from.minus)!;
     return Math.abs(volt) / (ohm + wire.fromEndOhm + (far ? wire.feedOhm - fusesOhm(run) + wire.backOhm : 0));

@@ -9,6 +9,7 @@ export const circuitStateSchema = z.object({
   /** Loads off, all on, or all on while the one that starts hardest starts; or these alone, by their ids. */
   loads: z.union([z.enum(['off', 'on', 'surge']), z.object({ only: z.array(z.string().max(60)).max(200) })]),
   sun: z.enum(['none', 'dull', 'full']),
+  /** What plugs in is plugged in and live: mains at their inlet, leads from other banks. */
   mains: z.boolean(),
   /** Air around the chargers: a mild day's, in which they give all, or that of a hot one in their zone, in which they give less. */
   air: z.enum(['mild', 'hot']),

@@ -1,8 +1,8 @@
 import type { DayLoad } from '../loads/index.js';
 import { LinearCircuit } from '../network/index.js';
-import { fromInlet, withPort } from '../plant/index.js';
+import { fromPlug, withPort } from '../plant/index.js';
 import { isMainLead, serves, terminals } from '../routes/index.js';
-import { dcdcsOf } from '../supply/index.js';
+import { dcChargersOf } from '../supply/index.js';
 import type { CircuitPlan } from './plan.js';
 import { settle, type SettledState } from './settle.js';
 import { feedId, HOLD_OHM } from './settling.js';
@@ -79,9 +79,9 @@ function corner(plan: CircuitPlan, lowest: CircuitState, of: ReadonlyMap<string,
   const pushes = (id: string, given: boolean): boolean => (given ? -1 : 1) * sign * (of.get(id) ?? 0) > NO_INFLUENCE;
   const only = plan.runs.flatMap(({ spec }) => (spec.role === 'load feed' && pushes(spec.to.gear, false) ? [spec.serves.id] : []));
   const loads = { only: [...only, ...mainsLoads.filter((l) => l.inverter !== null && pushes(l.inverter, false)).map((l) => l.id)] };
-  const engine = plan.runs.some(({ spec }) => spec.role === 'charger feed' && pushes(spec.serves.id, true));
+  const engine = plan.runs.some(({ spec }) => spec.role === 'charger feed' && spec.from.ref.in === 'vehicles' && pushes(spec.serves.id, true));
   const sun = plan.plant.converters.some((c) => c.inputs.some((i) => i.by === 'array') && pushes(c.ref.id, true)) || engine ? 'full' : 'none';
-  const mains = fromInlet(plan.plant).some((c) => pushes(c.ref.id, true));
+  const mains = fromPlug(plan.plant).some((c) => pushes(c.ref.id, true));
   const charges = engine || mains || sun === 'full';
   const base: CircuitState = { ...lowest, loads, sun, mains, postsV: charges ? null : lowest.postsV };
   return engine
@@ -96,10 +96,13 @@ function corner(plan: CircuitPlan, lowest: CircuitState, of: ReadonlyMap<string,
  * Volts at the posts at which a charger just still gives all its amps at its set volts: there it puts out, and so takes
  * in, the most it ever can.
  */
-function fullOutputV({ runs, bank, design, catalogue }: CircuitPlan): number[] {
+function fullOutputs({ runs, bank, design, catalogue }: CircuitPlan): Pick<CircuitState, 'engine' | 'mains' | 'postsV'>[] {
   const main = (runs.find(isMainLead)?.figures.ohm ?? 0) / bank.strings;
   const outOhm = (unit: string): number => runs.find((r) => serves(r, 'charger output', unit))?.figures.ohm ?? 0;
-  return dcdcsOf(design, catalogue).map(({ id, port, share }) => bank.absorptionV - port.outputA * share * (outOhm(id) + main + HOLD_OHM));
+  return dcChargersOf(design, catalogue).map(({ id, port, share, from }) => {
+    const byVehicle = from.in === 'vehicles';
+    return { engine: byVehicle ? 'idle' : 'off', mains: !byVehicle, postsV: bank.absorptionV - port.outputA * share * (outOhm(id) + main + HOLD_OHM) };
+  });
 }
 
 /**
@@ -126,7 +129,7 @@ export function sweep(plan: CircuitPlan): Sweep {
     for (const loads of ['on', 'off'] as const) for (const mains of [false, true]) ask({ ...lowest, sun: 'full', loads, mains, postsV: null });
   // Nearly full, chargers hold their volts and carry the loads beside the bank.
   for (const loads of ['on', 'off'] as const) ask({ ...lowest, engine: 'cruise', sun: 'full', mains: true, charging: 'absorption', loads, postsV: null });
-  for (const postsV of fullOutputV(plan)) ask({ ...lowest, engine: 'idle', loads: 'off', postsV });
+  for (const full of fullOutputs(plan)) ask({ ...lowest, ...full, loads: 'off' });
   const { run, raises } = base.ok ? influences(base, plan) : { run: new Map<string, Map<string, number>>(), raises: true };
   for (const of of run.values()) for (const sign of [1, -1] as const) corner(plan, lowest, of, sign, mainsLoads).forEach(ask);
   const worst = new Map<string, WorstRun>();

@@ -124,7 +124,8 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, lit: reado
     const hot = inAir(state, design, c);
     const sunMaxA = arrays.find((a) => a.regulator?.id === gear)?.maxA ?? Infinity;
     const sun = Math.min(sunOn(lit, gear) * MPPT_YIELD, sunMaxA * bank.absorptionV);
-    const vehicle = triggered(plan, state, gear) && inputs.some((x) => x.by === 'vehicle');
+    // A lead that is plugged in feeds it as the vehicle does, by the same input.
+    const vehicle = (triggered(plan, state, gear) && inputs.some((x) => x.by === 'vehicle')) || (state.mains && inputs.some((x) => x.by === 'lead'));
     // Plugged in, a charger with three inputs takes from the mains.
     const mains = state.mains && inputs.some((x) => x.by === 'inlet') ? mainsIn : null;
     if (mains)

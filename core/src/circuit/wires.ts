@@ -8,10 +8,9 @@ import { FIRST_BANK } from '../plant/index.js';
 import { bankPosts, terminals, type Fitted, type Posts } from '../routes/index.js';
 import { stringSource, type Bank } from '../supply/index.js';
 import type { InlinePart } from './inline.js';
+import type { Extreme } from './extreme.js';
+import { leadSources, usualLead } from './lead.js';
 import { OPEN_OHM } from './live.js';
-
-/** Cold and stiff for the largest short, hot and weak for the smallest, or as met on the day. */
-export type Extreme = 'largest' | 'smallest' | 'typical';
 
 /** Contacts when they are at their worst, against new. */
 const WORN_CONTACTS = 2;
@@ -108,5 +107,6 @@ export function designCircuit(runs: readonly Fitted[], design: Design, bank: Ban
   const between = runs.filter((r) => r.spec.role === 'link').map((r): Contact => ({ id: contactName(runs, r), ...contactOf(r), ohm: s.isolatorClosed ? ISOLATOR_OHM : OPEN_OHM }));
   const contacts = [...between, ...inline.map(({ id, a, b, ohm }): Contact => ({ id, a, b, ohm }))];
   const wires = runs.filter((r) => r.spec.group !== 'sun' || r.spec.to.gear === 'bus').map((r) => wireOf(r, design, s.extreme));
-  return wiringCircuit({ ground: 'bus-', wires, sources: sources(design, bank, s), contacts });
+  const leads = leadSources(runs, (_, nominalV) => usualLead(nominalV, s.extreme));
+  return wiringCircuit({ ground: 'bus-', wires, sources: [...sources(design, bank, s), ...leads], contacts });
 }

@@ -59,13 +59,30 @@ describe('a bank beside the one in use', () => {
     expect(vehicleIn(job, 'fridges').brief.vehicleKind).toBe('van');
   });
 
-  it('stays where it is behind a selector, and where a box charges it from what would stay behind', () => {
+  it('stays where it is behind a selector', () => {
     const chosen = after(blankDesign('Nobody'), { do: 'addBank', with: { id: 'spare', part: 'bat-agm-120', selector: 'switch' } });
+    expect([isJoined(chosen), Object.keys(chosen.banks)]).toEqual([false, ['house', 'spare']]);
+  });
+
+  it('is fed by the one that stays, or feeds it, over a lead in the same body', () => {
     const fed = after(
       blankDesign('Nobody'),
       { do: 'addBank', with: { id: 'spare', part: 'bat-agm-120' } },
       { do: 'addConverter', with: { id: 'step', part: 'dcdc-25-dual', bank: 'spare', from: 'house' } },
     );
-    for (const d of [chosen, fed]) expect([isJoined(d), Object.keys(d.banks)]).toEqual([false, ['house', 'spare']]);
+    const [lead] = Object.values(fed.couplings);
+    expect([lead!.from, lead!.to, lead!.carries]).toEqual(['own', 'spare', 'dc']);
+    expect(fed.vehicles['spare']!.converters['step']!.from).toEqual({ in: 'inlets', id: lead!.inlet! });
+    expect(fed.vehicles['spare']!.inlets[lead!.inlet!]!.dc).toEqual({ nominalV: 12, mostA: 50, leadM: 0 });
+    expect(fed.loads[lead!.outlet!]!.when).toEqual({ at: 'hours', spans: [[0, 24]] });
+    const back = after(
+      blankDesign('Nobody'),
+      { do: 'addBank', with: { id: 'spare', part: 'bat-agm-120' } },
+      { do: 'addConverter', with: { id: 'step', part: 'dcdc-25-dual', from: 'spare' } },
+      // Two banks do not feed each other.
+      { do: 'addConverter', with: { id: 'again', part: 'dcdc-25-dual', bank: 'spare', from: 'house' } },
+    );
+    expect(Object.values(back.couplings).map((c) => [c.from, c.to])).toEqual([['spare', 'own']]);
+    expect(back.vehicles['spare']!.converters['again']!.from).toBeNull();
   });
 });

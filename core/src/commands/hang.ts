@@ -22,8 +22,11 @@ export function feedOf(d: Design, id: string, self: string): NonNullable<RigConv
   if (id === self) throw new Refused(`from: ${id} cannot feed itself; a vehicle, a bank or another converter is accepted`);
   if (id === 'starting') return { in: 'vehicles', id };
   const where = collectionOf(d, id);
-  if (where === 'banks') return { in: 'banks', id };
-  if (where !== 'converters') throw new Refused(`from: ${id} is ${where ? `one of the ${where}` : 'not there'}; starting (the vehicle), a bank or another converter is accepted`);
+  if (where === 'banks' || (where === 'inlets' && d.inlets[id]!.dc)) return { in: where, id };
+  if (where !== 'converters')
+    throw new Refused(
+      `from: ${id} is ${where === 'inlets' ? 'an inlet for 230 V' : where ? `one of the ${where}` : 'not there'}; starting (the vehicle), an inlet of a DC lead, a bank or another converter is accepted`,
+    );
   for (let at: RigConverter['from'] = { in: 'converters', id }; at?.in === 'converters'; at = d.converters[at.id]?.from ?? null)
     if (at.id === self) throw new Refused(`from: ${id} is fed by ${self} itself; two boxes cannot feed each other`);
   return { in: 'converters', id };

@@ -71,5 +71,5 @@ export function doCommands(design: Design, all: readonly Asked[]): { readonly ok
     if (!done.ok) return { ok: false, message: `commands.${i}.${done.message}` };
     now = done.design;
   }
-  return { ok: true, design: apart(now) };
+  return { ok: true, design: apart(now, catalogueOf(now)) };
 }

@@ -1,7 +1,7 @@
 import { portsIn, type Catalogue } from '../catalogue/index.js';
 import { copyDesign, type Design } from '../design/index.js';
 import { takeOut } from './take-out.js';
-import { freshId, lastOrder } from './things.js';
+import { freshId, lastOrder, mainsInlet } from './things.js';
 
 /** What a unit is found to lack, or what is left of one that is gone: a converter's part, or its id. */
 export interface InsideTrouble {
@@ -45,7 +45,7 @@ export function fitInside(d: Design, catalogue: Catalogue): void {
         part,
         bank,
         from: charger ? { in: 'vehicles', id: 'starting' } : null,
-        inlet: charger ? null : (Object.keys(d.inlets)[0] ?? null),
+        inlet: charger ? null : mainsInlet(d),
         half: false,
         trigger: 'ignition wire',
         inhibit: false,

@@ -4,7 +4,7 @@ import { CONVERTER_KINDS, convertsOf, MONITOR_KINDS, portsIn, portsOf, readOwnPa
 import { command, Refused } from './command.js';
 import { bankFor, feedOf, sunTarget, takesSun } from './hang.js';
 import { fitInside } from './inside.js';
-import { collectionOf, freshId, known, lastOrder, partOf, type RigCollection } from './things.js';
+import { collectionOf, freshId, known, lastOrder, mainsInlet, partOf, type RigCollection } from './things.js';
 import { takeOut } from './take-out.js';
 
 const id = z
@@ -109,7 +109,7 @@ export const addConverter = command({
     const made = freshId(d, i.id, convertsOf(part).stem);
     const { dcIn, mainsIn, mainsOut } = portsOf(part);
     const wantsInlet = mainsIn !== null || mainsOut !== null;
-    if (i.inlet) known(d, 'inlets', i.inlet, 'inlet');
+    if (i.inlet && known(d, 'inlets', i.inlet, 'inlet').dc) throw new Refused(`inlet: ${i.inlet} is one of a DC lead; one for 230 V is accepted here, that as from`);
     const from = i.from === undefined ? (dcIn ? 'starting' : null) : i.from;
     d.converters[made] = {
       order: lastOrder(d.converters),
@@ -117,7 +117,7 @@ export const addConverter = command({
       part: i.part,
       bank: bankFor(d, i.bank),
       from: from === null ? null : feedOf(d, from, made),
-      inlet: i.inlet === undefined ? (wantsInlet ? (Object.keys(d.inlets)[0] ?? null) : null) : i.inlet,
+      inlet: i.inlet === undefined ? (wantsInlet ? mainsInlet(d) : null) : i.inlet,
       half: i.half,
       trigger: i.trigger,
       inhibit: i.inhibit,

@@ -34,6 +34,9 @@ export function freshAmong(all: Readonly<Record<string, unknown>>, asked: string
   for (let n = 2; ; n++) if (!isTaken(`${stem}-${n}`)) return `${stem}-${n}`;
 }
 
+/** The inlet for 230 V that a box hangs on where none is named; null: there is none. */
+export const mainsInlet = ({ inlets }: Pick<Design, 'inlets'>): string | null => Object.entries(inlets).find(([, i]) => i.dc === null)?.[0] ?? null;
+
 /** Behind all others of its collection. */
 export const lastOrder = (all: Readonly<Record<string, { readonly order: number }>>): number => 1 + Math.max(0, ...Object.values(all).map((x) => x.order));
 

@@ -1,8 +1,7 @@
 import { z } from 'zod';
-import type { Catalogue } from '../catalogue/index.js';
-import { asFurther, blankDesign, bodyOf, blankLoad, couplingsOf, leaveVehicle, OWN, rigsIn, vehicleIn, VEHICLE_KINDS, type Coupling, type Design } from '../design/index.js';
-import { inletTakesW } from '../plant/index.js';
+import { asFurther, blankDesign, bodyOf, couplingsOf, leaveVehicle, OWN, rigsIn, VEHICLE_KINDS, type Coupling, type Design } from '../design/index.js';
 import { command, Refused } from './command.js';
+import { dcLead, forgetLead, leadsTo, mainsLead } from './leads.js';
 import { freshAmong, lastOrder } from './things.js';
 
 const id = z
@@ -67,34 +66,24 @@ export const removeVehicle = command({
     vehicle(d, gone, 'vehicle');
     // What joined it goes with it when the document is tidied; an outlet stands in another vehicle.
     const all = rigsIn(d, gone);
-    for (const [, c] of couplingsOf(d)) if (c.to === gone || all.includes(c.to)) forgetOutlet(d, c);
+    for (const [, c] of couplingsOf(d)) if ([c.to, c.from].some((v) => v === gone || all.includes(v))) forgetLead(d, c);
     delete d.vehicles[gone];
   },
 });
 
-/** True where following couplings of a sort from one vehicle comes to another. */
-function leads(d: Design, carries: Coupling['carries'], from: string, to: string): boolean {
-  const seen = new Set<string>();
-  const next = [from];
-  for (let at = next.pop(); at !== undefined; at = next.pop()) {
-    if (at === to) return true;
-    if (seen.has(at)) continue;
-    seen.add(at);
-    for (const [, c] of couplingsOf(d)) if (c.carries === carries && c.from === at) next.push(c.to);
-  }
-  return false;
-}
+const isLead = (c: Pick<Coupling, 'carries'>): boolean => c.carries !== 'charge';
 
-/** Joins two vehicles: the engine of one charges the rig of the other, or its inverter feeds the other’s inlet in hours that are named. */
+/** Joins two vehicles: the engine of one charges the rig of the other, or in hours that are named its inverter feeds the other’s inlet, or its bank a charger of the other. */
 export const couple = command({
   input: z.strictObject({
     id: id.optional(),
     name: z.string().max(60).default(''),
     from: id,
     to: id,
-    carries: z.enum(['charge', 'mains']).default('charge'),
+    carries: z.enum(['charge', 'mains', 'dc']).default('charge'),
     hours: z.array(span).min(1).max(6).optional(),
     inlet: id.optional(),
+    converter: id.optional(),
     floorSoc: z.number().min(0).max(1).default(0.5),
   }),
   words: (i) => `${i.from} and ${i.to} coupled`,
@@ -107,48 +96,15 @@ export const couple = command({
     ] as const)
       if (i.carries === 'charge' && bodyOf(d, end) !== end) throw new Refused(`${field}: ${end} is a rig in the body of ${bodyOf(d, end)}, charged as that is; name ${bodyOf(d, end)}`);
     if (i.from === i.to) throw new Refused(`to: ${i.to} is the vehicle that it comes from; another is accepted`);
-    if (leads(d, i.carries, i.to, i.from)) throw new Refused(`to: ${i.to} already gives to ${i.from}; two vehicles cannot ${i.carries === 'mains' ? 'feed' : 'charge'} each other`);
-    if (i.carries === 'charge' && i.hours) throw new Refused('hours: a plug charges while the engine runs; hours are accepted for a mains lead');
+    if (leadsTo(d, (c) => isLead(c) === isLead(i), i.to, i.from)) throw new Refused(`to: ${i.to} already gives to ${i.from}; two vehicles cannot ${isLead(i) ? 'feed' : 'charge'} each other`);
+    if (i.carries === 'charge' && i.hours) throw new Refused('hours: a plug charges while the engine runs; hours are accepted for a lead');
+    if (i.carries !== 'dc' && i.converter !== undefined) throw new Refused('converter: a DC lead alone feeds one charger; for mains name the inlet');
     const { name, from, to, carries, floorSoc } = i;
-    const made = freshAmong(d.couplings, i.id, carries === 'mains' ? 'lead' : 'plug', [OWN]);
-    const ends = carries === 'mains' ? leadEnds(d, i, made, catalogue) : { outlet: null, inlet: null };
+    const made = freshAmong(d.couplings, i.id, isLead(i) ? 'lead' : 'plug', [OWN]);
+    const ends = carries === 'charge' ? { outlet: null, inlet: null } : (carries === 'mains' ? mainsLead : dcLead)(d, i, made, catalogue);
     d.couplings[made] = { order: lastOrder(d.couplings), name, from, to, carries, ...ends, floorSoc };
   },
 });
-
-/** Hours of a mains lead where none are named: in the middle of the day, when panels fill the giving bank. */
-const LEAD_HOURS: [number, number][] = [[10, 14]];
-
-/** The outlet of a mains lead as a load of the giving vehicle, as large as what charges at the other’s inlet, and that inlet. */
-function leadEnds(
-  d: Design,
-  i: { from: string; to: string; hours?: [number, number][] | undefined; inlet?: string | undefined },
-  made: string,
-  catalogue: Catalogue,
-): Pick<Coupling, 'outlet' | 'inlet'> {
-  const taker = vehicleIn(d, i.to);
-  const inlet = i.inlet ?? Object.keys(taker.inlets)[0];
-  if (inlet === undefined || !(inlet in taker.inlets)) throw new Refused(`inlet: ${inlet ?? 'none'} is none of the inlets of ${i.to}; ${Object.keys(taker.inlets).join(', ') || 'there are none'}`);
-  const giver = i.from === OWN ? d : d.vehicles[i.from]!;
-  const outlet = freshAmong(giver.loads, undefined, `outlet-${made}`, [OWN]);
-  const load = blankLoad(lastOrder(giver.loads));
-  giver.loads[outlet] = {
-    ...load,
-    name: `lead to the ${i.to === OWN ? 'first vehicle' : d.vehicles[i.to]!.name || i.to}`,
-    purpose: 'sockets',
-    supply: 'mains',
-    draw: { by: 'plate', unit: 'W', value: inletTakesW(taker, catalogue, inlet) },
-    use: { by: 'duty', duty: 1 },
-    when: { at: 'hours', spans: i.hours ?? LEAD_HOURS },
-    lead: true,
-  };
-  return { outlet, inlet };
-}
-
-/** The outlet of a lead goes with it. */
-function forgetOutlet(d: Design, { from, outlet }: Coupling): void {
-  if (outlet !== null) delete (from === OWN ? d : d.vehicles[from])?.loads[outlet];
-}
 
 /** Takes a coupling away. */
 export const uncouple = command({
@@ -156,7 +112,7 @@ export const uncouple = command({
   words: (i) => `without the coupling ${i.coupling}`,
   change: (d, { coupling }) => {
     if (!(coupling in d.couplings)) throw new Refused(`coupling: ${coupling} is not there; ${Object.keys(d.couplings).join(', ') || 'there are none'}`);
-    forgetOutlet(d, d.couplings[coupling]!);
+    forgetLead(d, d.couplings[coupling]!);
     delete d.couplings[coupling];
   },
 });

@@ -1,8 +1,8 @@
 import { assess, withFindings, type Assessment, type AssessSettings } from '../assess/index.js';
 import type { Catalogue } from '../catalogue/index.js';
-import { couplingsOf, enginesFor, isJoined, OWN, vehicleIds, vehicleIn, type Coupling, type Design } from '../design/index.js';
+import { enginesFor, isJoined, OWN, vehicleIds, vehicleIn, type Coupling, type Design } from '../design/index.js';
 import { spanHours, spansWithout } from '../loads/index.js';
-import { inletTakesW, inverterOf } from '../plant/index.js';
+import { inverterOf } from '../plant/index.js';
 import { inSession, memoize, Session } from '../quantity/index.js';
 import { matings, type Mating, type PlugPair } from '../routes/index.js';
 import { judgeJoined, stopsFirst, type Elsewhere, type JoinedFacts, type LeadFacts } from '../rules/index.js';
@@ -10,7 +10,7 @@ import { mainsSpans, tripDays } from '../travel/index.js';
 import { catalogueOf } from '../catalogue/index.js';
 import { inJob, joinedTripOf } from './in-job.js';
 import { withMoreFeeds, type PluggedInto } from './more-feeds.js';
-import { hasRig, leadHours, vehicleName } from './views.js';
+import { hasRig, leadHours, leadsIn, leadTakesW, vehicleName } from './views.js';
 
 /** The assessments of the other vehicles, which stay as they are while one of them is worked on. */
 const others = inSession(() =>
@@ -23,24 +23,29 @@ const others = inSession(() =>
 
 /** Hours of the trip in which the site and a lead want the same inlet. */
 function siteHours(job: Design, c: Coupling): number {
+  if (c.carries === 'dc') return 0;
   const hours = leadHours(job, c);
   return tripDays(job.brief.trip).reduce((h, { mainsH }) => h + spanHours(hours) - spanHours(spansWithout(hours, mainsSpans(mainsH))), 0);
 }
 
 function leadFacts(job: Design, id: string, catalogue: Catalogue, session: Session): LeadFacts[] {
-  const leads = couplingsOf(job).filter(([, c]) => c.carries === 'mains' && (c.from === id || c.to === id));
+  const leads = leadsIn(job).filter(([, c]) => c.from === id || c.to === id);
   const restsH = leads.length ? (joinedTripOf(job, catalogue, session)?.restsH ?? {}) : {};
   return leads.map(([key, c]): LeadFacts => {
-    const giver = vehicleIn(job, c.from);
+    const [giver, taker] = [vehicleIn(job, c.from), vehicleIn(job, c.to)];
+    const dc = c.inlet === null ? null : (taker.inlets[c.inlet]?.dc ?? null);
     const load = c.outlet === null ? undefined : giver.loads[c.outlet];
     return {
       id: key,
       gives: c.from === id,
       other: vehicleName(job, c.from === id ? c.to : c.from),
       outlet: c.outlet,
+      inlet: c.inlet,
       saysW: load?.draw.by === 'plate' ? load.draw.value : 0,
-      inverterW: inverterOf(giver, catalogue)?.ports.mainsOut.ratedW ?? null,
-      takesW: c.inlet === null ? 0 : inletTakesW(vehicleIn(job, c.to), catalogue, c.inlet),
+      carries: c.carries === 'dc' ? 'dc' : 'mains',
+      limitW: dc ? dc.mostA * dc.nominalV : (inverterOf(giver, catalogue)?.ports.mainsOut.ratedW ?? null),
+      volts: dc ? { gives: giver.supply.houseV, takes: dc.nominalV } : null,
+      takesW: leadTakesW(taker, catalogue, c),
       siteH: siteHours(job, c),
       restsH: restsH[key] ?? 0,
     };

@@ -102,7 +102,7 @@ describe('the trip of all banks together', () => {
   });
 
   it('moves charge by a lead, with both losses, and every bank’s energy balances', () => {
-    const { result, energy, leadAcWh } = joinedTripOf(truck, catalogueOf(truck))!;
+    const { result, energy, leadWh } = joinedTripOf(truck, catalogueOf(truck))!;
     const took = result.banks['caravan']!.sourceAh[OWN]!.reduce((s, x) => s + x, 0);
     const gave = result.banks[OWN]!.givenAh!.reduce((s, x) => s + x, 0);
     expect(took).toBeGreaterThan(20);
@@ -113,7 +113,7 @@ describe('the trip of all banks together', () => {
     const own = assessIn(truck, OWN, catalogueOf(truck));
     expect(own.trip!.minSoc).toBeCloseTo(result.banks[OWN]!.minSoc, 1);
     const outlet = own.day.loads.find((l) => l.id === truck.couplings['lead']!.outlet)!;
-    expect((outlet.ownW * outlet.duty * 4 * truck.brief.trip.days) / leadAcWh['lead']!).toBeCloseTo(1, 6);
+    expect((outlet.ownW * outlet.duty * 4 * truck.brief.trip.days) / leadWh['lead']!).toBeCloseTo(1, 6);
   });
 
   it('rests a lead whose bank is at its floor, and says so', () => {
@@ -187,7 +187,7 @@ describe('what joins vehicles', () => {
     expect(refusal(truck, { do: 'couple', with: { from: OWN, to: OWN } })).toContain('to: own is the vehicle that it comes from');
     expect(refusal(truck, { do: 'couple', with: { from: 'boat', to: OWN } })).toBe('from: boat is none of the vehicles; own, caravan are accepted');
     expect(refusal(truck, { do: 'couple', with: { from: OWN, to: 'caravan', hours: [[1, 2]] } })).toContain('hours: a plug charges while the engine runs');
-    expect(refusal(truck, { do: 'couple', with: { from: OWN, to: 'caravan', carries: 'mains', inlet: 'porch' } })).toBe('inlet: porch is none of the inlets of caravan; inlet');
+    expect(refusal(truck, { do: 'couple', with: { from: OWN, to: 'caravan', carries: 'mains', inlet: 'porch' } })).toBe('inlet: porch is none of the inlets for 230 V of caravan; inlet');
     expect(refusal(truck, { do: 'couple', with: { from: OWN, to: 'caravan', carries: 'mains', hours: [[14, 10]] } })).toMatch(/^hours\.0: a span runs from an earlier/);
     expect(refusal(truck, { do: 'addVehicle', with: { id: 'caravan', vehicleKind: 'van' } })).toBe('id: caravan is taken; an id that nothing else has is accepted');
     expect(refusal(truck, { do: 'removeVehicle', with: { vehicle: OWN } })).toContain('vehicle: own is the one that the job began with');

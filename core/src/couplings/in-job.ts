@@ -1,10 +1,10 @@
 import type { Catalogue } from '../catalogue/index.js';
-import { couplingsOf, isJoined, type Design } from '../design/index.js';
+import { isJoined, type Design } from '../design/index.js';
 import { spanHours } from '../loads/index.js';
 import { inSession, memoizeFor, Session } from '../quantity/index.js';
 import { simulateJoined } from './trip.js';
 import { besideInBody } from './in-body.js';
-import { leadHours, reached } from './views.js';
+import { leadHours, leadsIn, reached } from './views.js';
 
 /** Trips of all banks together, which stay while gear is dragged or a length is typed. */
 const tripOf = inSession(() =>
@@ -38,7 +38,7 @@ export interface InJobSettings {
 export function inJob(job: Design, id: string, catalogue: Catalogue, { by, session = new Session() }: InJobSettings = {}): Design {
   if (!isJoined(job)) return job;
   const design = besideInBody(reached(job, id, catalogue, by), job, id, catalogue);
-  const leads = couplingsOf(job).filter(([, c]) => c.carries === 'mains' && c.from === id && c.outlet !== null && c.outlet in design.loads);
+  const leads = leadsIn(job).filter(([, c]) => c.from === id && c.outlet !== null && c.outlet in design.loads);
   if (!leads.length) return design;
   const trip = joinedTripOf(job, catalogue, session);
   const loads = Object.fromEntries(
@@ -46,7 +46,7 @@ export function inJob(job: Design, id: string, catalogue: Catalogue, { by, sessi
       const load = design.loads[c.outlet!]!;
       const asksWh = load.draw.by === 'plate' ? load.draw.value * spanHours(leadHours(job, c)) * job.brief.trip.days : 0;
       if (asksWh <= 0) return [c.outlet!, load];
-      const duty = Math.min(1, Math.max(LEAST_DUTY, (trip?.leadAcWh[key] ?? 0) / asksWh));
+      const duty = Math.min(1, Math.max(LEAST_DUTY, (trip?.leadWh[key] ?? 0) / asksWh));
       return [c.outlet!, { ...load, use: { by: 'duty' as const, duty } }];
     }),
   );

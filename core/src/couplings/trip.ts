@@ -1,11 +1,11 @@
 import { inverterEfficiency, CHEMISTRY, type Catalogue } from '../catalogue/index.js';
 import { couplingsOf, engineOf, vehicleIds, vehicleIn, type Coupling, type Design } from '../design/index.js';
-import { alternatorBudget, alternatorOf, bankOf, driveVolts, mainsChargersOf } from '../supply/index.js';
+import { alternatorBudget, alternatorOf, bankOf, driveVolts, leadChargersOf, mainsChargersOf, type Bank } from '../supply/index.js';
 import { inverterOf, plant } from '../plant/index.js';
 import { jobOfDesign } from '../trip-analysis/index.js';
 import { rigTripSchema, wholeRigTrip, type RigTrip, type WholeRigTrip } from '../rig-trip/index.js';
 import type { TripJob } from '../trip/index.js';
-import { leadHours, reached } from './views.js';
+import { isLead, leadHours, leadsIn, reached } from './views.js';
 
 /** Efficiency of a charger from the alternator to the bank, as the law of the trip plans it. */
 const CHARGER_EFFICIENCY = 0.88;
@@ -66,6 +66,11 @@ function sayPart(said: Said, { id, job, blocks }: Part, engine: string, outlets:
       said.inlets.push({ id: `${id} mains ${k}`, hours: kind.mainsHours, onDays });
       inputs.push({ inlet: `${id} mains ${k}`, maxA: kind.mainsA });
     }
+    for (const [n, lead] of (kind.leads ?? []).entries())
+      if (lead.amps > 0 && lead.hours.length) {
+        said.inlets.push({ id: `${id} lead ${n} ${k}`, hours: lead.hours, onDays });
+        inputs.push({ inlet: `${id} lead ${n} ${k}`, maxA: lead.amps });
+      }
     if (kind.alternatorA > 0 && kind.driveHours.length) inputs.push({ vehicle: `${engine} engine ${k}`, maxA: kind.alternatorA, efficiency: CHARGER_EFFICIENCY });
     // One output for sun and vehicle: the first in order, topped up by the other.
     const [first, ...rest] = inputs;
@@ -78,33 +83,45 @@ function sayPart(said: Said, { id, job, blocks }: Part, engine: string, outlets:
   });
 }
 
-/** A mains lead from bank to bank, through the inverter of one and the chargers at the inlet of the other. */
-function sayLead(said: Said, job: Design, catalogue: Catalogue, id: string, c: Coupling): void {
-  const [giver, taker] = [vehicleIn(job, c.from), vehicleIn(job, c.to)];
+/** What takes at the end of a lead: amps into its bank, the efficiency from the giving bank to the lead, and from the lead to the taking one. */
+interface Taking {
+  readonly outputA: number;
+  readonly giving: number;
+  readonly taking: number;
+}
+
+/** Over 230 V: through the inverter of one and the chargers at the inlet of the other. */
+function overMains(giver: Design, taker: Design, bank: Bank, catalogue: Catalogue, { inlet }: Coupling): Taking | null {
   const inverter = inverterOf(giver, catalogue)?.ports.mainsOut;
-  const bank = bankOf(taker, catalogue);
   const hung = new Set(
     plant(taker, catalogue)
-      .converters.filter((x) => x.inputs.some((i) => i.by === 'inlet' && i.ref.id === c.inlet))
+      .converters.filter((x) => x.inputs.some((i) => i.by === 'inlet' && i.ref.id === inlet))
       .map((x) => x.ref.id),
   );
   const chargers = mainsChargersOf(taker, catalogue).filter((m) => hung.has(m.unit));
   const [outputA, acW] = [chargers.reduce((s, m) => s + m.outputA, 0), chargers.reduce((s, m) => s + m.acW, 0)];
-  if (!inverter || !bank || outputA <= 0) return;
+  return inverter ? { outputA, giving: inverterEfficiency(acW / inverter.ratedW), taking: Math.min(1, (outputA * bank.absorptionV) / acW) } : null;
+}
+
+/** Over DC: the chargers at the inlet alone stand between the two banks. */
+function overDc(taker: Design, catalogue: Catalogue, { inlet }: Coupling): Taking {
+  const chargers = leadChargersOf(taker, catalogue).filter((c) => c.from.id === inlet);
+  const outputA = chargers.reduce((s, c) => s + c.port.outputA * c.share, 0);
+  const inA = chargers.reduce((s, c) => s + (c.port.outputA * c.share) / c.port.efficiency, 0);
+  return { outputA, giving: 1, taking: inA > 0 ? outputA / inA : 1 };
+}
+
+/** A lead from bank to bank, with the losses at both of its ends. */
+function sayLead(said: Said, job: Design, catalogue: Catalogue, id: string, c: Coupling): void {
+  const [giver, taker] = [vehicleIn(job, c.from), vehicleIn(job, c.to)];
+  const bank = bankOf(taker, catalogue);
+  const takes = bank && (c.carries === 'dc' ? overDc(taker, catalogue, c) : overMains(giver, taker, bank, catalogue, c));
+  if (!takes || takes.outputA <= 0) return;
   said.chargers.push({
     id,
     bank: c.to,
     rule: 'own limits',
-    inputs: [
-      {
-        bank: c.from,
-        maxA: outputA,
-        hours: leadHours(job, c),
-        floorSoc: c.floorSoc,
-        inverterEfficiency: inverterEfficiency(acW / inverter.ratedW),
-        chargerEfficiency: Math.min(1, (outputA * bank.absorptionV) / acW),
-      },
-    ],
+    inputs: [{ bank: c.from, maxA: takes.outputA, hours: leadHours(job, c), floorSoc: c.floorSoc, inverterEfficiency: takes.giving, chargerEfficiency: takes.taking }],
   });
 }
 
@@ -113,9 +130,9 @@ function sayLead(said: Said, job: Design, catalogue: Catalogue, id: string, c: C
  * that of the day, not of the hour: a bank that is too cold to charge at dawn is locked in its own trip alone.
  */
 export function joinedTrip(job: Design, catalogue: Catalogue): RigTrip | null {
-  const leads = couplingsOf(job).filter(([, c]) => c.carries === 'mains');
+  const leads = leadsIn(job);
   // Without the leads, which the law reckons itself.
-  const bare: Design = { ...job, couplings: Object.fromEntries(Object.entries(job.couplings).filter(([, c]) => c.carries !== 'mains')) };
+  const bare: Design = { ...job, couplings: Object.fromEntries(Object.entries(job.couplings).filter(([, c]) => !isLead(c))) };
   const parts = vehicleIds(job).flatMap((id): Part[] => {
     const design = reached(bare, id, catalogue);
     const trip = jobOfDesign(design, catalogue);
@@ -135,9 +152,9 @@ export function joinedTrip(job: Design, catalogue: Catalogue): RigTrip | null {
   return rigTripSchema.parse({ stepS: first.job.stepS, days: first.job.days, clearness: first.job.clearness, ...said });
 }
 
-/** A joined trip with the watt-hours that each lead carries at 230 V, reckoned at the taking bank’s charging volts. */
+/** A joined trip with the watt-hours that each lead carries, reckoned at the taking bank’s charging volts. */
 export interface JoinedResult extends WholeRigTrip {
-  readonly leadAcWh: Readonly<Record<string, number>>;
+  readonly leadWh: Readonly<Record<string, number>>;
 }
 
 /** What all banks of a job go through on its trip together; null while no bank is there. */
@@ -145,7 +162,7 @@ export function simulateJoined(job: Design, catalogue: Catalogue): JoinedResult 
   const rig = joinedTrip(job, catalogue);
   if (!rig) return null;
   const whole = wholeRigTrip(rig);
-  const leadAcWh = Object.fromEntries(
+  const leadWh = Object.fromEntries(
     couplingsOf(job).flatMap(([id]) => {
       const input = rig.chargers.find((c) => c.id === id)?.inputs[0];
       const bank = rig.banks.find((b) => b.id === job.couplings[id]!.to);
@@ -154,5 +171,5 @@ export function simulateJoined(job: Design, catalogue: Catalogue): JoinedResult 
       return [[id, (ah * CHEMISTRY[bank.chemistry].absorptionV * (bank.nominalV / 12)) / input.chargerEfficiency] as const];
     }),
   );
-  return { ...whole, leadAcWh };
+  return { ...whole, leadWh };
 }

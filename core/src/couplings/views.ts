@@ -1,5 +1,6 @@
 import type { Catalogue } from '../catalogue/index.js';
 import { bodyOf, couplingsOf, engineOf, enginesFor, isJoined, OWN, rigsIn, vehicleIds, vehicleIn, type Coupling, type Design } from '../design/index.js';
+import { dcInletTakesW, inletTakesW } from '../plant/index.js';
 import { dayLoad, spansTogether, type HourSpan } from '../loads/index.js';
 import { bankOf, vehicleChargeA } from '../supply/index.js';
 import { vehicleOf } from '../vehicle/index.js';
@@ -38,8 +39,21 @@ export function leadHours(job: Design, { from, outlet }: Coupling): readonly Hou
   return load ? dayLoad(outlet!, load, { nominalV: 12, drivingH: 0, mainsH: 0, inverterW: null, ambientC: 25 }).wantedSpans : [];
 }
 
+/** True of a coupling that is a lead from a bank, for 230 V or DC. */
+export const isLead = (c: Pick<Coupling, 'carries'>): boolean => c.carries !== 'charge';
+
+/** What charges at the end of a lead draws from it, W. */
+export function leadTakesW(taker: Design, catalogue: Catalogue, { carries, inlet }: Coupling): number {
+  if (inlet === null) return 0;
+  if (carries === 'mains') return inletTakesW(taker, catalogue, inlet);
+  return dcInletTakesW(taker, catalogue, inlet, bankOf(taker, catalogue)?.absorptionV ?? 0);
+}
+
+/** Leads of a job, with their ids. */
+export const leadsIn = (job: Design): readonly (readonly [id: string, lead: Coupling])[] => couplingsOf(job).filter(([, c]) => isLead(c));
+
 /** Leads of other vehicles into this one's inlets. */
-const leadsInto = (job: Design, id: string): readonly Coupling[] => couplingsOf(job).flatMap(([, c]) => (c.carries === 'mains' && c.to === id ? [c] : []));
+const leadsInto = (job: Design, id: string): readonly Coupling[] => leadsIn(job).flatMap(([, c]) => (c.to === id ? [c] : []));
 
 /**
  * One vehicle of a job as a design of its own, with what reaches it from the others save what its own leads give: the

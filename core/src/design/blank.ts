@@ -30,7 +30,7 @@ export function blankDesign(customer: string): Design {
       charger: { order: 1, name: '', part: 'dcdc-25-dual', bank: 'house', from: { in: 'vehicles', id: 'starting' }, inlet: null, half: false, trigger: 'ignition wire', inhibit: false },
     },
     links: {},
-    inlets: { inlet: { order: 1, name: '', hours: [] } },
+    inlets: { inlet: { order: 1, name: '', hours: [], dc: null } },
     distribution: { bus: { order: 1, name: '', kind: 'bars', part: null }, block: { order: 2, name: '', kind: 'fuse block', part: 'fb-6' } },
     switchgear: {
       switch: { order: 1, name: '', does: 'main switch', part: 'sw-300', pole: 'positive' },

@@ -75,9 +75,9 @@ export const couplingSchema = z.object({
   name: text(60),
   from: thingId,
   to: thingId,
-  /** Charge from the engine of one to the rig of the other, by a plug; or a mains lead from an inverter’s outlet to an inlet. */
-  carries: z.enum(['charge', 'mains']),
-  /** Of a mains lead: the load that is its outlet in the giving vehicle, whose hours and watts are the lead’s, and the inlet that it goes into. */
+  /** Charge from the engine of one to the rig of the other, by a plug; a mains lead from an inverter’s outlet to an inlet; or a DC lead from the bank of one to the inlet of a charger of the other. */
+  carries: z.enum(['charge', 'mains', 'dc']),
+  /** Of a lead: the load that is its outlet in the giving vehicle, whose hours and watts are the lead’s, and the inlet that it goes into. */
   outlet: thingId.nullable(),
   inlet: thingId.nullable(),
   /** Charge of the giving bank below which the lead rests, 0–1. */

@@ -1,7 +1,7 @@
 import { OWN } from './in-job.js';
 
 /** What a rig is made of: every thing belongs to one of these. */
-export type Collection = 'vehicles' | 'banks' | 'arrays' | 'converters' | 'links' | 'distribution' | 'switchgear' | 'monitors' | 'outlets' | 'loads' | 'groups' | 'traces' | 'existing';
+export type Collection = 'vehicles' | 'banks' | 'arrays' | 'converters' | 'links' | 'distribution' | 'switchgear' | 'monitors' | 'outlets' | 'inlets' | 'loads' | 'groups' | 'traces' | 'existing';
 
 /** One thing of the rig. */
 export interface Ref {

@@ -37,8 +37,8 @@ export const converterSchema = z.object({
   part: partId,
   /** The bank that it charges or draws on. */
   bank: thingId.nullable(),
-  /** What feeds its DC input: a vehicle’s starting side, a bank, another converter; null: nothing. */
-  from: refIn(['vehicles', 'banks', 'converters']).nullable(),
+  /** What feeds its DC input: a vehicle’s starting side, an inlet of a DC lead, a bank, another converter; null: nothing. */
+  from: refIn(['vehicles', 'banks', 'converters', 'inlets']).nullable(),
   /** The mains inlet that its lead hangs on; null: none. */
   inlet: thingId.nullable(),
   /** Set to half its output. */
@@ -56,6 +56,11 @@ export const inletSchema = z.object({
   ...thing,
   /** Hours of every day in which something feeds it beside the nights on site: a generator, another vehicle. */
   hours: z.array(spanSchema).max(6).default([]),
+  /** Of a lead from another bank: its nominal volts, the most that its plugs bear, A, and how long the loose cable between them is, m; null: it is one for 230 V. */
+  dc: z
+    .object({ nominalV: z.union([z.literal(12), z.literal(24)]), mostA: z.number().min(1).max(300), leadM: z.number().min(0).max(50) })
+    .nullable()
+    .default(null),
 });
 
 export const distributionSchema = z.object({ ...thing, kind: z.enum(['bars', 'fuse block']), part: partId });

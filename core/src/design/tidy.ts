@@ -25,7 +25,8 @@ export function tidy(job: Design): void {
   }
   const there = (id: string): boolean => id === OWN || id in job.vehicles;
   const outletGone = ({ from, outlet }: Coupling): boolean => outlet !== null && !(outlet in (from === OWN ? job : job.vehicles[from]!).loads);
-  for (const [id, c] of Object.entries(job.couplings)) if (!there(c.from) || !there(c.to) || outletGone(c)) delete job.couplings[id];
+  const inletGone = ({ to, inlet }: Coupling): boolean => inlet !== null && !(inlet in (to === OWN ? job : job.vehicles[to]!).inlets);
+  for (const [id, c] of Object.entries(job.couplings)) if (!there(c.from) || !there(c.to) || outletGone(c) || inletGone(c)) delete job.couplings[id];
 }
 
 /** Outputs switch what is there, meters measure it, senders report to units that are. */

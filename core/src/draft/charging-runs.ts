@@ -1,9 +1,9 @@
 import type { Gear } from '../places/index.js';
-import type { RunSpec, RunAmps } from '../routes/index.js';
+import type { FuseEnd, RunSpec, RunAmps } from '../routes/index.js';
 import { chargerInputW, type DcIn } from '../catalogue/index.js';
 import { figure, sentence } from '../quantity/index.js';
 import { BARS, OWN_VEHICLE, standsIn, withPort, type LinkThing, type Ported } from '../plant/index.js';
-import { alternatorBudget, dcdcsOf, driveVolts, mainsChargersOf } from '../supply/index.js';
+import { alternatorBudget, dcdcsOf, driveVolts, leadChargersOf, mainsChargersOf } from '../supply/index.js';
 import { steadyA, lastingLoadsA, usualLoadsA } from './amps.js';
 import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
 import { controllerOutA, portableOutA } from './controller.js';
@@ -15,55 +15,102 @@ const FEED_LOSS = 0.05;
 /** A charger's input stays so far above its cut-out, V. */
 const ABOVE_CUT_OUT_V = 0.5;
 
-/** What a charger's feed carries: what lasts at the alternator's warm idle, what is usual, and what passes just above its cut-out. */
-function feedAmps(c: DraftContext, part: DcIn, share: number): RunAmps & { readonly passingA: number; readonly leastEndV: number; readonly sourceV: number } {
-  const inputW = chargerInputW(part, c.bank!.absorptionV) * share;
-  const { vehicleV } = c.design.brief;
+/** What feeds a charger: where its feed starts, the volts there at their lowest and in name, and who can feed a fault on it. */
+interface FeedStart {
+  readonly gear: Gear;
+  readonly name: string;
+  readonly sourceV: number;
+  readonly sourceWhy: string;
+  readonly nominalV: number;
+  readonly source: FuseEnd['source'];
+  readonly limitingParts: RunSpec['limitingParts'];
+  readonly reason: string;
+}
+
+/** Of a lead from another bank: that may be nearly empty, and its own cable has lost some on the way. */
+const LEAD_LOW_V = 12;
+
+function startOf(c: DraftContext, { inputs }: Ported<'dcIn'>): FeedStart | null {
+  const lead = c.plant.dcInlets.find((l) => inputs.some((i) => i.by === 'lead' && i.ref.id === l.ref.id));
+  const gear = c.gear.get(lead ? lead.ref.id : OWN_VEHICLE.id);
+  if (!gear || !(lead || inputs.some((i) => i.by === 'vehicle'))) return null;
+  if (lead) {
+    const sourceV = (LEAD_LOW_V * lead.nominalV) / 12;
+    return {
+      gear,
+      name: sentence(gear.name),
+      sourceV,
+      sourceWhy: `the ${figure(sourceV, 1)} V that the lead still brings`,
+      nominalV: lead.nominalV,
+      source: 'lead',
+      limitingParts: [{ what: `${lead.mostA} A plug`, ratingA: lead.mostA, kind: 'plug' }],
+      reason: 'takes on what the lead brings from the other battery; fused where the lead comes in, since that battery can feed a fault on it',
+    };
+  }
   const sourceV = driveVolts(c.design).warmIdleV;
-  const atV = sourceV - FEED_LOSS * vehicleV;
+  return {
+    gear,
+    name: 'Starting battery',
+    sourceV,
+    sourceWhy: `the alternator’s ${figure(sourceV, 1)} V warm at idle`,
+    nominalV: c.design.brief.vehicleV,
+    source: 'starting battery',
+    limitingParts: [],
+    reason: 'brings the alternator’s current to the charger; fused at the battery, which alone can feed a fault on it: the charger passes nothing back',
+  };
+}
+
+/** What a charger's feed carries: what lasts at the lowest volts of what feeds it, what is usual, and what passes just above its cut-out. */
+function feedAmps(
+  c: DraftContext,
+  part: DcIn,
+  share: number,
+  { sourceV, sourceWhy, nominalV }: FeedStart,
+): RunAmps & { readonly passingA: number; readonly leastEndV: number; readonly sourceV: number } {
+  const inputW = chargerInputW(part, c.bank!.absorptionV) * share;
+  const atV = sourceV - FEED_LOSS * nominalV;
   const set = `${figure(inputW, 0)} W in for ${figure(part.outputA * share, 0)} A out${share < 1 ? ', set to half power' : ''}`;
   const turnedUp = share < 1 ? `; turned up it takes ${figure(inputW / share / atV, 0)} A and wants a feed and fuse for that` : '';
   return {
     lastingA: inputW / atV,
-    lastingWhy: `${set}, at the alternator’s ${figure(sourceV, 1)} V warm at idle less ${100 * FEED_LOSS} %${turnedUp}`,
-    usualA: inputW / vehicleV,
-    usualWhy: `${set}, at ${vehicleV} V`,
+    lastingWhy: `${set}, at ${sourceWhy} less ${100 * FEED_LOSS} %${turnedUp}`,
+    usualA: inputW / nominalV,
+    usualWhy: `${set}, at ${nominalV} V`,
     passingA: inputW / part.cutOutV,
     leastEndV: part.cutOutV + ABOVE_CUT_OUT_V,
     sourceV,
   };
 }
 
-/** Feed from the starting side into a DC-DC charger and on to the bus bars, for the output that it is set to. */
+/** Feed into a DC-DC charger, from the starting side or from another bank's lead, and on to the bus bars, for the output that it is set to. */
 function dcdcRuns(c: DraftContext, next: () => number, thing: Ported<'dcIn'>): RunSpec[] {
   const {
     ref,
     ports: { dcIn: part },
     share,
-    inputs,
     inside,
   } = thing;
-  const [starting, charger, bus] = [c.gear.get(OWN_VEHICLE.id), c.gear.get(standsIn(thing).id), c.gear.get(BARS.id)];
-  if (!starting || !charger || !c.bank || !bus || !inputs.some((i) => i.by === 'vehicle')) return [];
+  const [start, charger, bus] = [startOf(c, thing), c.gear.get(standsIn(thing).id), c.gear.get(BARS.id)];
+  if (!start || !charger || !c.bank || !bus) return [];
   return [
     makeRun(c, next(), {
       id: `start-${ref.id}`,
       role: 'charger feed',
       serves: ref,
-      name: `Starting battery → ${charger.name}`,
+      name: `${start.name} → ${charger.name}`,
       group: 'charging',
-      from: endOf(starting),
+      from: endOf(start.gear),
       to: endOf(charger, 'in'),
-      ...feedAmps(c, part, share),
-      nominalV: c.design.brief.vehicleV,
+      ...feedAmps(c, part, share, start),
+      nominalV: start.nominalV,
       limit: supplyLimit(c.design, 'dcdcInput', 'input of a DC-DC charger'),
       fuseKinds: BOLTED,
-      ends: [{ at: 'from', source: 'starting battery' }],
-      limitingParts: part.maxFuseA ? [{ what: 'charger’s largest fuse', ratingA: part.maxFuseA }] : [],
+      ends: [{ at: 'from', source: start.source }],
+      limitingParts: [...(part.maxFuseA ? [{ what: 'charger’s largest fuse', ratingA: part.maxFuseA }] : []), ...start.limitingParts],
       makerFuseA: part.maxFuseA,
       minAreaMm2: c.design.settings.custom.feedMm2,
       terminal: TERMINAL.m8,
-      reason: 'brings the alternator’s current to the charger; fused at the battery, which alone can feed a fault on it: the charger passes nothing back',
+      reason: start.reason,
     }),
     ...(inside ? [] : [outputRun(c, next, charger, part.outputA * share, `${sentence(charger.name)} → ${bus.name}`, 'charger')]),
   ];
@@ -122,9 +169,11 @@ export function allChargeA(c: DraftContext): number {
     bank,
   );
   // A charger with three inputs gives what the vehicle gives, or what the mains give.
-  const ofVehicle = new Set(dcdcs.map((d) => d.id));
+  const onLeads = leadChargersOf(design, catalogue).filter((d) => passes(d.id));
+  const ofVehicle = new Set([...dcdcs, ...onLeads].map((d) => d.id));
   const mains = mainsChargersOf(design, catalogue).filter((m) => passes(m.unit) && !ofVehicle.has(m.unit));
-  return Math.max(vehicle, portable) + sun + sum(mains, (m) => m.outputA);
+  const leads = sum(onLeads, (d) => d.port.outputA * d.share);
+  return Math.max(vehicle, portable) + leads + sun + sum(mains, (m) => m.outputA);
 }
 
 /** `mark` tells the runs of further links from those of the first. */

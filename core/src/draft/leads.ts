@@ -31,7 +31,8 @@ function triggers(c: DraftContext): Given[] {
     const { ref } = thing;
     const charger = c.gear.get(standsIn(thing).id);
     const trigger = c.design.converters[ref.id]?.trigger;
-    if (!charger || trigger === undefined || trigger === 'volts') return [];
+    // On a lead its trigger is joined to its own input.
+    if (!charger || trigger === undefined || trigger === 'volts' || thing.inputs.some((i) => i.by === 'lead')) return [];
     const live = trigger === 'always-live wire';
     return [
       {

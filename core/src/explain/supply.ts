@@ -2,7 +2,7 @@ import { CHEMISTRY } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { amps, figure } from '../quantity/index.js';
-import { ALTERNATOR, FULL_SOC, type Bank, type SolarArray, type SupplyFigures } from '../supply/index.js';
+import { ALTERNATOR, CHARGED_WHILE, FULL_SOC, type Bank, type SolarArray, type SupplyFigures } from '../supply/index.js';
 import { climateOf } from '../travel/index.js';
 import type { TripResult } from '../trip/index.js';
 import type { Origin, Why, WhyInput } from './why.js';
@@ -78,7 +78,7 @@ function whyAlternator({ design, supply }: SupplyFacts): Why {
 function whyFull({ supply }: SupplyFacts, bank: Bank): Why[] {
   const f = CHEMISTRY[bank.part.chemistry];
   return supply.charging.map((c) => ({
-    figure: `to full ${c.from === 'mains' ? 'on mains' : 'driving'}`,
+    figure: `to full ${CHARGED_WHILE[c.from]}`,
     value: `${figure(c.hours, 1)} h`,
     formula: `minute by minute from the bottom of the usable share to ${figure(100 * FULL_SOC, 0)} %: the least of the charger, the bank’s limit and its taper, times the charge efficiency; loads off`,
     inputs: [

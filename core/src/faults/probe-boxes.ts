@@ -1,88 +1,50 @@
 import type { CircuitPlan, SettledState } from '../circuit/index.js';
-import { fromInlet, withPort } from '../plant/index.js';
+import { fromInlet, withPort, type Ported } from '../plant/index.js';
 import { at, AT_HAND_MIN, AT_THE_ROOF_MIN, CLAMP, CLAMP_MIN, giver, OPEN_SHARE, type Probe, SUN_SHARE, VOLT } from './probe.js';
 
-/** Chargers from the vehicle: in and out, trigger, and what they hold at the end. */
-function onChargers(plan: CircuitPlan): Probe[] {
-  return withPort(plan.plant, 'dcIn').flatMap(({ ref, inputs, part }): Probe[] => {
-    const { id } = ref;
-    const feed = plan.runs.find((r) => r.spec.role === 'charger feed' && r.spec.serves.id === id);
-    const out = plan.runs.find((r) => r.spec.role === 'charger output' && r.spec.serves.id === id);
-    const name = out?.spec.from.name ?? part.name;
-    const wired = inputs.some((i) => i.by === 'vehicle') && plan.design.converters[id]?.trigger === 'ignition wire';
-    const posts = (s: SettledState): number => s.batteries.find((b) => b.id === 'starting')?.volt ?? 0;
-    const trigger = (situation: 'engine' | 'rest', sound: number): Probe => ({
-      id: `${situation}.trigger:${id}`,
-      what: `volts on the trigger wire at the ${name}`,
-      meter: VOLT,
-      unit: 'V',
-      situation,
-      minutes: AT_HAND_MIN,
-      about: id,
-      apart: true,
-      modelShare: 0.02,
-      read: (s, fault) => posts(s) * (fault.shows?.triggerShare?.[id] ?? sound),
-    });
-    return [
-      ...(feed
-        ? [
-            {
-              id: `engine.in-volts:${id}`,
-              what: `volts at the input of the ${name}`,
-              meter: VOLT,
-              unit: 'V' as const,
-              situation: 'engine' as const,
-              minutes: AT_HAND_MIN,
-              about: id,
-              read: (s: SettledState) => at(s, feed.spec.id).toV,
-            },
-            {
-              id: `engine.in-amps:${id}`,
-              what: `amps into the ${name}`,
-              meter: CLAMP,
-              unit: 'A' as const,
-              situation: 'engine' as const,
-              minutes: CLAMP_MIN,
-              about: id,
-              read: (s: SettledState) => at(s, feed.spec.id).amp,
-            },
-          ]
-        : []),
-      ...(out && feed
-        ? [
-            {
-              id: `engine.out-amps:${id}`,
-              tells: 'what comes in' as const,
-              what: `amps out of the ${name}`,
-              meter: CLAMP,
-              unit: 'A' as const,
-              situation: 'engine' as const,
-              minutes: CLAMP_MIN,
-              about: id,
-              read: (s: SettledState) => at(s, out.spec.id).amp,
-            },
-          ]
-        : []),
-      ...(feed
-        ? [
-            {
-              id: `full.volts:${id}`,
-              tells: 'what it holds' as const,
-              what: `volts at the output of the ${name}`,
-              meter: VOLT,
-              unit: 'V' as const,
-              situation: 'full' as const,
-              minutes: AT_HAND_MIN,
-              about: id,
-              modelShare: 0.005,
-              read: (s: SettledState) => giver(s, id).volt,
-            },
-          ]
-        : []),
-      ...(wired ? [trigger('engine', 1), trigger('rest', 0)] : []),
-    ];
+type Charger = Ported<'dcIn'>;
+
+/** Volts on the wire that switches a charger on, where the engine does: live with it, dead without. */
+function onTrigger(plan: CircuitPlan, { ref: { id }, inputs }: Charger, name: string): Probe[] {
+  if (!inputs.some((i) => i.by === 'vehicle') || plan.design.converters[id]?.trigger !== 'ignition wire') return [];
+  const posts = (s: SettledState): number => s.batteries.find((b) => b.id === 'starting')?.volt ?? 0;
+  const trigger = (situation: 'engine' | 'rest', sound: number): Probe => ({
+    id: `${situation}.trigger:${id}`,
+    what: `volts on the trigger wire at the ${name}`,
+    meter: VOLT,
+    unit: 'V',
+    situation,
+    minutes: AT_HAND_MIN,
+    about: id,
+    apart: true,
+    modelShare: 0.02,
+    read: (s, fault) => posts(s) * (fault.shows?.triggerShare?.[id] ?? sound),
   });
+  return [trigger('engine', 1), trigger('rest', 0)];
 }
+
+/** What comes in and goes out of a charger while what feeds it gives, and what it holds at the end. */
+function onFeed(plan: CircuitPlan, { ref: { id }, inputs }: Charger, name: string): Probe[] {
+  const feed = plan.runs.find((r) => r.spec.role === 'charger feed' && r.spec.serves.id === id);
+  const out = plan.runs.find((r) => r.spec.role === 'charger output' && r.spec.serves.id === id);
+  if (!feed) return [];
+  const situation = inputs.some((i) => i.by === 'lead') ? 'mains' : 'engine';
+  const volts = { meter: VOLT, unit: 'V', minutes: AT_HAND_MIN, about: id } as const;
+  const current = { meter: CLAMP, unit: 'A', minutes: CLAMP_MIN, about: id, situation } as const;
+  return [
+    { ...volts, id: `${situation}.in-volts:${id}`, what: `volts at the input of the ${name}`, situation, read: (s) => at(s, feed.spec.id).toV },
+    { ...current, id: `${situation}.in-amps:${id}`, what: `amps into the ${name}`, read: (s) => at(s, feed.spec.id).amp },
+    ...(out ? [{ ...current, id: `${situation}.out-amps:${id}`, tells: 'what comes in' as const, what: `amps out of the ${name}`, read: (s: SettledState) => at(s, out.spec.id).amp }] : []),
+    { ...volts, id: `full.volts:${id}`, tells: 'what it holds', what: `volts at the output of the ${name}`, situation: 'full', modelShare: 0.005, read: (s) => giver(s, id).volt },
+  ];
+}
+
+/** Chargers with a DC input: in and out, trigger, and what they hold at the end. */
+const onChargers = (plan: CircuitPlan): Probe[] =>
+  withPort(plan.plant, 'dcIn').flatMap((c): Probe[] => {
+    const name = plan.runs.find((r) => r.spec.role === 'charger output' && r.spec.serves.id === c.ref.id)?.spec.from.name ?? c.part.name;
+    return [...onFeed(plan, c, name), ...onTrigger(plan, c, name)];
+  });
 
 /** Panels at their plug with nothing joined, and what their regulator gives. */
 function onSun(plan: CircuitPlan): Probe[] {

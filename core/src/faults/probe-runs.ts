@@ -53,7 +53,13 @@ function onOutputs(plan: CircuitPlan): Probe[] {
     .filter((r) => r.spec.role === 'charger output')
     .flatMap(({ spec }): Probe[] => {
       const box = converters.find((c) => c.ref.id === spec.serves.id);
-      const by = box?.inputs.some((i) => i.by === 'vehicle') ? 'engine' : box?.inputs.some((i) => i.by === 'array') ? 'sun' : box?.inputs.some((i) => i.by === 'inlet') ? 'mains' : null;
+      const by = box?.inputs.some((i) => i.by === 'vehicle')
+        ? 'engine'
+        : box?.inputs.some((i) => i.by === 'array')
+          ? 'sun'
+          : box?.inputs.some((i) => i.by === 'inlet' || i.by === 'lead')
+            ? 'mains'
+            : null;
       return by
         ? [
             {

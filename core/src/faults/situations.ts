@@ -1,5 +1,5 @@
 import { PARKED, settle, type CircuitPlan, type CircuitState, type SettledState } from '../circuit/index.js';
-import { fromInlet, withPort } from '../plant/index.js';
+import { fromPlug, withPort } from '../plant/index.js';
 
 /** How things stand while it is measured. */
 export const SITUATIONS = {
@@ -7,14 +7,14 @@ export const SITUATIONS = {
   rest: { words: 'engine off, all off, rested', state: { ...PARKED, loads: 'off' }, minutes: 0 },
   engine: { words: 'engine at 2000 rpm, loads off, bank well below full', state: { ...PARKED, engine: 'cruise', loads: 'off' }, minutes: 1 },
   sun: { words: 'full sun, engine off, loads off, bank well below full', state: { ...PARKED, loads: 'off', sun: 'full' }, minutes: 1 },
-  mains: { words: 'on mains, loads off, bank well below full', state: { ...PARKED, loads: 'off', mains: true }, minutes: 2 },
+  mains: { words: 'plugged in to what charges it, loads off, bank well below full', state: { ...PARKED, loads: 'off', mains: true }, minutes: 2 },
   full: {
-    words: 'bank nearly full, engine at 2000 rpm and mains where there is an inlet, loads off',
+    words: 'bank nearly full, engine at 2000 rpm and plugged in where there is an inlet, loads off',
     state: { ...PARKED, engine: 'cruise', mains: true, charging: 'absorption', loads: 'off' },
     minutes: 5,
   },
   kept: {
-    words: 'bank nearly full, in the sun or on mains, engine off, loads off',
+    words: 'bank nearly full, in the sun or plugged in, engine off, loads off',
     state: { ...PARKED, sun: 'full', mains: true, charging: 'absorption', loads: 'off' },
     minutes: 5,
   },
@@ -25,7 +25,7 @@ export type Situation = keyof typeof SITUATIONS;
 export function situationsOf(plan: CircuitPlan): readonly Situation[] {
   const engine = plan.runs.some((r) => r.spec.from.ref.in === 'vehicles');
   const sun = plan.plant.arrays.some((a) => a.into?.in === 'converters');
-  const mains = fromInlet(plan.plant).length > 0;
+  const mains = fromPlug(plan.plant).length > 0;
   const there: Readonly<Record<Situation, boolean>> = { loads: true, rest: true, engine, sun, mains, full: engine || mains, kept: withPort(plan.plant, 'startOut').length > 0 && (sun || mains) };
   return (Object.keys(SITUATIONS) as Situation[]).filter((s) => there[s]);
 }

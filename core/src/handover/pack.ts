@@ -1,3 +1,4 @@
+import { CHARGED_WHILE } from '../supply/index.js';
 import type { Assessment } from '../assess/index.js';
 import { type CareTask, careTasks, dayOfTurn, storageOf } from '../care/index.js';
 import { catalogueOf } from '../catalogue/index.js';
@@ -178,7 +179,7 @@ export function handOverPack(design: Design, a: Assessment, vehicleName: string,
       ...(supply.sunDaysToFull !== null && Number.isFinite(supply.sunDaysToFull)
         ? [['To full on the sun alone, clear parked days', `${figure(supply.sunDaysToFull, 1)} days`] as [string, string]]
         : []),
-      ...supply.charging.map((c): [string, string] => [`To full while ${c.from === 'mains' ? 'on mains' : 'driving'}`, `${figure(c.hours, 1)} h at ${c.chargerA} A`]),
+      ...supply.charging.map((c): [string, string] => [`To full while ${CHARGED_WHILE[c.from]}`, `${figure(c.hours, 1)} h at ${c.chargerA} A`]),
     ],
     tables: [loads(a), circuits(a), fuses(a), settings(a), watching(a), ...mainsTable(design, mains), readings(a, left), care(design, a)],
     openFindings: a.open.map((f) => `${f.severity === 'stop' ? 'Stop' : 'Look'}: ${inWords(f).say} ${inWords(f).fix}`),

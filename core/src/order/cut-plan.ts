@@ -1,6 +1,6 @@
 import { cuttingPlan } from '../cutting/index.js';
 import { PLANNING_PRICES } from './prices.js';
-import type { Cut } from './list.js';
+import type { Cut } from './cut.js';
 
 /** A length that a shop sells, and its price over that of so many single metres: defaults until a price list is there. */
 interface Sold {

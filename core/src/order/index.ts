@@ -1,3 +1,4 @@
+export * from './cut.js';
 export * from './line.js';
 export * from './list.js';
 export * from './prices.js';

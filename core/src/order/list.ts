@@ -9,24 +9,13 @@ import type { Fitted, LayoutFigures, RunSpec, SizedRun } from '../routes/index.j
 import { devicesOf, type SolarArray } from '../supply/index.js';
 import { addAir } from './air.js';
 import { addBoxes } from './boxes.js';
+import type { Cut } from './cut.js';
+import { addLeads, leadCuts } from './leads.js';
 import type { OrderLine } from './line.js';
 import { addShared } from './shared.js';
 import { addWays } from './ways.js';
 import { CUTTING, PLANNING_PRICES as PRICE } from './prices.js';
 import { plant } from '../plant/index.js';
-
-/** One piece of cable to cut. */
-export interface Cut {
-  /** Number of its run; null: the bond of the house negative, which is none. */
-  readonly run: number | null;
-  readonly name: string;
-  readonly size: string;
-  readonly lead: 'feed' | 'return';
-  readonly colour: 'red' | 'black';
-  readonly lengthM: number;
-  readonly lugs: string;
-  readonly label: string;
-}
 
 /** A device that waits: not ordered now. */
 export interface LaterPart {
@@ -221,6 +210,7 @@ export function orderOf(design: Design, catalogue: Catalogue, runs: readonly Siz
   addShared((line, use) => basket.add(line, use), design);
   for (const array of arrays) addPanelFuses(basket, array);
   if (bond) addBond(basket, bond);
+  addLeads((line, use) => basket.add(line, use), design, fitted);
   addWays((line, use) => basket.add(line, use), design, layout);
   addAir((line, use) => basket.add(line, use), layout);
   addBoxes((line, use) => basket.add(line, use), layout, enclosures);
@@ -228,7 +218,7 @@ export function orderOf(design: Design, catalogue: Catalogue, runs: readonly Siz
   return {
     lines,
     later: laterOf(design, catalogue),
-    cuts: [...fitted.flatMap(cutsOf), ...(bond ? [bondCut(bond)] : [])],
+    cuts: [...fitted.flatMap((run) => [...cutsOf(run), ...leadCuts(design, run)]), ...(bond ? [bondCut(bond)] : [])],
     total: lines.reduce((sum, l) => sum + l.quantity * l.priceEach, 0),
     kg: lines.reduce((sum, l) => sum + l.kg, 0),
   };

@@ -128,6 +128,7 @@ function plantGear(design: Design, catalogue: Catalogue): Wanted[] {
     ...blocks.map(boardOf),
     ...watching(p.monitors, 'block'),
     ...p.arrays.filter((a) => !a.portable).flatMap((a, i) => panels(a, i)),
+    ...p.dcInlets.map((l, i) => make(l.ref, 'control', l.name || `${NTH[i] ?? `${i + 1}th `}inlet of the lead`, LOAD_BODY.sockets)),
     ...p.arrays.filter((a) => a.portable).map((a, i) => make(a.ref, 'control', `${NTH[i] ?? `${i + 1}th `}portable panel’s socket`, LOAD_BODY.sockets)),
     ...converters('controller'),
     ...converters('mains'),

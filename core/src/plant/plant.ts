@@ -1,6 +1,6 @@
-import { converterIn, convertsOf, halfOf, monitorIn, portsOf, sunOnly, type Catalogue, type ConverterPart, type PartOf, type Port, type Ports, type SunIn } from '../catalogue/index.js';
+import { chargerInputW, converterIn, convertsOf, halfOf, monitorIn, portsOf, sunOnly, type Catalogue, type ConverterPart, type PartOf, type Port, type Ports, type SunIn } from '../catalogue/index.js';
 import { refTo, type Design, type Ref, type RIG, type RigConverter } from '../design/index.js';
-import type { ArrayThing, BankThing, ConverterThing, DistributionThing, LinkThing, MonitorThing, Supplied, SwitchThing, Thing, VehicleThing } from './thing.js';
+import type { ArrayThing, BankThing, ConverterThing, DcInletThing, DistributionThing, LinkThing, MonitorThing, Supplied, SwitchThing, Thing, VehicleThing } from './thing.js';
 
 /** What a design means: typed things with references, any number of each. */
 export interface Plant {
@@ -9,7 +9,10 @@ export interface Plant {
   readonly converters: readonly ConverterThing[];
   readonly links: readonly LinkThing[];
   readonly arrays: readonly ArrayThing[];
+  /** Inlets for 230 V that something hangs on. */
   readonly inlets: readonly Ref[];
+  /** Inlets of leads from other banks that something hangs on. */
+  readonly dcInlets: readonly DcInletThing[];
   readonly distribution: readonly DistributionThing[];
   readonly switchgear: readonly SwitchThing[];
   readonly monitors: readonly MonitorThing[];
@@ -55,9 +58,10 @@ function arraysOf({ arrays }: Rig, catalogue: Catalogue): ArrayThing[] {
 }
 
 /** What stands at a converter's inputs: only where its part has an input of that sort. */
-function inputsOf(id: string, { from, inlet }: RigConverter, ports: Ports, arrays: readonly ArrayThing[]): Supplied[] {
+function inputsOf(id: string, { from, inlet }: RigConverter, ports: Ports, arrays: readonly ArrayThing[], leads: readonly DcInletThing[]): Supplied[] {
   return [
     ...(ports.dcIn && from?.in === 'vehicles' ? [{ by: 'vehicle' as const, ref: refTo('vehicles', from.id) }] : []),
+    ...(ports.dcIn && from?.in === 'inlets' ? leads.filter((l) => l.ref.id === from.id).map((l): Supplied => ({ by: 'lead', ref: l.ref })) : []),
     ...(ports.sunIn ? arrays.filter((a) => a.into?.in === 'converters' && a.into.id === id).map((a): Supplied => ({ by: 'array', ref: a.ref })) : []),
     ...(ports.mainsIn && inlet ? [{ by: 'inlet' as const, ref: refTo('outlets', inlet) }] : []),
   ];
@@ -67,12 +71,15 @@ function inputsOf(id: string, { from, inlet }: RigConverter, ports: Ports, array
 const isInside = (of: { readonly inside?: string | undefined }, batteries: Readonly<Record<string, { readonly part: string | null }>> | undefined): boolean =>
   of.inside !== undefined && Object.values(batteries ?? {}).some((b) => b.part === of.inside);
 
-function convertersOf({ converters, banks }: Rig, catalogue: Catalogue, arrays: readonly ArrayThing[]): ConverterThing[] {
+/** Inlets of leads from other banks. */
+const dcInletsOf = ({ inlets }: Rig): DcInletThing[] => inOrder(inlets).flatMap(([id, { name, dc }]): DcInletThing[] => (dc ? [{ ref: refTo('inlets', id), name, ...dc }] : []));
+
+function convertersOf({ converters, banks }: Rig, catalogue: Catalogue, arrays: readonly ArrayThing[], leads: readonly DcInletThing[]): ConverterThing[] {
   return inOrder(converters).flatMap(([id, c]) => {
     const of = converterIn(catalogue, c.part);
     if (!of) return [];
     const ports = portsOf(of);
-    const inputs = inputsOf(id, c, ports, arrays);
+    const inputs = inputsOf(id, c, ports, arrays, leads);
     // A controller that no panel feeds does nothing; a rule finds it in the document.
     if (sunOnly(ports) && !inputs.length) return [];
     const bank = c.bank === null ? null : refTo('banks', c.bank);
@@ -172,7 +179,7 @@ class LazyPlant implements Plant {
   }
 
   get converters(): readonly ConverterThing[] {
-    return this.once('converters', () => convertersOf(this.rig, this.catalogue, this.arrays));
+    return this.once('converters', () => convertersOf(this.rig, this.catalogue, this.arrays, dcInletsOf(this.rig)));
   }
 
   get links(): readonly LinkThing[] {
@@ -181,6 +188,11 @@ class LazyPlant implements Plant {
 
   get inlets(): readonly Ref[] {
     return [...new Set(this.converters.flatMap((c) => c.inputs.filter((i) => i.by === 'inlet').map((i) => i.ref.id)))].map((id) => refTo('outlets', id));
+  }
+
+  get dcInlets(): readonly DcInletThing[] {
+    const used = new Set(this.converters.flatMap((c) => c.inputs.filter((i) => i.by === 'lead').map((i) => i.ref.id)));
+    return dcInletsOf(this.rig).filter((i) => used.has(i.ref.id));
   }
 
   get distribution(): readonly DistributionThing[] {
@@ -203,7 +215,7 @@ export const plant = (rig: Rig, catalogue: Catalogue): Plant => new LazyPlant(ri
 export function partsOf(p: Plant): readonly Thing[] {
   // What is built into another part comes with it.
   const boxes = p.converters.filter((c) => !c.inside);
-  const fromVehicles = boxes.filter((c) => c.inputs.some((i) => i.by === 'vehicle'));
+  const fromVehicles = boxes.filter((c) => c.inputs.some((i) => i.by === 'vehicle' || i.by === 'lead'));
   const others = boxes.filter((c) => !fromVehicles.includes(c));
   const things: readonly Thing<Thing['part'] | null>[] = [
     ...p.banks.flatMap((b) => b.batteries),
@@ -220,6 +232,15 @@ export function partsOf(p: Plant): readonly Thing[] {
 
 /** Converters that charge a bank from the mains inlet. */
 export const fromInlet = (p: Plant): readonly ConverterThing[] => p.converters.filter((c) => c.charges && c.inputs.some((i) => i.by === 'inlet'));
+
+/** Converters that charge a bank from what is plugged in: mains at their inlet, a lead from another bank. */
+export const fromPlug = (p: Plant): readonly ConverterThing[] => p.converters.filter((c) => c.charges && c.inputs.some((i) => i.by === 'inlet' || i.by === 'lead'));
+
+/** What the chargers at an inlet of a DC lead draw from it all together at an output voltage, W: what they give over their efficiency. */
+export const dcInletTakesW = (rig: Rig, catalogue: Catalogue, inlet: string, chargeV: number): number =>
+  withPort(plant(rig, catalogue), 'dcIn')
+    .filter((c) => c.inputs.some((i) => i.by === 'lead' && i.ref.id === inlet))
+    .reduce((sum, c) => sum + chargerInputW(c.ports.dcIn, chargeV) * c.share, 0);
 
 /** What the chargers at an inlet draw from it all together, W. @example inletTakesW(design, catalogue, 'inlet') // 460 */
 export const inletTakesW = (rig: Rig, catalogue: Catalogue, inlet: string): number =>

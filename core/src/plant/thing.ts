@@ -19,7 +19,18 @@ export interface BankThing {
 }
 
 /** What stands at a converter's input. */
-export type Supplied = { readonly by: 'vehicle' | 'array' | 'inlet'; readonly ref: Ref };
+export type Supplied = { readonly by: 'vehicle' | 'lead' | 'array' | 'inlet'; readonly ref: Ref };
+
+/** The inlet of a lead from another bank. */
+export interface DcInletThing {
+  readonly ref: Ref;
+  readonly name: string;
+  readonly nominalV: 12 | 24;
+  /** Most that its plugs bear, A. */
+  readonly mostA: number;
+  /** Loose cable between the two plugs, m; 0: the outlet’s own plug goes straight into the inlet. */
+  readonly leadM: number;
+}
 
 /** A box that charges, converts or inverts. */
 export interface ConverterThing extends Thing<ConverterPart> {

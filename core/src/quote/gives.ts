@@ -24,11 +24,15 @@ function sun(design: Design, catalogue: Catalogue): string[] {
   return what.length ? [`Solar panels: ${what.join(' and ')}`] : [];
 }
 
+const CHARGES: Readonly<Record<Assessment['supply']['charging'][number]['from'], string>> = {
+  driving: 'Charges while you drive',
+  mains: 'Charges from the mains',
+  lead: 'Charges from the other battery, by a lead',
+};
+
 /** What a plan gives, in words of whoever lives with it. */
 export function givesOf(design: Design, catalogue: Catalogue, a: Assessment): string[] {
-  const charging = a.supply.charging.map(
-    ({ from, chargerA, hours }) => `${from === 'driving' ? 'Charges while you drive' : 'Charges from the mains'} with ${of(chargerA, 'A')}: full again in ${of(hours, 'h', 1)}`,
-  );
+  const charging = a.supply.charging.map(({ from, chargerA, hours }) => `${CHARGES[from]} with ${of(chargerA, 'A')}: full again in ${of(hours, 'h', 1)}`);
   const { inverter } = a.supply;
   return [...battery(a), ...charging, ...sun(design, catalogue), ...(inverter ? [`230 V from the battery, ${of(inverter.ratedW, 'W')}`] : [])];
 }

@@ -72,6 +72,34 @@ function ofRun(design: Design, run: SizedRun): PlugPair | null {
   );
 }
 
+/** Where leads from other banks come in. */
+function ofInlets(design: Design, runs: readonly SizedRun[]): PlugPair[] {
+  return Object.entries(design.inlets).flatMap(([id, { name, dc }]): PlugPair[] => {
+    const run = runs.find((r) => r.spec.from.ref.in === 'inlets' && r.spec.from.ref.id === id);
+    if (!dc || !run) return [];
+    return [
+      pair(
+        design,
+        {
+          id: `plug-${id}`,
+          name: name || 'inlet of the lead',
+          run: run.spec.id,
+          kind: dc.mostA > HEAVY_PLUG_A ? '175 A' : '50 A',
+          ratingA: dc.mostA,
+          carries: 'outlet',
+          nominalV: dc.nominalV,
+          regulated: true,
+          live: { source: true, sink: false },
+          areaMm2: run.ok ? run.figures.areaMm2 : null,
+          reaches: `the ${run.spec.to.name}, from another battery`,
+        },
+        'flush',
+        false,
+      ),
+    ];
+  });
+}
+
 /** Every pair of plugs in a job: at couplings, for a portable panel, and the factory's own trailer socket. */
 export function plugPairs(design: Design, runs: readonly SizedRun[], trailerSocket: string | null): PlugPair[] {
   const out = runs.flatMap((r) => ofRun(design, r) ?? []);
@@ -99,6 +127,7 @@ export function plugPairs(design: Design, runs: readonly SizedRun[], trailerSock
       ),
     );
   }
+  out.push(...ofInlets(design, runs));
   for (const [id, load] of Object.entries(design.loads)) {
     if (load.supply !== 'dc' || load.plugA === null || load.plugA < HEAVY_PLUG_A) continue;
     const run = runs.find((r) => r.spec.id === `load-${id}`);

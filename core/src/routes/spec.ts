@@ -8,7 +8,7 @@ export type RunGroup = 'charging' | 'house' | 'loads' | 'sun';
 /** An end of a run from which current can come, and why. */
 export interface FuseEnd {
   readonly at: 'from' | 'to';
-  readonly source: 'starting battery' | 'house battery' | 'charger' | 'panels' | 'mains charger';
+  readonly source: 'starting battery' | 'house battery' | 'charger' | 'panels' | 'mains charger' | 'lead';
 }
 
 /** Terminals of a converter or link: where it is fed, where it gives, and its panels' side. */

@@ -1,3 +1,4 @@
+import { CHARGED_WHILE } from '../supply/index.js';
 import { halfPower } from './press.js';
 import type { Rule } from './rule.js';
 
@@ -11,9 +12,9 @@ export const chargeOverLimit: Rule = {
     if (!bank) return [];
     return charging
       .filter((c) => c.chargerA > bank.maxChargeA + 1e-9)
-      .map((c) => ({ at: { stage: 'supply' as const, about: c.from === 'mains' ? 'mains' : 'charger' }, values: { amps: c.chargerA, limit: Math.round(bank.maxChargeA), from: c.from } }));
+      .map((c) => ({ at: { stage: 'supply' as const, about: c.from === 'driving' ? 'charger' : c.from }, values: { amps: c.chargerA, limit: Math.round(bank.maxChargeA), from: c.from } }));
   },
   presses: ({ at }, { design, catalogue }) => (at.about === 'charger' ? halfPower(design, catalogue) : []),
-  say: (v) => `Charging while ${v['from'] === 'mains' ? 'on mains' : 'driving'}: ${v['amps']} A into a bank that takes ${v['limit']} A.`,
+  say: (v) => `Charging while ${CHARGED_WHILE[v['from'] as keyof typeof CHARGED_WHILE]}: ${v['amps']} A into a bank that takes ${v['limit']} A.`,
   fix: () => 'A smaller charger, its half-power setting, or a bigger bank.',
 };

@@ -1,4 +1,4 @@
-import { dcdcsOf } from '../supply/index.js';
+import { dcChargersOf } from '../supply/index.js';
 import { climateOf } from '../travel/index.js';
 import type { Rule } from './rule.js';
 
@@ -11,7 +11,7 @@ export const chargingColdLithium: Rule = {
   test: ({ design, catalogue, supply: { bank, arrays } }) => {
     const { coldestC } = climateOf(design.brief.trip);
     if (bank?.part.chemistry !== 'lfp' || coldestC >= 0) return [];
-    const unlocked = dcdcsOf(design, catalogue).some((d) => !d.port.coldLock);
+    const unlocked = dcChargersOf(design, catalogue).some((d) => !d.port.coldLock);
     return [
       {
         at: { stage: 'supply', about: 'house' },

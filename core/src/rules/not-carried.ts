@@ -1,5 +1,5 @@
 import type { Design } from '../design/index.js';
-import { FIRST_BANK, OWN_VEHICLE } from '../plant/index.js';
+import { FIRST_BANK } from '../plant/index.js';
 import type { Found, Rule } from './rule.js';
 
 type Odd = readonly [id: string, what: string];
@@ -20,7 +20,7 @@ export const notCarried: Rule = {
   test: ({ design }) => {
     const converters = Object.entries(design.converters).flatMap(([id, c]): Odd[] => [
       ...(c.bank !== null && c.bank in design.banks && c.bank !== FIRST_BANK.id ? [[id, 'a box on another bank than the one in use'] as const] : []),
-      ...(c.from && c.from.id !== OWN_VEHICLE.id ? [[id, 'a box fed by a bank or by another box'] as const] : []),
+      ...(c.from?.in === 'banks' || c.from?.in === 'converters' ? [[id, 'a box fed by the bank that it charges, or by a box on it'] as const] : []),
     ]);
     const arrays = Object.entries(design.arrays).filter(([, a]) => a.into?.in === 'banks' && a.into.id in design.banks && a.into.id !== FIRST_BANK.id);
     const odd: readonly Odd[] = [...banks(design), ...converters, ...arrays.map(([id]): Odd => [id, 'panels on another bank than the one in use'])];

@@ -1,5 +1,5 @@
 import { CHEMISTRY } from '../catalogue/index.js';
-import { dcdcsOf } from '../supply/index.js';
+import { dcChargersOf } from '../supply/index.js';
 import type { Rule } from './rule.js';
 
 export const profileMissing: Rule = {
@@ -11,7 +11,7 @@ export const profileMissing: Rule = {
   test: ({ design, catalogue, supply: { bank } }) => {
     if (!bank) return [];
     const { chemistry } = bank.part;
-    return dcdcsOf(design, catalogue)
+    return dcChargersOf(design, catalogue)
       .filter(({ port }) => !port.profiles.includes(chemistry))
       .map(({ id, part, port }) => ({
         at: { stage: 'supply' as const, about: id },

@@ -161,7 +161,7 @@ const CASES: readonly Case[] = [
     rule: 'not-carried',
     job: 'vet',
     severity: 'stop',
-    says: /Second is a box fed by a bank or by another box/,
+    says: /Second is a box fed by the bank that it charges, or by a box on it/,
     breakIt: (d) => (d.converters['second'] = { ...d.converters['charger']!, from: { in: 'banks', id: 'house' } }),
   },
   { rule: 'reference-to-nothing', job: 'vet', severity: 'stop', says: /Panel: its into is attic, which is not there/, breakIt: (d) => (d.arrays['panel']!.into = { in: 'converters', id: 'attic' }) },

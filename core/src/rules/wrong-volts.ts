@@ -8,7 +8,9 @@ function meets(
   houseV: number,
 ): readonly { readonly side: string; readonly has: number; readonly wants: number }[] {
   const vehicle = dcIn && p.vehicles.find((v) => inputs.some((i) => i.ref.id === v.ref.id));
+  const lead = dcIn && p.dcInlets.find((l) => inputs.some((i) => i.ref.id === l.ref.id));
   return [
+    ...(lead ? [{ side: ', input', has: dcIn.inputV, wants: lead.nominalV }] : []),
     ...(vehicle ? [{ side: ', input', has: dcIn.inputV, wants: vehicle.nominalV }] : []),
     ...(startOut && keeps ? p.vehicles.filter((v) => v.ref.id === keeps.id).map((v) => ({ side: ', output', has: startOut.outputV, wants: v.nominalV })) : []),
     ...(bankV !== null && (charges ?? draws) ? [{ side: dcIn ? ', output' : '', has: bankV, wants: houseV }] : []),

@@ -1,15 +1,15 @@
 import { fromInlet } from '../plant/index.js';
 import { figure } from '../quantity/index.js';
 import { mainsChargersOf } from '../supply/index.js';
-import { mean } from './given.js';
+import { pluggedAh } from './given.js';
 import { bankOf, nameOf, NONE, ribbon, type Look, type Part } from './look.js';
 
 /** The inlet, and what charges from it. */
 export function byMains(l: Look): Part {
-  const { design, catalogue, a, p } = l;
+  const { design, catalogue, p } = l;
   const units = fromInlet(p);
   if (!units.length) return NONE;
-  const allAh = mean(a.trip?.mainsAh ?? []);
+  const allAh = pluggedAh(l).mains;
   const chargers = mainsChargersOf(design, catalogue).filter((m) => !l.waits.has(m.unit));
   const sum = chargers.reduce((s, m) => s + m.outputA, 0);
   const { mainsNights, mainsH } = design.brief.trip;

@@ -3,6 +3,7 @@ import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import { controllersOf, type Plant } from '../plant/index.js';
 import { byEngine } from './by-engine.js';
+import { byLead } from './by-lead.js';
 import { byMains } from './by-mains.js';
 import { bySun, lostWords } from './by-sun.js';
 import { sunGiven } from './given.js';
@@ -37,7 +38,7 @@ function idleControllers({ design, catalogue, p }: Look): Part['things'] {
 export function charging(design: Design, catalogue: Catalogue, a: Assessment, p: Plant): Part {
   const l = lookAt(design, catalogue, a, p);
   const sun = sunGiven(design, catalogue, a);
-  const part = merged([byEngine(l), bySun(l, sun), byMains(l)]);
+  const part = merged([byEngine(l), byLead(l), bySun(l, sun), byMains(l)]);
   // What the sun cannot use through a charger is told at the charger.
   const tells = new Map(sun.flatMap((g) => (g.array.regulator && g.array.throughCharger ? [[g.array.regulator.id, lostWords(g)] as const] : [])));
   return { ...part, things: [...part.things.map((t) => ({ ...t, looks: [...t.looks, ...(tells.get(t.id) ?? [])] })), ...idleControllers(l)] };

@@ -3,7 +3,7 @@ import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import { plant } from '../plant/index.js';
 import { charging } from './charging.js';
-import { mean } from './given.js';
+import { mean, pluggedAh } from './given.js';
 import type { SupplyFlow } from './picture.js';
 import { storing, using } from './using.js';
 
@@ -13,6 +13,7 @@ import { storing, using } from './using.js';
  */
 export function supplyFlow(design: Design, catalogue: Catalogue, a: Assessment): SupplyFlow {
   const p = plant(design, catalogue);
+  const plugged = pluggedAh({ design, catalogue, a });
   const parts = [charging(design, catalogue, a, p), storing(a, p), using(design, catalogue, a, p)];
   const flows = parts.flatMap((x) => x.flows);
   const passes = (id: string): boolean => flows.some((f) => f.ahDay > 0 && (f.from === id || f.to === id));
@@ -20,7 +21,7 @@ export function supplyFlow(design: Design, catalogue: Catalogue, a: Assessment):
   return {
     things: parts.flatMap((x) => x.things).map((t) => ({ ...t, idle: !passes(t.id) })),
     flows,
-    sums: { engine: mean(trip?.alternatorAh ?? []), sun: mean(trip?.sunAh ?? []), mains: mean(trip?.mainsAh ?? []), use: mean(trip?.loadAh ?? []) },
+    sums: { engine: mean(trip?.alternatorAh ?? []), sun: mean(trip?.sunAh ?? []), mains: plugged.mains, lead: [...plugged.leads.values()].reduce((s, ah) => s + ah, 0), use: mean(trip?.loadAh ?? []) },
     low: trip && a.supply.bank ? { soc: trip.minSoc, day: Math.max(1, Math.ceil(trip.minSocAtH / 24 - 1e-9)), reserve: 1 - a.supply.bank.usableShare } : null,
   };
 }

@@ -3,7 +3,7 @@ export const COLUMNS = ['gives', 'converts', 'stores', 'uses'] as const;
 export type Column = (typeof COLUMNS)[number];
 
 /** Where a flow comes from, or that it is drawn. */
-export type FlowKind = 'engine' | 'sun' | 'mains' | 'use';
+export type FlowKind = 'engine' | 'sun' | 'mains' | 'lead' | 'use';
 
 /** A box of the picture. */
 export interface FlowThing {

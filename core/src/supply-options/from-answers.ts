@@ -150,13 +150,13 @@ function empty(customer: string, said: ReadonlyMap<string, Said>): Design {
   return checked.design;
 }
 
-/** Couplings of one sort as they stand in answers, each of them a command. */
-function coupled(job: Design, raw: unknown, mains: boolean): Design {
+/** Couplings of one sort, plugs or leads, as they stand in answers, each of them a command. */
+function coupled(job: Design, raw: unknown, leads: boolean): Design {
   if (!Array.isArray(raw)) throw new Wrong(`couplings: got ${came(raw)}; an array of { from, to } is accepted`);
   let now = job;
   for (const [i, c] of (raw as unknown[]).entries()) {
     if (!isObject(c)) throw new Wrong(`couplings.${i}: got ${came(c)}; { from, to } is accepted`);
-    if ((c['carries'] === 'mains') !== mains) continue;
+    if ((c['carries'] === 'mains' || c['carries'] === 'dc') !== leads) continue;
     const done = doCommands(now, [{ do: 'couple', with: c }]);
     if (!done.ok) throw new Wrong(done.message.replace(/^commands\.0/, `couplings.${i}`));
     now = done.design;

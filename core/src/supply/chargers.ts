@@ -1,6 +1,6 @@
 import { CHEMISTRY, chargerInputW, restV, type Catalogue, type ConverterPart, type DcIn } from '../catalogue/index.js';
 import type { Design, Ref } from '../design/index.js';
-import { fromInlet, plant, withPort, type ConverterThing } from '../plant/index.js';
+import { fromInlet, plant, withPort, type ConverterThing, type Supplied } from '../plant/index.js';
 import { MPPT_YIELD } from './sun.js';
 import type { AlternatorWants } from './alternator.js';
 import type { SolarArray } from './array.js';
@@ -17,7 +17,7 @@ export interface Charger {
   /** The converter that it is. */
   readonly unit: string;
   readonly name: string;
-  readonly when: 'driving' | 'mains' | 'sun';
+  readonly when: 'driving' | 'lead' | 'mains' | 'sun';
   readonly outputA: number;
   readonly setV: number;
 }
@@ -41,11 +41,32 @@ export function mainsChargersOf(design: Design, catalogue: Catalogue): readonly 
     .map(({ ref, part, ports }) => ({ unit: ref.id, name: part.name, outputV: ports.bankV ?? design.supply.houseV, outputA: ports.mainsIn!.outputA, acW: ports.mainsIn!.acW }));
 }
 
-/** What of a design charges from a vehicle, with the share of their output they are set to. */
-export const dcdcsOf = (design: Design, catalogue: Catalogue): readonly { readonly id: string; readonly ref: Ref; readonly part: ConverterPart; readonly port: DcIn; readonly share: number }[] =>
-  withPort(plant(design, catalogue), 'dcIn')
-    .filter((c) => c.inputs.some((i) => i.by === 'vehicle'))
-    .map(({ ref, part, ports, share }) => ({ id: ref.id, ref, part, port: ports.dcIn, share }));
+/** What charges over a DC input. */
+export interface DcCharger {
+  readonly id: string;
+  readonly ref: Ref;
+  readonly part: ConverterPart;
+  readonly port: DcIn;
+  /** Share of its output that it is set to, 0–1. */
+  readonly share: number;
+  /** The vehicle, or the inlet of a lead from another bank, that feeds it. */
+  readonly from: Ref;
+}
+
+const fedBy = (design: Design, catalogue: Catalogue, sorts: readonly Supplied['by'][]): readonly DcCharger[] =>
+  withPort(plant(design, catalogue), 'dcIn').flatMap(({ ref, part, ports, share, inputs }) => {
+    const input = inputs.find((i) => sorts.includes(i.by));
+    return input ? [{ id: ref.id, ref, part, port: ports.dcIn, share, from: input.ref }] : [];
+  });
+
+/** What of a design charges from a vehicle. */
+export const dcdcsOf = (design: Design, catalogue: Catalogue): readonly DcCharger[] => fedBy(design, catalogue, ['vehicle']);
+
+/** What of a design charges over a lead from another bank. */
+export const leadChargersOf = (design: Design, catalogue: Catalogue): readonly DcCharger[] => fedBy(design, catalogue, ['lead']);
+
+/** Both: every charger with a DC input that is fed. */
+export const dcChargersOf = (design: Design, catalogue: Catalogue): readonly DcCharger[] => fedBy(design, catalogue, ['vehicle', 'lead']);
 
 /** Amps that reach the bank from the vehicle while it is driven, and what all of it takes from the alternator, at its volts warm at idle and on the road. */
 export function vehicleChargeA(design: Design, catalogue: Catalogue, bank: Bank, onShare: (charger: string) => number = () => 1): { readonly outA: number; readonly wanted: AlternatorWants } {
@@ -58,14 +79,16 @@ export function vehicleChargeA(design: Design, catalogue: Catalogue, bank: Bank,
 
 /** Everything that can charge the bank, each with its own set point. */
 export function chargersOf(design: Design, catalogue: Catalogue, bank: Bank, arrays: readonly SolarArray[]): readonly Charger[] {
-  const dcdcs = dcdcsOf(design, catalogue);
+  const [dcdcs, onLeads] = [dcdcsOf(design, catalogue), leadChargersOf(design, catalogue)];
   const setV = bank.absorptionV;
+  const of = (when: Charger['when'], { id, part, port, share }: DcCharger): Charger => ({ unit: id, name: part.name, when, outputA: port.outputA * share, setV });
   const sunA = (a: SolarArray): number => Math.min(a.maxA ?? Infinity, (Math.max(...a.clearDayW) * MPPT_YIELD) / setV);
   return [
-    ...dcdcs.map(({ id, part, port, share }): Charger => ({ unit: id, name: part.name, when: 'driving', outputA: port.outputA * share, setV })),
+    ...dcdcs.map((d) => of('driving', d)),
+    ...onLeads.map((d) => of('lead', d)),
     // A charger with three inputs is one charger, whatever feeds it.
     ...mainsChargersOf(design, catalogue)
-      .filter((m) => !dcdcs.some((d) => d.id === m.unit))
+      .filter((m) => ![...dcdcs, ...onLeads].some((d) => d.id === m.unit))
       .map(({ unit, name, outputA }): Charger => ({ unit, name, when: 'mains', outputA, setV })),
     ...arrays.flatMap((a): Charger[] => (a.controller && a.regulator && sunA(a) > 0 ? [{ unit: a.regulator.id, name: a.controller.name, when: 'sun', outputA: sunA(a), setV }] : [])),
   ];

@@ -7,7 +7,7 @@ import { offeredDayW, type SolarArray } from './array.js';
 import { selectedBankOf, type Bank } from './bank.js';
 import { runtimeH } from './battery.js';
 import { hoursToFull } from './charge-time.js';
-import { chargersOf, mainsChargersOf, sharing, vehicleChargeA, type Sharing } from './chargers.js';
+import { chargersOf, leadChargersOf, mainsChargersOf, sharing, vehicleChargeA, type Sharing } from './chargers.js';
 import { daysToNoCrank, engineOffDrains, type Drain } from './drains.js';
 import { decideIsolation, type IsolationDecision } from './isolation.js';
 import { bankLife, type BankLife } from './life.js';
@@ -33,11 +33,14 @@ export interface InverterCheck {
 }
 
 export interface ChargeWay {
-  readonly from: 'driving' | 'mains';
+  readonly from: 'driving' | 'mains' | 'lead';
   readonly chargerA: number;
   /** Hours from the bottom of the usable share to full, loads off. */
   readonly hours: number;
 }
+
+/** When a way of charging charges, in words. */
+export const CHARGED_WHILE: Readonly<Record<ChargeWay['from'], string>> = { driving: 'driving', mains: 'on mains', lead: 'on the lead' };
 
 /** Everything that charges at once, as the bank lets it, A, and hours from the bottom of the usable share to full. */
 export interface AllTogether {
@@ -106,7 +109,8 @@ function chargeWays(design: Design, catalogue: Catalogue, bank: Bank, vehicleA: 
   const mainsA = mainsChargersOf(design, catalogue).reduce((s, m) => s + m.outputA, 0);
   const floor = 1 - bank.usableShare;
   const way = (from: ChargeWay['from'], chargerA: number): ChargeWay => ({ from, chargerA, hours: hoursToFull(bank, floor, chargerA) });
-  return [...(vehicleA > 0 ? [way('driving', vehicleA)] : []), ...(mainsA > 0 ? [way('mains', mainsA)] : [])];
+  const leadA = leadChargersOf(design, catalogue).reduce((s, { port, share }) => s + port.outputA * share, 0);
+  return [...(vehicleA > 0 ? [way('driving', vehicleA)] : []), ...(mainsA > 0 ? [way('mains', mainsA)] : []), ...(leadA > 0 ? [way('lead', leadA)] : [])];
 }
 
 /** What several chargers come to together. */

@@ -51,12 +51,16 @@ export function settingsSheet(design: Design, catalogue: Catalogue, bank: Bank |
     ports: { dcIn },
     share,
     ref,
+    inputs,
   } of withPort(rig, 'dcIn')) {
+    const onLead = inputs.some((i) => i.by === 'lead');
     const { trigger, inhibit } = design.converters[ref.id]!;
     add(part.name, [
       ...profile(bank),
       { setting: 'output', value: `${dcIn.outputA * share} A`, why: share < 1 ? 'half power: spares the alternator or the battery' : `the bank takes ${Math.round(bank.maxChargeA)} A` },
-      { setting: 'trigger', value: trigger, why: trigger === 'ignition wire' ? 'live with the engine only, dead in accessory and off' : 'see the check' },
+      onLead
+        ? { setting: 'trigger', value: 'joined to its own input', why: 'on while the lead is plugged in; its low-volt cut-out spares the bank at the other end' }
+        : { setting: 'trigger', value: trigger, why: trigger === 'ignition wire' ? 'live with the engine only, dead in accessory and off' : 'see the check' },
       ...(bank.part.chemistry === 'lfp'
         ? [{ setting: 'cold lock', value: dcIn.coldLock ? 'on, below 0 °C' : 'none: the battery’s own board must do it', why: 'a lithium bank is harmed by charge below 0 °C' }]
         : []),

@@ -4,7 +4,7 @@ import { plant, type Plant } from '../plant/index.js';
 import type { SolarArray } from './array.js';
 import { monitorName } from './watch-settings.js';
 import type { Bank } from './bank.js';
-import { dcdcsOf, mainsChargersOf } from './chargers.js';
+import { dcdcsOf, leadChargersOf, mainsChargersOf } from './chargers.js';
 
 export type SeenAt = Design['supply']['seen'][string];
 export const SEEN_AT = ['cab', 'beside the gear', 'living space', 'phone', 'nowhere'] as const satisfies readonly SeenAt[];
@@ -62,6 +62,14 @@ export function watchingPlan(design: Design, catalogue: Catalogue, bank: Bank | 
       instrument: 'charger’s lamp, or a meter in its output',
       range: `0–${Math.ceil(bank.maxChargeA / 10) * 10} A`,
       why: 'a dead trigger shows here first',
+    });
+  if (leadChargersOf(design, catalogue).length)
+    rows.push({
+      id: 'lead',
+      quantity: 'charge over the lead',
+      instrument: 'charger’s lamp, or a meter in its output',
+      range: `0–${Math.ceil(bank.maxChargeA / 10) * 10} A`,
+      why: 'a plug that is out, or a bank at the other end that is flat',
     });
   if (arrays.length)
     rows.push({

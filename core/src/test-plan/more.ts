@@ -96,22 +96,23 @@ export function moreProbes(plan: CircuitPlan): readonly PlanProbe[] {
     read: (s) => s.batteries.find((b) => b.id === 'starting')?.volt ?? 0,
   };
   const chargers = withPort(plan.plant, 'dcIn')
-    .filter((c) => c.inputs.some((i) => i.by === 'vehicle'))
+    .filter((c) => c.inputs.some((i) => i.by === 'vehicle' || i.by === 'lead'))
     .map((c): PlanProbe => {
+      const stand = c.inputs.some((i) => i.by === 'lead') ? 'mains' : 'engine';
       const name = plan.runs.find((r) => r.spec.role === 'charger output' && r.spec.serves.id === c.ref.id)?.spec.from.name ?? c.part.name;
       return {
-        id: `engine.out-volts:${c.ref.id}`,
+        id: `${stand}.out-volts:${c.ref.id}`,
         what: `volts out of the ${name}`,
         meter: VOLT,
         unit: 'V',
-        stand: 'engine',
+        stand,
         minutes: AT_HAND_MIN,
         about: c.ref.id,
         modelShare: 0.02,
         read: (s) => giver(s, c.ref.id).volt,
       };
     });
-  return [draw, ...metersOn(plan), ...(engine ? [idle, ...chargers] : [])];
+  return [draw, ...metersOn(plan), ...(engine ? [idle] : []), ...chargers];
 }
 
 /** Where to look first when a reading is off, by what it is. */

@@ -9,8 +9,11 @@ import { climateOf, tripDays } from '../travel/index.js';
 const onVehicle = ({ brief }: Design, { feed, supply }: Load): boolean =>
   supply === 'dc' && ((feed.by === 'wire' && brief.traces[feed.wire]?.fedFrom === 'vehicle') || (feed.by === 'battery' && feed.of === 'vehicle'));
 
-/** Hours of every day in which something else than the site feeds an inlet: a generator, another vehicle. */
-export const inletHours = ({ inlets }: Design): readonly HourSpan[] => Object.values(inlets).reduce<readonly HourSpan[]>((all, i) => spansTogether(all, i.hours), []);
+/** Hours of every day in which something else than the site feeds an inlet for 230 V: a generator, another vehicle. */
+export const inletHours = ({ inlets }: Design): readonly HourSpan[] =>
+  Object.values(inlets)
+    .filter((i) => i.dc === null)
+    .reduce<readonly HourSpan[]>((all, i) => spansTogether(all, i.hours), []);
 
 type Inverters = ReturnType<typeof invertersOf>;
 

@@ -99,6 +99,8 @@ export function singleFailures(design: Design, catalogue: Catalogue): readonly F
     );
   }
   if (offers((k) => (k.mainsHours.length ? k.mainsA : 0))) out.push(failed('mains', 'no mains: a dead outlet or charger', without(job, { mainsA: 0 }), bank));
+  if (offers((k) => sum((k.leads ?? []).map((l) => l.amps * l.hours.length))))
+    out.push(failed('lead', 'no charge over the lead: a plug that is out, its fuse or the charger', without(job, { leads: [] }), bank));
   const less = carriesWithout(design, catalogue, bank) ? oneStringLess(job, bank) : null;
   const critical = Object.values(design.loads).some((l) => l.critical);
   if (less) out.push(failed('battery', 'one battery dead, taken off', less, bank));

@@ -1,4 +1,4 @@
-import { spansTogether } from '../loads/index.js';
+import { hoursWithin, spansTogether, type HourSpan } from '../loads/index.js';
 import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
 import { asOfNow, type Design } from '../design/index.js';
 import {
@@ -6,6 +6,7 @@ import {
   alternatorTrace,
   bankOf,
   closedShare,
+  leadChargersOf,
   mainsChargersOf,
   offeredDayW,
   arraysOf,
@@ -55,7 +56,10 @@ function offersOn(design: Design, catalogue: Catalogue, bank: Bank, arrays: read
   const gear: TripLoad[] = day.gearWh > 0 ? [{ id: 'gear', kind: 'power', value: (day.gearWh / 24) * perBlock, duty: 1, hours: [[0, 24]], critical: false }] : [];
   const driveHours = drivingSpans(drivingH);
   const [first, ...others] = arrays;
-  const wattsOf = (a: SolarArray): readonly number[] => offeredDayW(a, drivingH === 0).map((w) => w * perBlock);
+  const leads = leadsOf(design, catalogue);
+  // A charger that takes panels too is full of what its lead brings.
+  const leadHours = (a: SolarArray): readonly HourSpan[] => (a.throughCharger ? (leads.find((l) => l.unit === a.regulator?.id)?.hours ?? []) : []);
+  const wattsOf = (a: SolarArray): readonly number[] => offeredDayW(a, drivingH === 0).map((w, h) => (hoursWithin(leadHours(a), h, h + 1) > 0 ? 0 : w * perBlock));
   // A further charger that takes panels too is full of what the vehicle gives it while that drives.
   const driven = (h: number): boolean => driveHours.some(([from, to]) => h + 1 > from && h < to);
   return {
@@ -64,10 +68,15 @@ function offersOn(design: Design, catalogue: Catalogue, bank: Bank, arrays: read
     driveHours,
     mainsA: mainsA(design, catalogue, bank),
     mainsHours: [...spansTogether(mainsSpans(mainsH), inletHours(design))],
+    leads,
     sunWatts: first ? wattsOf(first) : null,
     besideW: others.map((a) => wattsOf(a).map((w, h) => (a.throughCharger && vehicleA > 0 && driven(h) ? 0 : w))),
   };
 }
+
+/** What leads from other banks bring in the air of the trip, each in the hours of its inlet. */
+export const leadsOf = (design: Design, catalogue: Catalogue): readonly { readonly unit: string; readonly amps: number; readonly hours: [number, number][] }[] =>
+  leadChargersOf(design, catalogue).map((c) => ({ unit: c.id, amps: c.port.outputA * c.share * tripShare(design, c), hours: design.inlets[c.from.id]?.hours ?? [] }));
 
 /** What all that charges from the mains gives in the air of the trip, A. */
 function mainsA(design: Design, catalogue: Catalogue, bank: Bank): number {

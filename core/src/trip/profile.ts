@@ -10,6 +10,8 @@ export interface DayOffer {
   readonly driveHours: readonly Span[];
   readonly mainsA: number;
   readonly mainsHours: readonly Span[];
+  /** What leads from other banks bring, A, each in its hours; booked with the mains. */
+  readonly leads?: readonly { readonly amps: number; readonly hours: readonly Span[] }[];
   /** 24 hourly watts of a clear day before the regulator. */
   readonly sunWatts: readonly number[] | null;
   /** The same of each further regulator's panels. */
@@ -94,9 +96,10 @@ export function dayProfile(day: DayOffer, stepS: number, oneByOne = false): DayP
   for (const [amps, hours, into] of [
     [day.alternatorA, day.driveHours, p.alternatorA],
     [day.mainsA, day.mainsHours, p.mainsA],
+    ...(day.leads ?? []).map(({ amps, hours }) => [amps, hours, p.mainsA] as const),
   ] as const) {
     hoursInside(hours, stepS, inside);
-    for (let s = 0; s < steps; s++) if (inside[s] !== 0) into[s] = (amps * inside[s]!) / width(s);
+    for (let s = 0; s < steps; s++) if (inside[s] !== 0) into[s]! += (amps * inside[s]!) / width(s);
   }
   const shine = (watts: readonly number[], into: Float64Array): void => void into.forEach((_, s) => (into[s] = watts[Math.floor(hourOf(s))]! * MPPT_YIELD));
   if (day.sunWatts) shine(day.sunWatts, p.sunW);

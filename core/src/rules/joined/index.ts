@@ -3,6 +3,7 @@ import { leadOverloads } from './lead-overloads.js';
 import { leadRests } from './lead-rests.js';
 import { leadSaysLess } from './lead-says-less.js';
 import { leadToNothing } from './lead-to-nothing.js';
+import { leadWrongVolts } from './lead-wrong-volts.js';
 import { plugsBetweenVehicles } from './plugs-between-vehicles.js';
 import { twoSourcesOneInlet } from './two-sources-one-inlet.js';
 import { withAnotherVehicle } from './with-another-vehicle.js';
@@ -15,6 +16,7 @@ export const joinedRules = (inWords: (e: Elsewhere) => { readonly say: string; r
   leadToNothing,
   leadSaysLess,
   leadRests,
+  leadWrongVolts,
   twoSourcesOneInlet,
   plugsBetweenVehicles,
   withAnotherVehicle(inWords),

@@ -2,7 +2,7 @@ import type { Design } from '../../design/index.js';
 import type { Mating } from '../../routes/index.js';
 import type { Finding, RuleOf } from '../rule.js';
 
-/** A mains lead between two vehicles, as one of them sees it. */
+/** A lead between two vehicles, for 230 V or DC, as one of them sees it. */
 export interface LeadFacts {
   readonly id: string;
   /** This vehicle gives; else it takes. */
@@ -11,9 +11,14 @@ export interface LeadFacts {
   readonly other: string;
   /** The outlet's load in the giving vehicle, and what it says that it draws, W. */
   readonly outlet: string | null;
+  /** The inlet in the taking vehicle. */
+  readonly inlet: string | null;
   readonly saysW: number;
-  /** Rating of the inverter that feeds the outlet, W; null: there is none. */
-  readonly inverterW: number | null;
+  readonly carries: 'mains' | 'dc';
+  /** Most that it can carry, W: rating of the inverter that feeds the outlet, or of the plug of a DC lead; null: no inverter feeds it. */
+  readonly limitW: number | null;
+  /** Of a DC lead: volts of the bank that gives, and those that its inlet is made for. */
+  readonly volts: { readonly gives: number; readonly takes: number } | null;
   /** What charges at the other end, W; 0: nothing hangs on the inlet. */
   readonly takesW: number;
   /** Hours of the trip in which the site and the lead want the same inlet. */

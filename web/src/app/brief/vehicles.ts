@@ -3,10 +3,12 @@ import { FormsModule } from '@angular/forms';
 import {
   type Asked,
   bodyOf,
+  type Coupling,
   couplingsOf,
   doCommands,
   enginesFor,
   figure,
+  isLead,
   type JoinedResult,
   leadHours,
   OWN,
@@ -33,6 +35,13 @@ type Join = keyof typeof JOINS;
 /** What is built into a new vehicle to begin with. */
 const RIGS = { usual: 'a rig of its own', none: 'nothing, it carries' } as const;
 
+/** What joins two vehicles, in words. */
+const CARRIES: Readonly<Record<Coupling['carries'], string>> = {
+  charge: 'charge from the engine, by a plug',
+  mains: 'mains from the inverter, by a lead',
+  dc: 'DC from the bank to a charger, by a lead',
+};
+
 /** The vehicles of a job and what joins them; what their banks go through together. */
 @Component({
   selector: 'mx-vehicles-sheet',
@@ -55,8 +64,8 @@ export class VehiclesSheet {
   protected readonly joinWords = (j: Join): string => JOINS[j];
   protected readonly rigs = Object.keys(RIGS) as readonly (keyof typeof RIGS)[];
   protected readonly rigWords = (r: keyof typeof RIGS): string => RIGS[r];
-  protected readonly carries = ['charge', 'mains'] as const;
-  protected readonly carriesWords = (c: 'charge' | 'mains'): string => (c === 'charge' ? 'charge from the engine, by a plug' : 'mains from the inverter, by a lead');
+  protected readonly carries = Object.keys(CARRIES) as readonly Coupling['carries'][];
+  protected readonly carriesWords = (c: Coupling['carries']): string => CARRIES[c];
 
   /** What is about to be added. */
   protected readonly kind = signal<VehicleKind>('caravan');
@@ -65,7 +74,7 @@ export class VehiclesSheet {
   protected readonly rig = signal<keyof typeof RIGS>('usual');
   protected readonly from = signal(OWN);
   protected readonly to = signal('');
-  protected readonly carry = signal<'charge' | 'mains'>('mains');
+  protected readonly carry = signal<Coupling['carries']>('mains');
 
   protected readonly ids = computed(() => vehicleIds(this.designs.openJob()));
   protected readonly nameOf = (id: string): string => (this.ids().includes(id) ? vehicleName(this.designs.openJob(), id) : 'choose one');
@@ -94,8 +103,9 @@ export class VehiclesSheet {
     const job = this.designs.openJob();
     return couplingsOf(job).map(([id, c]) => ({
       id,
-      lead: c.carries === 'mains',
-      words: c.carries === 'mains' ? `mains lead: ${this.nameOf(c.from)} → ${this.nameOf(c.to)}` : `plug: engine of the ${this.nameOf(c.from)} → ${this.nameOf(c.to)}`,
+      lead: isLead(c),
+      dc: c.inlet === null ? null : (vehicleIn(job, c.to).inlets[c.inlet]?.dc ?? null),
+      words: `${{ charge: 'plug: engine of the ', mains: 'mains lead: ', dc: 'DC lead: ' }[c.carries]}${this.nameOf(c.from)} → ${this.nameOf(c.to)}`,
       hours: leadHours(job, c)
         .map(([a, b]) => `${figure(a, 0)}–${figure(b, 0)} h`)
         .join(', '),
@@ -176,6 +186,23 @@ export class VehiclesSheet {
   protected uncouple(id: string, words: string): void {
     this.done(`without the ${words}`, [{ do: 'uncouple', with: { coupling: id } }]);
   }
+
+  /** Plugs or loose cable of a DC lead; its outlet’s plug is of the same size. */
+  protected setLead(id: string, set: { readonly mostA?: number; readonly leadM?: number }): void {
+    this.refused.set(
+      this.designs.editJob('plugs and cable of the lead', (d) => {
+        const c = d.couplings[id]!;
+        const [giver, taker] = [c.from, c.to].map((v) => (v === OWN ? d : d.vehicles[v]!));
+        const dc = c.inlet === null ? null : taker!.inlets[c.inlet]!.dc;
+        if (dc) Object.assign(dc, set);
+        const outlet = c.outlet === null ? undefined : giver!.loads[c.outlet];
+        if (outlet && set.mostA !== undefined) outlet.plugA = set.mostA;
+      }),
+    );
+  }
+
+  protected readonly plugs = [50, 175] as const;
+  protected readonly plugWords = (a: number): string => `${a} A`;
 
   protected setFloor(id: string, percent: number | null): void {
     this.refused.set(this.designs.editJob('floor of the lead', (d) => void (d.couplings[id]!.floorSoc = (percent ?? 50) / 100)));

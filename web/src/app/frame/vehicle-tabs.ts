@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { bodyOf, couplingsOf, enginesFor, isJoined, rigsIn, vehicleIds, vehicleName } from '@meridex/core';
+import { bodyOf, enginesFor, isJoined, leadsIn, rigsIn, vehicleIds, vehicleName } from '@meridex/core';
 import { DesignService } from '../services/design.service';
 import { SelectionService } from '../services/selection.service';
 
@@ -18,7 +18,7 @@ export class VehicleTabs {
     const job = this.designs.job();
     if (!job || !isJoined(job)) return [];
     const name = (id: string): string => (vehicleIds(job).includes(id) ? vehicleName(job, id) : 'nothing');
-    const leads = couplingsOf(job).flatMap(([, c]) => (c.carries === 'mains' ? [c] : []));
+    const leads = leadsIn(job).map(([, c]) => c);
     const bodies = vehicleIds(job).filter((id) => bodyOf(job, id) === id);
     return bodies
       .flatMap((body) => rigsIn(job, body))
@@ -29,7 +29,7 @@ export class VehicleTabs {
         by:
           [
             ...(bodyOf(job, id) === id ? enginesFor(job, id).map((e) => `charged by the ${name(e)}`) : [`in the ${name(bodyOf(job, id))}`]),
-            ...leads.flatMap((c) => (c.to === id ? [`mains lead from the ${name(c.from)}`] : [])),
+            ...leads.flatMap((c) => (c.to === id ? [`${c.carries === 'mains' ? 'mains' : 'DC'} lead from the ${name(c.from)}`] : [])),
           ].join(' · ') || 'its own engine',
       }));
   });

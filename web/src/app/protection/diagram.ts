@@ -11,7 +11,7 @@ import {
   drawingSvg,
   elkGraph,
   figure,
-  fromInlet,
+  fromPlug,
   loadNamed,
   NAMED_STATES,
   type NoState,
@@ -116,7 +116,7 @@ export class DiagramSheet {
     };
     return STATE_PARTS.filter((p) => has[p.key]);
   });
-  protected readonly hasMains = computed(() => fromInlet(plant(this.designs.openDesign(), catalogueOf(this.designs.openDesign()))).length > 0);
+  protected readonly hasMains = computed(() => fromPlug(plant(this.designs.openDesign(), catalogueOf(this.designs.openDesign()))).length > 0);
   protected readonly stateName = computed(() => {
     const s = this.state();
     return s ? nameOf(s, NAMED_STATES) : null;

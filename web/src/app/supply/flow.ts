@@ -18,6 +18,9 @@ const ELSEWHERE: Readonly<Record<string, { readonly path: string; readonly words
   watching: { path: '../meters', words: 'What measures, shows and switches' },
 };
 
+/** Where the lead from another bank stands. */
+const OF_LEAD = { path: '../../brief/vehicles', words: 'The lead: its plugs, cable and floor; its hours stand with its outlet' };
+
 /** The supply drawn: what gives, what converts, what stores, what uses, as wide as it flows on this trip; a box is pressed to change it. */
 @Component({
   selector: 'mx-flow',
@@ -34,7 +37,7 @@ export class FlowSheet extends SupplyPanel {
   /** What a command has against it, in words. */
   protected readonly refused = signal<string | null>(null);
   protected readonly flow = computed(() => supplyFlow(this.designs.openDesign(), catalogueOf(this.designs.openDesign()), this.assessments.openAssessment()));
-  private readonly rows = computed(() => rigRows(this.designs.openDesign(), this.assessments.openAssessment()));
+  private readonly rows = computed(() => rigRows(this.designs.openDesign(), this.assessments.openAssessment(), this.within()));
   protected readonly chosen = computed(() => {
     const { things } = this.flow();
     const id = this.selection.thing();
@@ -49,7 +52,7 @@ export class FlowSheet extends SupplyPanel {
     const bank = this.designs.openDesign().banks[id];
     return this.rows().filter((r) => (bank ? r.id in bank.batteries : r.id === id));
   });
-  protected readonly elsewhere = computed(() => ELSEWHERE[this.chosen() ?? ''] ?? null);
+  protected readonly elsewhere = computed(() => (this.designs.openDesign().inlets[this.thing()]?.dc ? OF_LEAD : (ELSEWHERE[this.chosen() ?? ''] ?? null)));
   protected readonly findings = computed(() =>
     this.assessments
       .assessment()!
@@ -57,12 +60,13 @@ export class FlowSheet extends SupplyPanel {
   );
   /** What comes and goes, Ah a day. */
   protected readonly says = computed(() => {
-    const { sun, engine, mains, use } = this.flow().sums;
+    const { sun, engine, mains, lead, use } = this.flow().sums;
     const by = (
       [
         ['sun brings', sun],
         ['driving', engine],
         ['mains', mains],
+        ['the other battery', lead],
       ] as const
     )
       .filter(([, ah]) => ah >= 0.5)

@@ -22,6 +22,17 @@ export abstract class SupplyPanel {
     return done.ok ? this.designs.apply(words, patchBetween(design, done.design)) : done.message;
   }
 
+  /** The same over all vehicles of the job. */
+  protected jobCommands(words: string, asked: readonly Asked[]): string | null {
+    const job = this.designs.openJob();
+    const done = doCommands(job, asked);
+    if (!done.ok) return done.message;
+    return patchBetween(job, done.design).length ? this.designs.editJob(words, (d) => void Object.assign(d, done.design)) : null;
+  }
+
+  /** The job, and which of its vehicles is looked at. */
+  protected readonly within = computed(() => ({ job: this.designs.openJob(), vehicle: this.designs.vehicle() }));
+
   protected set(label: string, change: Partial<UsualSupply>): void {
     this.designs.edit(label, (d) => void Object.assign(supplyOf(d), change));
   }

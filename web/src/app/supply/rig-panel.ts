@@ -18,7 +18,7 @@ export class RigPanel extends SupplyPanel {
   protected readonly shelf = SHELF;
   /** What a command has against it, in words. */
   protected readonly refused = signal<string | null>(null);
-  protected readonly rows = computed(() => furtherRows(this.designs.openDesign(), this.assessments.openAssessment()));
+  protected readonly rows = computed(() => furtherRows(this.designs.openDesign(), this.assessments.openAssessment(), this.within()));
 
   /** Commands as one step of undo. */
   protected command(words: string, ...asked: readonly Asked[]): void {

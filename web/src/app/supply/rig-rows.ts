@@ -6,12 +6,17 @@ import {
   type Design,
   figure,
   KIND_WORDS,
+  leadsIn,
+  OWN,
   plant,
   type PartKind,
   type Plant,
   portsIn,
   type RigConverter,
   sunOnly,
+  vehicleIds,
+  vehicleIn,
+  vehicleName,
   withPort,
 } from '@meridex/core';
 
@@ -19,6 +24,14 @@ import {
 export interface Hook {
   readonly id: string;
   readonly words: string;
+  /** Of what feeds a charger: the rig whose bank it is, from which a lead is still to be laid. */
+  readonly rig?: string;
+}
+
+/** The job that a rig stands in, and which of its vehicles it is. */
+export interface InJob {
+  readonly job: Design;
+  readonly vehicle: string;
 }
 
 /** A thing of the rig as a row of fields. */
@@ -36,6 +49,9 @@ export interface RigRow {
   /** Where it hangs; empty: nowhere yet. */
   readonly on: string;
   readonly hooks: readonly Hook[];
+  /** Of a charger with a DC input: what feeds it, and what may; empty: nothing else could. */
+  readonly fed: string;
+  readonly feeds: readonly Hook[];
   /** What it was called by a person; empty: as drafted; null: it has no name of its own. */
   readonly called: string | null;
   /** What it brings, in figures. */
@@ -54,10 +70,11 @@ interface Look {
   readonly p: Plant;
   readonly catalogue: Catalogue;
   readonly gearName: (id: string, otherwise: string) => string;
+  readonly within: InJob | null;
 }
 
 type Said = Pick<RigRow, 'id' | 'kind' | 'name' | 'part' | 'says'> & Partial<RigRow>;
-const row = (said: Said): RigRow => ({ count: null, inSeries: null, shade: null, trigger: null, on: '', hooks: [], called: null, ...said });
+const row = (said: Said): RigRow => ({ count: null, inSeries: null, shade: null, trigger: null, on: '', hooks: [], fed: '', feeds: [], called: null, ...said });
 
 function arrayRows({ design, a, p, catalogue, gearName }: Look): RigRow[] {
   const bankHooks = p.banks.map((b): Hook => ({ id: b.ref.id, words: `straight to the ${gearName(b.ref.id, 'bank')}` }));
@@ -85,7 +102,17 @@ function arrayRows({ design, a, p, catalogue, gearName }: Look): RigRow[] {
   });
 }
 
-function converterRows({ design, a, p, catalogue, gearName }: Look): RigRow[] {
+/** What may feed a charger’s DC input: the engine, the leads that come in, the banks of the job’s other rigs. */
+function feedsOf({ design, gearName, within }: Look): Hook[] {
+  const inlets = Object.entries(design.inlets).flatMap(([id, i]): Hook[] => (i.dc ? [{ id, words: gearName(id, i.name || 'lead from the other battery') }] : []));
+  const { job, vehicle } = within ?? { job: design, vehicle: OWN };
+  const others = vehicleIds(job).filter((v) => v !== vehicle && Object.keys(vehicleIn(job, v).banks).length > 0 && !leadsIn(job).some(([, c]) => c.from === v && c.to === vehicle));
+  return [{ id: 'starting', words: 'the engine’s side' }, ...inlets, ...others.map((v): Hook => ({ id: `bank:${v}`, words: `the bank of the ${vehicleName(job, v)}, by a lead`, rig: v }))];
+}
+
+function converterRows(look: Look): RigRow[] {
+  const { design, a, p, catalogue, gearName } = look;
+  const feeds = feedsOf(look);
   const amps = (id: string): string => {
     const run = a.runs.find((r) => (r.spec.role === 'charger output' || r.spec.role === 'maintainer output') && r.spec.serves.id === id);
     return run ? `${figure(run.spec.lastingA, 0)} A into the ${run.spec.role === 'charger output' ? 'bank' : 'starting battery'}` : 'wired to nothing yet';
@@ -103,6 +130,7 @@ function converterRows({ design, a, p, catalogue, gearName }: Look): RigRow[] {
       trigger: portsIn(catalogue, c.part)?.dcIn && c.from?.in === 'vehicles' ? c.trigger : null,
       on: c.bank ?? '',
       hooks: p.banks.length > 1 || c.bank === null ? p.banks.map((b) => ({ id: b.ref.id, words: gearName(b.ref.id, 'bank') })) : [],
+      ...(portsIn(catalogue, c.part)?.dcIn && !inside && feeds.length > 1 ? { fed: c.from?.id ?? '', feeds } : {}),
       called: inside ? null : c.name,
       says: takes,
     });
@@ -110,10 +138,10 @@ function converterRows({ design, a, p, catalogue, gearName }: Look): RigRow[] {
 }
 
 /** Every thing of a rig, in the order in which it was added. */
-export function rigRows(design: Design, a: Assessment): readonly RigRow[] {
+export function rigRows(design: Design, a: Assessment, within: InJob | null = null): readonly RigRow[] {
   const catalogue = catalogueOf(design);
   const p = plant(design, catalogue);
-  const look: Look = { design, a, p, catalogue, gearName: (id, otherwise) => a.gear.find((g) => g.id === id)?.name ?? otherwise };
+  const look: Look = { design, a, p, catalogue, within, gearName: (id, otherwise) => a.gear.find((g) => g.id === id)?.name ?? otherwise };
   const links = p.links.map((l) =>
     row({ id: l.ref.id, kind: 'isolator', name: look.gearName(l.ref.id, 'isolator'), part: l.part.id, called: design.links[l.ref.id]?.name ?? null, says: `up to ${l.part.ratedA} A` }),
   );
@@ -129,4 +157,4 @@ export function rigRows(design: Design, a: Assessment): readonly RigRow[] {
 }
 
 /** Those that have no form of their own. */
-export const furtherRows = (design: Design, a: Assessment): readonly RigRow[] => rigRows(design, a).filter((r) => !USUAL.has(r.id) && r.kind !== 'battery');
+export const furtherRows = (design: Design, a: Assessment, within: InJob | null = null): readonly RigRow[] => rigRows(design, a, within).filter((r) => !USUAL.has(r.id) && r.kind !== 'battery');

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import type { Asked, RigConverter } from '@meridex/core';
+import { type Asked, leadsIn, type RigConverter } from '@meridex/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { Choice } from '../fields/choice';
 import { NumberField } from '../fields/number-field';
@@ -24,6 +24,9 @@ import type { RigRow } from './rig-rows';
       }
       @if (r.hooks.length) {
         <mx-choice [label]="r.name + ' joined to'" name="Joined to" [of]="hookIds()" [words]="hookWords" [value]="r.on" (valueChange)="hang($event)" />
+      }
+      @if (r.feeds.length) {
+        <mx-choice [label]="r.name + ' fed from'" name="Fed from" [of]="feedIds()" [words]="feedWords" [value]="r.fed" (valueChange)="feed($event)" />
       }
       @if (r.count !== null) {
         <div class="field">
@@ -77,6 +80,23 @@ export class ThingFields extends SupplyPanel {
 
   protected call(name: string): void {
     this.change({ name: name.trim() });
+  }
+
+  protected feedIds = (): readonly string[] => [...(this.row().fed === '' ? [''] : []), ...this.row().feeds.map((h) => h.id)];
+  protected readonly feedWords = (id: string): string => this.row().feeds.find((h) => h.id === id)?.words ?? 'nothing yet';
+
+  /** Feeds a charger anew; a lead that fed it is taken away, one from another bank is laid. */
+  protected feed(from: string): void {
+    const { id, fed, name, feeds } = this.row();
+    const { vehicle } = this.within();
+    const hook = feeds.find((h) => h.id === from);
+    if (!hook || from === fed) return;
+    const lead = leadsIn(this.within().job).find(([, c]) => c.to === vehicle && c.inlet === fed);
+    const asked: Asked[] = [
+      ...(lead ? [{ do: 'uncouple' as const, with: { coupling: lead[0] } }] : []),
+      hook.rig === undefined ? { do: 'hang', with: { thing: id, on: from }, in: vehicle } : { do: 'couple', with: { from: hook.rig, to: vehicle, carries: 'dc', converter: id } },
+    ];
+    this.refused.emit(this.jobCommands(`${name} fed from ${hook.words}`, asked));
   }
 
   protected hang(on: string): void {

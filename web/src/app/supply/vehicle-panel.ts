@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { catalogueOf, type UsualSupply } from '@meridex/core';
+import { catalogueOf, CHARGED_WHILE, type UsualSupply } from '@meridex/core';
 import { FormsModule } from '@angular/forms';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { Choice } from '../fields/choice';
@@ -18,6 +18,7 @@ import { SupplyPanel } from './panel';
   styleUrl: './panel.less',
 })
 export class VehiclePanel extends SupplyPanel {
+  protected readonly while = CHARGED_WHILE;
   protected readonly ways = ['dcdc', 'isolator', 'none'] as const;
   protected readonly wayWords = (w: UsualSupply['isolation']): string => ({ dcdc: 'DC-DC charger', isolator: 'voltage-sensing isolator', none: 'no charging from the vehicle' })[w];
   protected readonly triggers = ['ignition wire', 'volts', 'always-live wire'] as const;

@@ -12,11 +12,13 @@ export function chargerInputs(design: Design, catalogue: Catalogue, bank: Bank |
     const feed = runs.find((r) => serves(r, 'charger feed', id));
     const nominalV = design.inlets[from.id]?.dc?.nominalV;
     if (!feed?.ok || nominalV === undefined) return [];
-    return (['typical', 'smallest'] as const).map((extreme): FedCharger => {
-      const { volt, ohm } = usualLead(nominalV, extreme);
-      const state = extreme === 'typical' ? 'on the lead' : 'on the lead, the other bank low';
-      return { ...chargerInput(port, share, bank.absorptionV, volt, feed.figures.ohm + ohm, state), unit: id, name: feed.spec.to.name };
+    const { volt, ohm } = usualLead(nominalV, 'typical');
+    const at = (state: string, sourceV: number): FedCharger => ({
+      ...chargerInput(port, share, bank.absorptionV, sourceV, feed.figures.ohm + ohm, state),
+      unit: id,
+      name: feed.spec.to.name,
     });
+    return [at('on the lead', volt), at('on the lead, the other bank low', usualLead(nominalV, 'smallest').volt)];
   });
   const driven = dcdcsOf(design, catalogue).flatMap(({ id, port, share }): FedCharger[] => {
     const feed = runs.find((r) => serves(r, 'charger feed', id));

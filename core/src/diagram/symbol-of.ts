@@ -24,6 +24,7 @@ const BY_ID: Readonly<Record<string, SymbolKind>> = { bus: 'bars', switch: 'swit
 export function symbolOf(gear: Gear, design: Design): SymbolKind {
   const known = BY_ID[gear.id];
   if (known) return known;
+  if (gear.ref.in === 'inlets') return 'socket';
   const monitor = monitorIn(catalogueOf(design), gear.part);
   if (monitor) return watchesOf(monitor).outputs(monitor) ? 'contact' : 'meter';
   switch (gear.role) {

@@ -85,35 +85,38 @@ function feedAmps(
 /** Feed into a DC-DC charger, from the starting side or from another bank's lead, and on to the bus bars, for the output that it is set to. */
 function dcdcRuns(c: DraftContext, next: () => number, thing: Ported<'dcIn'>): RunSpec[] {
   const {
-    ref,
     ports: { dcIn: part },
     share,
     inside,
   } = thing;
   const [start, charger, bus] = [startOf(c, thing), c.gear.get(standsIn(thing).id), c.gear.get(BARS.id)];
-  if (!start || !charger || !c.bank || !bus) return [];
-  return [
-    makeRun(c, next(), {
-      id: `start-${ref.id}`,
-      role: 'charger feed',
-      serves: ref,
-      name: `${start.name} → ${charger.name}`,
-      group: 'charging',
-      from: endOf(start.gear),
-      to: endOf(charger, 'in'),
-      ...feedAmps(c, part, share, start),
-      nominalV: start.nominalV,
-      limit: supplyLimit(c.design, 'dcdcInput', 'input of a DC-DC charger'),
-      fuseKinds: BOLTED,
-      ends: [{ at: 'from', source: start.source }],
-      limitingParts: [...(part.maxFuseA ? [{ what: 'charger’s largest fuse', ratingA: part.maxFuseA }] : []), ...start.limitingParts],
-      makerFuseA: part.maxFuseA,
-      minAreaMm2: c.design.settings.custom.feedMm2,
-      terminal: TERMINAL.m8,
-      reason: start.reason,
-    }),
-    ...(inside ? [] : [outputRun(c, next, charger, part.outputA * share, `${sentence(charger.name)} → ${bus.name}`, 'charger')]),
-  ];
+  if (!thing.inputs.length || !charger || !c.bank || !bus) return [];
+  // One that the sun or the mains feed alone has its way to the bank as well.
+  const feed = start ? [feedRun(c, next(), thing, start, charger)] : [];
+  return [...feed, ...(inside ? [] : [outputRun(c, next, charger, part.outputA * share, `${sentence(charger.name)} → ${bus.name}`, 'charger')])];
+}
+
+/** What brings it its DC. */
+function feedRun(c: DraftContext, number: number, { ref, ports: { dcIn: part }, share }: Ported<'dcIn'>, start: FeedStart, charger: Gear): RunSpec {
+  return makeRun(c, number, {
+    id: `start-${ref.id}`,
+    role: 'charger feed',
+    serves: ref,
+    name: `${start.name} → ${charger.name}`,
+    group: 'charging',
+    from: endOf(start.gear),
+    to: endOf(charger, 'in'),
+    ...feedAmps(c, part, share, start),
+    nominalV: start.nominalV,
+    limit: supplyLimit(c.design, 'dcdcInput', 'input of a DC-DC charger'),
+    fuseKinds: BOLTED,
+    ends: [{ at: 'from', source: start.source }],
+    limitingParts: [...(part.maxFuseA ? [{ what: 'charger’s largest fuse', ratingA: part.maxFuseA }] : []), ...start.limitingParts],
+    makerFuseA: part.maxFuseA,
+    minAreaMm2: c.design.settings.custom.feedMm2,
+    terminal: TERMINAL.m8,
+    reason: start.reason,
+  });
 }
 
 /** Smallest lead of a charger's output by custom, mm². */

@@ -12,8 +12,8 @@ export function byLead(l: Look): Part {
     return {
       id: i.ref.id,
       column: 'gives',
-      title: i.name || 'Lead from the other battery',
-      says: [hours.length ? hours.join(', ') : 'in no hours yet', `${i.nominalV} V, ${figure(i.mostA, 0)} A plug`],
+      title: i.name || 'The other battery',
+      says: [`by a lead, ${hours.length ? hours.join(', ') : 'in no hours yet'}`, `${i.nominalV} V, ${figure(i.mostA, 0)} A plug`],
       looks: [],
     };
   });

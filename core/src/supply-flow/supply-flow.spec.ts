@@ -50,6 +50,18 @@ describe('the supply as boxes and ribbons', () => {
     });
   }
 
+  it('draw a charger that the sun alone feeds, with its cable to the bank, and one that nothing feeds', () => {
+    const d = structuredClone(demo('vet'));
+    d.converters['charger']!.from = null;
+    const a = assess(d, catalogueOf(d));
+    expect(a.runs.filter((r) => r.spec.serves.id === 'charger').map((r) => [r.spec.role, r.ok])).toEqual([['charger output', true]]);
+    expect(flowOf(d).flows.find((f) => f.from === 'charger')!.ahDay).toBeGreaterThan(10);
+    expect(looks(flowOf(d), 'charger')).not.toContain('nothing feeds it');
+    expect(a.open.map((f) => f.rule)).not.toContain('controller-idle');
+    d.arrays = {};
+    expect(looks(flowOf(d), 'charger')).toContain('nothing feeds it');
+    expect(assess(d, catalogueOf(d)).open.map((f) => f.rule)).toContain('controller-idle');
+  });
   it('say where sun finds no room, and why', () => {
     expect(looks(flowOf(demo('bookmobile')), 'controller')[0]).toContain('find the bank full');
     const many = after(demo('vet'), { do: 'addArray', with: { part: 'pv-200', count: 6 } });

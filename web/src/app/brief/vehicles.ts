@@ -3,8 +3,10 @@ import { FormsModule } from '@angular/forms';
 import {
   type Asked,
   bodyOf,
+  catalogueOf,
   type Coupling,
   couplingsOf,
+  type Design,
   doCommands,
   enginesFor,
   figure,
@@ -13,6 +15,7 @@ import {
   leadHours,
   OWN,
   patchBetween,
+  plant,
   rating,
   VEHICLE_KINDS,
   VEHICLE_TEMPLATES,
@@ -88,16 +91,29 @@ export class VehiclesSheet {
       const view = vehicleIn(job, id);
       const engines = enginesFor(job, id);
       const body = bodyOf(job, id);
-      const by = body !== id ? `in the body of the ${this.nameOf(body)}, on its engine` : engines.length ? `charged by the ${engines.map((e) => this.nameOf(e)).join(' or the ')}` : 'its own engine';
+      const by =
+        body !== id
+          ? `in the body of the ${this.nameOf(body)}, on its engine`
+          : engines.length
+            ? `charged by the ${engines.map((e) => this.nameOf(e)).join(' or the ')}, ${this.ofEngine(view)}`
+            : this.engineOf(view);
       return {
         id,
         name: this.nameOf(id),
         typed: id === OWN ? null : job.vehicles[id]!.name,
         plate: bodyOf(job, id) === id ? view.brief.plate : '',
-        says: `${Object.keys(view.banks).length ? `${view.supply.houseV} V rig` : 'no rig'} · ${by}, ${view.brief.vehicleV} V, ${rating(view.brief.alternator.ratedA)} A`,
+        says: `${Object.keys(view.banks).length ? `${view.supply.houseV} V rig` : 'no rig'} · ${by}`,
       };
     });
   });
+
+  /** The engine that a vehicle has, or that nothing of it hangs on one. */
+  private engineOf(view: Design): string {
+    const [own] = plant(view, catalogueOf(view)).vehicles;
+    return own?.joined || !Object.keys(view.banks).length ? `its own engine, ${this.ofEngine(view)}` : 'charged by no engine';
+  }
+
+  private readonly ofEngine = ({ brief: { vehicleV, alternator } }: Design): string => `${vehicleV} V, ${rating(alternator.ratedA)} A`;
 
   protected readonly joined = computed(() => {
     const job = this.designs.openJob();

@@ -1,5 +1,7 @@
 import { onBench } from '../testing/bench';
+import { until } from '../testing/until';
 import { TestBed } from '@angular/core/testing';
+import { doCommands } from '@meridex/core';
 import { SelectionService } from '../services/selection.service';
 import { FlowSheet } from './flow';
 
@@ -51,6 +53,30 @@ describe('the drawn supply', () => {
     expect(chosen(element)).toContain('Solar controller');
     await click(button(element, 'take out'));
     expect(bench.openDesign().converters).toEqual(before);
+  });
+  it('feeds a charger from the bank of another rig by one choice, and lets the lead go with the next', async () => {
+    const { element, bench, settle } = await onBench(FlowSheet, 'vet', (d) => {
+      const done = doCommands(d, [
+        { do: 'addVehicle', with: { id: 'box', vehicleKind: 'portable-box', name: 'grab box' } },
+        { do: 'setBatteries', in: 'box', with: { batteries: 'house', part: 'bat-lfp-100' } },
+      ]);
+      if (done.ok) Object.assign(d, done.design);
+    });
+    const pick = async (words: string): Promise<void> => {
+      box(element, 'charger').dispatchEvent(new MouseEvent('click', { bubbles: true }));
+      await settle();
+      element.querySelector<HTMLElement>('nz-select[aria-label$=" fed from"]')!.click();
+      await until(() => [...document.querySelectorAll('nz-option-item')].some((o) => o.textContent!.includes(words)), settle);
+      [...document.querySelectorAll<HTMLElement>('nz-option-item')].find((o) => o.textContent!.includes(words))!.click();
+      await settle();
+    };
+    await pick('the bank of the grab box, by a lead');
+    const [lead] = Object.values(bench.openJob().couplings);
+    expect([lead!.from, lead!.to, lead!.carries]).toEqual(['box', 'own', 'dc']);
+    expect(text(box(element, lead!.inlet!))).toContain('The other battery');
+    await pick('the engine’s side');
+    expect(bench.openJob().couplings).toEqual({});
+    expect(bench.openDesign().converters['charger']!.from).toEqual({ in: 'vehicles', id: 'starting' });
   });
   it('takes up what was asked for elsewhere, once, and gives the keys to its fields', async () => {
     const { element, bench, settle } = await onBench(FlowSheet, 'vet');

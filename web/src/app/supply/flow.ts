@@ -1,6 +1,6 @@
 import { afterNextRender, ChangeDetectionStrategy, Component, computed, effect, type ElementRef, inject, Injector, signal, untracked, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { type Asked, catalogueOf, figure, inWords, type Press, sentence, supplyFlow } from '@meridex/core';
+import { type Asked, catalogueOf, CHARGED_WHILE, figure, inWords, type Press, sentence, supplyFlow } from '@meridex/core';
 import { Mark } from '../pictures/mark';
 import { SupplyFlowPicture } from '../pictures/supply-flow';
 import { SelectionService } from '../services/selection.service';
@@ -52,6 +52,7 @@ export class FlowSheet extends SupplyPanel {
     const bank = this.designs.openDesign().banks[id];
     return this.rows().filter((r) => (bank ? r.id in bank.batteries : r.id === id));
   });
+  protected readonly while = CHARGED_WHILE;
   protected readonly elsewhere = computed(() => (this.designs.openDesign().inlets[this.thing()]?.dc ? OF_LEAD : (ELSEWHERE[this.chosen() ?? ''] ?? null)));
   protected readonly findings = computed(() =>
     this.assessments

@@ -22,7 +22,11 @@ test('a second battery in one vehicle is fed from the first over a lead, and let
     await stage(page, 'Supply');
     await page.getByRole('link', { name: 'The flow' }).click();
     await expect(flow).toContainText('Alternator');
-    await flow.locator('.box').filter({ hasText: /^\s*Charger/ }).first().click();
+    await flow
+      .locator('.box')
+      .filter({ hasText: /^\s*Charger/ })
+      .first()
+      .click();
     await page.locator('nz-select[aria-label$=" fed from"]').click();
     await page.locator('nz-option-item').filter({ hasText: 'by a lead' }).click();
     await expect(flow).toContainText('The other battery');
@@ -59,7 +63,11 @@ test('a second battery in one vehicle is fed from the first over a lead, and let
     await stage(page, 'Supply');
     await page.getByRole('link', { name: 'The flow' }).click();
     await expect(flow).not.toContainText('The other battery');
-    await flow.locator('.box').filter({ hasText: /^\s*Charger/ }).first().click();
+    await flow
+      .locator('.box')
+      .filter({ hasText: /^\s*Charger/ })
+      .first()
+      .click();
     await page.locator('nz-select[aria-label$=" fed from"]').click();
     await page.locator('nz-option-item').filter({ hasText: 'the engine’s side' }).click();
     await expect(flow).toContainText('Alternator');

@@ -16,7 +16,8 @@ const keptBy = (rig: string, gear: readonly Gear[]): Kept[] =>
     role === 'starting' ? [] : [{ id: `${rig.slice(0, 30)}-${i}`, name: clipped(name), box, gear: { zone, kg: when === 'later' ? 0 : kg, heatW: when === 'now' ? heatW : 0 } }],
   );
 
-const keeping = (design: Design, kept: readonly Kept[]): Design => {
+/** A design whose body keeps more clear. */
+export const keeping = (design: Design, kept: readonly Kept[]): Design => {
   if (!kept.length) return design;
   const vehicle = vehicleOf(design);
   return { ...design, vehicle: { ...vehicle, keep: [...vehicle.keep, ...kept] } };

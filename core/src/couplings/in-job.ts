@@ -3,7 +3,8 @@ import { isJoined, type Design } from '../design/index.js';
 import { spanHours } from '../loads/index.js';
 import { inSession, memoizeFor, Session } from '../quantity/index.js';
 import { simulateJoined } from './trip.js';
-import { besideInBody } from './in-body.js';
+import { onTheBall } from './drawbar.js';
+import { besideInBody, keeping } from './in-body.js';
 import { leadHours, leadsIn, reached } from './views.js';
 
 /** Trips of all banks together, which stay while gear is dragged or a length is typed. */
@@ -32,12 +33,12 @@ export interface InJobSettings {
 /**
  * One vehicle of a job as a design of its own, with what reaches it from the others: the engine that charges it, what
  * their chargers want of that, the hours in which their leads feed its inlets, and what its own leads give on the trip
- * of all banks together, not what they could, and the gear of rigs that stand before it in its body. A job of one
+ * of all banks together, not what they could, the gear of rigs that stand before it in its body, and the weight on its ball of what it tows. A job of one
  * vehicle is that itself.
  */
 export function inJob(job: Design, id: string, catalogue: Catalogue, { by, session = new Session() }: InJobSettings = {}): Design {
   if (!isJoined(job)) return job;
-  const design = besideInBody(reached(job, id, catalogue, by), job, id, catalogue);
+  const design = keeping(besideInBody(reached(job, id, catalogue, by), job, id, catalogue), onTheBall(job, id, catalogue, session));
   const leads = leadsIn(job).filter(([, c]) => c.from === id && c.outlet !== null && c.outlet in design.loads);
   if (!leads.length) return design;
   const trip = joinedTripOf(job, catalogue, session);

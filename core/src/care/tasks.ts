@@ -1,3 +1,4 @@
+import type { OrderLine } from '../order/index.js';
 import type { Assessment } from '../assess/index.js';
 import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
@@ -84,8 +85,8 @@ export function storageOf(design: Design, catalogue: Catalogue): string | null {
 type Sized = Pick<Assessment, 'order' | 'runs'>;
 
 function ofWiring({ order, runs }: Sized): Row[] {
-  const bought = (key: string): number => order.lines.filter((l) => l.key.startsWith(key)).reduce((sum, l) => sum + l.quantity, 0);
-  const [joints, plugs] = [bought('lug '), bought('plug-')];
+  const bought = (what: OrderLine['is']): number => order.lines.filter((l) => l.is === what).reduce((sum, l) => sum + l.quantity, 0);
+  const [joints, plugs] = [bought('lug'), bought('plug')];
   const breakers = runs.filter((r) => r.ok && r.figures.fuseType === 'breaker');
   const hot = runs.filter((r) => r.spec.ambientC >= HOT_C || r.spec.route?.ways.some((w) => w.hazards.length));
   const numbers = (of: Sized['runs']): string => of.map((r) => `run ${r.spec.number}`).join(', ');

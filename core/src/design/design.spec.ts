@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { VEHICLE_TEMPLATES } from '../vehicle/index.js';
 import { blankDesign } from './blank.js';
 import { clashes, editDesign, patchBetween, valueAt, type Patch } from './edit.js';
 import { readDesign } from './read.js';
@@ -165,6 +166,16 @@ describe('the usual supply of a design', () => {
 
 describe('reading a stored design', () => {
   it('takes what was written', () => expect(readDesign(JSON.parse(JSON.stringify(blank)))).toEqual({ ok: true, design: blank }));
+  it('takes from the note of a vehicle’s own file what its trailer socket feeds, where that was not said yet', () => {
+    const socket = (note: string, more: object = {}): object => ({ id: 'tow', kind: 'trailer socket', name: 'trailer socket', waypoint: 'bar', note, ...more });
+    const fed = (point: object): unknown => {
+      const vehicle = { ...VEHICLE_TEMPLATES['tray-back'], points: [point] };
+      const read = readDesign({ ...blank, vehicle });
+      if (!read.ok) throw new Error(read.message);
+      return read.design.vehicle!.points[0]!.feedsFridge;
+    };
+    expect([fed(socket('pin 2 marked for a fridge')), fed(socket('7 pins')), fed(socket('for a fridge', { feedsFridge: false }))]).toEqual([true, undefined, false]);
+  });
   it('names an unknown version', () => {
     const read = readDesign({ ...blank, schemaVersion: 0 });
     expect(!read.ok && read.message).toContain('schemaVersion: 0');

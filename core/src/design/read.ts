@@ -18,6 +18,11 @@ function saysWhatStarts(design: Design): Design {
   return design;
 }
 
+/** A vehicle's own file from before it was said what a trailer socket feeds has it in its note. */
+function saysWhatIsFed({ vehicle }: Pick<Design, 'vehicle'>): void {
+  for (const p of vehicle?.points ?? []) if (p.kind === 'trailer socket' && p.feedsFridge === undefined && /fridge/.test(p.note)) p.feedsFridge = true;
+}
+
 /** A signature for the 230 V side that stands as an accepted finding, from before it had a place of its own. */
 export const SIGNED_BEFORE = 'mains-licensed:mains';
 
@@ -40,6 +45,9 @@ export function readDesign(raw: unknown): ReadDesign {
   }
   const parsed = designSchema.safeParse(document);
   if (!parsed.success) return { ok: false, message: firstComplaint(parsed.error) };
-  for (const of of [parsed.data, ...Object.values(parsed.data.vehicles)]) withSignature(of);
+  for (const of of [parsed.data, ...Object.values(parsed.data.vehicles)]) {
+    withSignature(of);
+    saysWhatIsFed(of);
+  }
   return { ok: true, design: saysWhatStarts(parsed.data) };
 }

@@ -88,7 +88,15 @@ const keepSchema = z.object({
   /** It is the walls round a zone: gear in that zone stands free of it, all other gear outside. */
   round: id.optional(),
 });
-const knownPointSchema = z.object({ id, kind: z.enum(POINT_KINDS), name: text(60), waypoint: id, note: text(120) });
+const knownPointSchema = z.object({
+  id,
+  kind: z.enum(POINT_KINDS),
+  name: text(60),
+  waypoint: id,
+  note: text(120),
+  /** Of a trailer socket: one of its pins feeds a fridge; absent: nobody has said. */
+  feedsFridge: z.boolean().optional(),
+});
 const waypointSchema = z.object({ id, name: text(60), at: pointSchema, carrier: id, zone: id.nullable() });
 
 /** A stretch that cable can follow between two waypoints. */

@@ -3,6 +3,8 @@ export interface OrderLine {
   readonly key: string;
   readonly group: 'devices' | 'protection' | 'cable' | 'joints' | 'sundries';
   readonly what: string;
+  /** What is looked after again and again; absent: nothing of it. */
+  readonly is?: 'lug' | 'plug';
   readonly quantity: number;
   readonly unit: 'pc' | 'm';
   readonly priceEach: number;

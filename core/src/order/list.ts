@@ -117,13 +117,26 @@ function addRun(basket: Basket, run: Fitted): void {
     );
   }
   const large = f.areaMm2 >= 10;
-  basket.add({ key: lugText(run), group: 'joints', what: lugText(run), quantity: 4 * f.perPole, unit: 'pc', priceEach: large ? PRICE.lugLarge : PRICE.lugSmall, kg: 0.02 }, use);
+  basket.add(
+    {
+      key: lugText(run),
+      group: 'joints',
+      ...(large ? { is: 'lug' as const } : {}),
+      what: lugText(run),
+      quantity: 4 * f.perPole,
+      unit: 'pc',
+      priceEach: large ? PRICE.lugLarge : PRICE.lugSmall,
+      kg: 0.02,
+    },
+    use,
+  );
   basket.add({ key: `shrink-${f.size}`, group: 'joints', what: `heat-shrink for ${f.size}, with glue`, quantity: 4 * f.perPole, unit: 'pc', priceEach: PRICE.heatShrink, kg: 0 }, use);
   for (const plug of spec.limitingParts.filter((w) => w.kind === 'plug')) {
     basket.add(
       {
         key: `plug-${plug.ratingA}`,
         group: 'joints',
+        is: 'plug',
         what: `Anderson plug pair ${plug.ratingA} A, with cover`,
         quantity: 1,
         unit: 'pc',
@@ -155,7 +168,7 @@ function addBond(basket: Basket, bond: Bond): void {
     use,
   );
   const lug = `lug ${bond.size} ${studOf(bond.areaMm2)}`;
-  basket.add({ key: lug, group: 'joints', what: lug, quantity: 2, unit: 'pc', priceEach: PRICE.lugLarge, kg: 0.02 }, use);
+  basket.add({ key: lug, group: 'joints', is: 'lug', what: lug, quantity: 2, unit: 'pc', priceEach: PRICE.lugLarge, kg: 0.02 }, use);
 }
 
 const BOND = 'house negative to body';

@@ -57,7 +57,7 @@ export function bendWanted(design: Design, runs: readonly SizedRun[], gear: read
 export function layoutFigures(design: Design, vehicle: Vehicle, gear: readonly Gear[], runs: readonly SizedRun[], leads: readonly Lead[]): LayoutFigures {
   const faces = facesOf(design);
   const bendMm = bendWanted(design, runs, gear);
-  const socket = vehicle.points.find((p) => p.kind === 'trailer socket' && /fridge/.test(p.note));
+  const socket = vehicle.points.find((p) => p.kind === 'trailer socket' && p.feedsFridge);
   const pairs = plugPairs(design, runs, socket ? `${socket.name}, ${socket.note}` : null);
   return {
     faces,

@@ -70,7 +70,7 @@ export const CANOPY_UTE: Vehicle = {
     known('alternator', 'alternator', 'alternator', 'engine-cross', 'right side, low: belts beside it'),
     known('firewall-grommet', 'grommet', 'factory grommet, 38 mm', 'firewall', 'behind the glove box'),
     known('earth', 'earth stud', 'chassis earth, rear', 'rail-rear', 'M8, bared to metal'),
-    known('tow', 'trailer socket', 'trailer socket', 'tow-bar', '12 pins; pin 2 marked for a fridge'),
+    { ...known('tow', 'trailer socket', 'trailer socket', 'tow-bar', '12 pins; pin 2 marked for a fridge'), feedsFridge: true },
   ],
   waypoints: [
     point('battery-post', 'battery post', 'ute', 420, 420, 860, 'engine'),

@@ -72,7 +72,7 @@ export const CARAVAN: Vehicle = {
   keep: [keep('spare', 'spare wheel on the drawbar', [1900, 950, 500, 300, 550, 550]), keep('gas', 'gas bottles in the front box', [2460, 1500, 650, 330, 640, 420])],
   points: [
     known('battery', 'starting battery', 'starting battery of the tow vehicle', 'tow-battery', 'under its bonnet, off the picture'),
-    known('tow', 'trailer socket', 'trailer socket', 'tow-bar', '12 pins; pin 2 marked for a fridge'),
+    { ...known('tow', 'trailer socket', 'trailer socket', 'tow-bar', '12 pins; pin 2 marked for a fridge'), feedsFridge: true },
     known('earth', 'earth stud', 'caravan chassis earth', 'a-frame', 'M8; the coupling is no return'),
     known('mains', 'mains inlet', 'mains inlet, right side', 'inlet', 'by the licensed electrician'),
   ],

@@ -61,7 +61,7 @@ export const WAGON: Vehicle = {
     known('alternator', 'alternator', 'alternator', 'engine-left', 'low, behind the guard'),
     known('firewall-grommet', 'grommet', 'factory grommet, 35 mm', 'firewall', 'above the pedals'),
     known('earth', 'earth stud', 'body earth, left rear', 'quarter-left', 'M8 weld stud'),
-    known('tow', 'trailer socket', 'trailer socket', 'tow-bar', '12 pins; pin 2 marked for a fridge'),
+    { ...known('tow', 'trailer socket', 'trailer socket', 'tow-bar', '12 pins; pin 2 marked for a fridge'), feedsFridge: true },
   ],
   waypoints: [
     point('battery-post', 'battery post', 'wagon', 420, 430, 880, 'engine'),

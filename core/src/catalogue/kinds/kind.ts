@@ -6,6 +6,8 @@ import type { Watches } from './watches.js';
 export interface Plate<P, R extends z.ZodRawShape> {
   readonly required: R;
   readonly rest: (plate: z.infer<z.ZodObject<R>>) => Partial<P>;
+  /** What one may have beside and most have not, as it usually is where it has it: a second input, a charger of its own. */
+  readonly has?: (plate: z.infer<z.ZodObject<R>> & Readonly<Record<string, unknown>>) => Partial<P>;
 }
 
 /** A kind of gear: all that is said of it anywhere stands in its folder and is reached by this. */

@@ -41,6 +41,14 @@ describe('a part of one’s own', () => {
           .sort(),
       );
     });
+    it(`${kind}: what it may have beside is of its sort as it is offered`, () => {
+      for (const [key, usual] of Object.entries(PLATES[kind].has?.(LEAST[kind]) ?? {})) {
+        const r = readOwnPart({ kind, name: 'attic find', ...LEAST[kind], [key]: usual });
+        expect(r.ok ? (r.part as unknown as Record<string, unknown>)[key] : r.message)
+          .withContext(key)
+          .toEqual(usual);
+      }
+    });
     it(`${kind}: names each figure that is missing, and refuses nothing of it`, () => {
       for (const key of Object.keys(PLATES[kind].required)) {
         const { [key]: _, ...without } = LEAST[kind] as Record<string, unknown>;

@@ -9,7 +9,7 @@ const came = (value: unknown): string => (value === undefined ? 'nothing came' :
 
 /** The kinds by their name, their types let go: what is typed is checked by the schema. */
 interface AnyKind {
-  readonly plate: { readonly required: z.ZodRawShape; readonly rest: (plate: unknown) => Record<string, unknown> };
+  readonly plate: { readonly required: z.ZodRawShape; readonly rest: (plate: unknown) => Record<string, unknown>; readonly has?: (plate: unknown) => Record<string, unknown> };
   readonly seldom?: readonly string[];
   readonly contradiction?: (part: Part) => string | null;
 }
@@ -17,6 +17,9 @@ const BY_KIND = new Map(KINDS.map((k) => [k.kind as PartKind, k as unknown as An
 
 /** By kind what a data sheet must say; what it leaves out is usual for its size. */
 export const PLATES = Object.fromEntries([...BY_KIND].map(([kind, k]) => [kind, k.plate])) as Readonly<Record<PartKind, AnyKind['plate']>>;
+
+/** By kind the figures that one may have and most have not. */
+export const SELDOM = Object.fromEntries([...BY_KIND].map(([kind, k]) => [kind, k.seldom ?? []])) as Readonly<Record<PartKind, readonly string[]>>;
 
 /** An id for a name. @example idFor('Attic 135 Ah') // 'own-attic-135-ah' */
 export const idFor = (name: string): string =>

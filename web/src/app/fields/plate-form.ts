@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { CHEMISTRIES, CHEMISTRY, doCommand, figure, type Part, type PartKind, PLATES, readOwnPart } from '@meridex/core';
+import { catalogueOf, CHEMISTRIES, CHEMISTRY, doCommand, figure, type Part, type PartKind, PLATES, readOwnPart, SELDOM, SHIPPED_CATALOGUE } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzSelectModule } from 'ng-zorro-antd/select';
@@ -10,6 +10,7 @@ import { OwnPartsService } from '../services/own-parts.service';
 import { Choice } from './choice';
 import { NamedSelect } from './named-select';
 import { NumberField } from './number-field';
+import { type Group, PlateGroup } from './plate-group';
 import { figureOf, WORDS } from './plate-words';
 import { ReadField, type Reader } from './read-field';
 
@@ -22,7 +23,7 @@ const CHOSEN: Readonly<Record<string, readonly string[]>> = { trigger: ['wire', 
 /** A data sheet typed once: the plate's figures first, the rest defaulted; kept for the workshop, and used in the open job at once. */
 @Component({
   selector: 'mx-plate-form',
-  imports: [FormsModule, NzCheckboxModule, NzInputModule, NzSelectModule, NamedSelect, Choice, NumberField, ReadField, Mark],
+  imports: [FormsModule, NzCheckboxModule, NzInputModule, NzSelectModule, NamedSelect, Choice, NumberField, PlateGroup, ReadField, Mark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plate-form.html',
   styleUrl: './plate-form.less',
@@ -58,6 +59,33 @@ export class PlateForm {
   protected readonly choices = computed(() => this.rest().flatMap(([key, usual]) => (CHOSEN[key] ? [{ key, of: CHOSEN[key], now: String(this.plate()[key] ?? usual) }] : [])));
   protected readonly ticks = computed(() => this.rest().flatMap(([key, usual]) => (typeof usual === 'boolean' ? [{ key, now: (this.plate()[key] ?? usual) as boolean }] : [])));
   protected readonly profiles = computed(() => this.rest().flatMap(([key, usual]) => (key === 'profiles' ? [(this.plate()[key] ?? usual) as string[]] : []))[0] ?? null);
+
+  /** What is several figures together, and what it may have beside: ticked where it has it. */
+  protected readonly groups = computed((): readonly Group[] => {
+    const { has } = PLATES[this.kind()] as { has?: (plate: unknown) => Record<string, Said> };
+    const rest = this.rest();
+    if (!rest.length) return [];
+    const may = has?.(this.plate()) ?? {};
+    const isGroup = (v: unknown): v is Said => typeof v === 'object' && v !== null && !Array.isArray(v);
+    const always = rest.flatMap(([key, usual]) => (isGroup(usual) ? [{ key, has: true, always: true, value: (this.plate()[key] ?? usual) as Said }] : []));
+    return [...always, ...Object.entries(may).map(([key, usual]): Group => ({ key, has: isGroup(this.plate()[key]), always: false, value: (this.plate()[key] ?? usual) as Said }))];
+  });
+  /** Figures that most have not. */
+  protected readonly seldom = computed(() => (this.rest().length ? SELDOM[this.kind()].filter((key) => key === 'outletA') : []));
+  /** Batteries that a box may be built into, where its kind may be. */
+  protected readonly units = computed(() => {
+    const design = this.designs.design();
+    const all = design ? catalogueOf(design).parts : SHIPPED_CATALOGUE.parts;
+    return this.rest().length && SELDOM[this.kind()].includes('inside') ? all.filter((p) => p.kind === 'battery').map((p) => p.id) : [];
+  });
+  protected readonly unitIds = computed(() => ['', ...this.units()]);
+  protected readonly unitWords = (id: string): string =>
+    (id === '' ? 'nothing: a box of its own' : (this.designs.design() ? catalogueOf(this.designs.openDesign()) : SHIPPED_CATALOGUE).parts.find((p) => p.id === id)?.name) ?? id;
+  protected readonly isIn = computed(() => String(this.plate()['inside'] ?? ''));
+
+  protected have(group: Group, has: boolean): void {
+    this.say(group.key, has ? group.value : null);
+  }
 
   /** Outside, mm: what places and boxes reckon with. */
   protected readonly outside = computed(() => {

@@ -16,7 +16,7 @@ const FIGURES: Readonly<Record<string, readonly [words: string, unit: string, mo
   maxV: ['Largest panel volts', 'V', 250],
   maxFuseA: ['Largest fuse', 'A', 500],
   continuousA: ['Gives steadily', 'A', 2000],
-  peakA: ['Gives for seconds', 'A', 5000],
+  peakA: ['Gives for seconds', 'A', 10000],
   surgeW: ['Surge', 'W', 20000],
   acW: ['Takes from mains', 'W', 5000],
   efficiency: ['Efficiency, 0 to 1', '', 1],
@@ -34,6 +34,7 @@ const FIGURES: Readonly<Record<string, readonly [words: string, unit: string, mo
   ways: ['Ways', '', 60],
   barsA: ['Bars', 'A', 1000],
   kg: ['Weight', 'kg', 500],
+  outletA: ['Its own output', 'A', 500],
   price: ['Price', '', 100000],
 };
 export const WORDS: Readonly<Record<string, readonly string[]>> = { chemistry: CHEMISTRIES, way: ['mppt', 'pwm'] };
@@ -59,7 +60,6 @@ const SAID: Readonly<Record<string, string>> = {
   disconnect: 'Its disconnect',
   inside: 'Built into',
   mm: 'Outside',
-  outletA: 'Its own output',
 };
 
 /** What is told apart before any figure of a part. */

@@ -31,6 +31,10 @@ export const dcdc = defineKind({
       mm: outputA > 30 ? [220, 150, 65] : [190, 120, 50],
       price: 120 + 10 * outputA,
     }),
+    has: ({ outputA, outputV }) => ({
+      sunInput: { maxV: 50, maxA: outputA, way: 'sun first' as const },
+      mainsInput: { outputA, acW: Math.ceil((outputA * (outputV === 24 ? 28.8 : 14.4)) / 0.87) },
+    }),
   },
   seldom: ['mainsInput', 'inside'],
   contradiction: (p) =>

@@ -20,5 +20,6 @@ export const hub = defineKind({
       mm: [200 + 16 * ways, 220, 80],
       price: 250 + 45 * ways,
     }),
+    has: ({ barsA }) => ({ mainSwitch: { ratedA: barsA, peakA: 3 * barsA, milliohm: 0.1 } }),
   },
 });

@@ -22,6 +22,10 @@ export const inverter = defineKind({
       mm: ratedW > 1200 ? [240, 380, 110] : [180, 270, 85],
       price: Math.round(0.45 * ratedW),
     }),
+    has: ({ ratedW, inputV }) => {
+      const outputA = Math.round(ratedW / 25 / (inputV === 24 ? 2 : 1));
+      return { charger: { outputA, acW: Math.ceil((outputA * (inputV === 24 ? 28.8 : 14.4)) / 0.87) } };
+    },
   },
   seldom: ['inside'],
   contradiction: (p) => (p.surgeW < p.ratedW ? `surgeW: ${p.surgeW} W is below the rated ${p.ratedW} W; no less is accepted` : null),

@@ -68,7 +68,7 @@ const BESIDE: ReadonlySet<string> = new Set(['id', 'kind', 'name', 'special', 'a
 const decimals = (v: number): number => [0, 1].find((n) => Math.abs(v - Number(v.toFixed(n))) < 1e-9) ?? 2;
 
 function inWords(key: string, value: unknown): string {
-  if (value === null) return 'none';
+  if (value === null) return key === 'maxFuseA' ? 'not stated' : 'none';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (key === 'mm') return `${(value as number[]).join(' × ')} mm`;
   if (key === 'chemistry') return CHEMISTRY[value as keyof typeof CHEMISTRY].name;

@@ -3,7 +3,7 @@ import type { Assessment } from '../assess/index.js';
 import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import { hasMains } from '../mains/index.js';
-import { boxesOf } from '../places/index.js';
+import { boxesOf, hasFans } from '../places/index.js';
 import { plant } from '../plant/index.js';
 import { bankOf, distributionOf } from '../supply/index.js';
 import { vehicleOf } from '../vehicle/index.js';
@@ -129,7 +129,8 @@ function ofWiring({ order, runs }: Sized): Row[] {
 
 function ofGear(design: Design, catalogue: Catalogue): Row[] {
   const rig = plant(design, catalogue);
-  const fans = Object.keys(design.air).length;
+  const fans = Object.values(design.air).filter(hasFans).length;
+  const vents = Object.values(design.air).filter((a) => a.ventCm2).length;
   const panels = rig.arrays.length;
   const boxes = boxesOf(vehicleOf(design)).length;
   const switches = rig.links.length + (distributionOf(design, catalogue).disconnect ? 1 : 0);
@@ -142,6 +143,15 @@ function ofGear(design: Design, catalogue: Catalogue): Row[] {
       by: 'owner',
       ...EVERY.quarter,
       minutes: MIN.fan * fans,
+    },
+    {
+      id: 'vents',
+      n: vents,
+      what: `Brush the dust screens of ${many(vents, 'vented space')}, low and high`,
+      why: 'a clogged screen is no air: chargers cut back',
+      by: 'owner',
+      ...EVERY.quarter,
+      minutes: MIN.fan * vents,
     },
     {
       id: 'panels',

@@ -15,7 +15,7 @@ export const placementSchema = z.object({
 
 const flow = z.number().min(0, { message: 'from 0 to 2000 m³/h is accepted' }).max(2000, { message: 'from 0 to 2000 m³/h is accepted' });
 
-/** Fans of a closed space, by their plates. */
+/** Fans of a closed space, by their plates, and its vents. */
 export const airSchema = z.object({
   /** Drawn out, m³/h; its inlet has a dust filter. */
   outM3h: flow,
@@ -23,6 +23,8 @@ export const airSchema = z.object({
   inM3h: flow,
   /** Air inside from which the thermostat lets them run, °C. */
   fromC: z.number().min(0).max(80),
+  /** Free area of each of two vents, one low and one high, behind dust screens, cm²; absent: none. */
+  ventCm2: z.number().min(0).max(2000).optional(),
 });
 
 /** The mounting board: a sheet on a face, which carries gear of its own. */

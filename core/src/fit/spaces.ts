@@ -85,6 +85,25 @@ export const closingSteps = (enclosures: readonly Enclosure[]): Omit<FitStep, 'a
       : [],
   );
 
+/** Vents of closed spaces, cut before what stands there is in the way. */
+export const ventSteps = (layout: LayoutFigures): FitStep[] =>
+  layout.heat.flatMap(({ zone, name, air }): FitStep[] =>
+    air?.ventCm2
+      ? [
+          {
+            id: `vent-${zone}`,
+            section: 'place the gear',
+            text: `Cut two vents of ${air.ventCm2} cm² into the ${name}, one low and one high`,
+            detail: 'Across from one another, out of spray, each with its dust screen; edges dressed and painted, nothing behind the cut',
+            place: name,
+            tool: 'drill and hole saws',
+            minutes: MINUTES.fan,
+            after: ['safe-check'],
+          },
+        ]
+      : [],
+  );
+
 /** Fans of closed spaces, once what they cool has its place. */
 export const fanSteps = (layout: LayoutFigures, gear: readonly Gear[]): FitStep[] =>
   layout.heat.flatMap(({ zone, name, air }): FitStep[] => {

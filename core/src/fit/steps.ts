@@ -8,7 +8,7 @@ import { figure, rating } from '../quantity/index.js';
 import type { Fitted, LayoutFigures, SizedRun } from '../routes/index.js';
 import type { DeviceSetting } from '../supply/index.js';
 import { crimperFor, joinMin, MINUTES, placeMin, pullMin } from './how.js';
-import { boxSteps, closingSteps, enclosureSteps, fanSteps, oldSteps, type OldGear } from './spaces.js';
+import { boxSteps, closingSteps, enclosureSteps, fanSteps, oldSteps, ventSteps, type OldGear } from './spaces.js';
 import { AT_LARGE, type FitStep } from './step.js';
 import { leadSteps } from './thin-leads.js';
 
@@ -296,6 +296,7 @@ export function fitSteps(
     ...boxSteps(layout, ways.enclosures),
     ...place,
     ...enclosureSteps(ways.enclosures, gear),
+    ...ventSteps(layout),
     ...fanSteps(layout, gear),
     ...holes,
     ...fitted.map((r) => pullStep(r, places, cut)),

@@ -1,11 +1,17 @@
+import { hasFans } from '../places/index.js';
 import type { LayoutFigures } from '../routes/index.js';
 import type { Add } from './line.js';
 import { PLANNING_PRICES as PRICE } from './prices.js';
 
-/** Fans of closed spaces, each with its filter, and one thermostat a space. */
+/** Fans of closed spaces, each with its filter, one thermostat a space, and vents in pairs. */
 export function addAir(add: Add, layout: LayoutFigures): void {
   for (const { name, air } of layout.heat) {
-    if (!air || air.outM3h + air.inM3h === 0) continue;
+    if (air?.ventCm2)
+      add(
+        { key: `vent-${air.ventCm2}`, group: 'sundries', what: `vent ${air.ventCm2} cm² free area, with dust screen`, quantity: 2, unit: 'pc', priceEach: PRICE.vent, kg: 0.15 },
+        `${name}, low and high`,
+      );
+    if (!air || !hasFans(air)) continue;
     for (const [m3h, way] of [
       [air.outM3h, 'out'],
       [air.inM3h, 'in'],

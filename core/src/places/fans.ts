@@ -10,11 +10,19 @@ const FAN_DUTY = 0.3;
 /** What the fans of a space draw, W. @example fanWatts({ outM3h: 100, inM3h: 50, fromC: 40 }) // 6 */
 export const fanWatts = ({ outM3h, inM3h }: Air): number => Math.max(LEAST_FAN_W, Math.round(FAN_W_PER_M3H * (outM3h + inM3h)));
 
+/** True of air that fans move; else vents alone let it through. */
+export const hasFans = ({ outM3h, inM3h }: Air): boolean => outM3h + inM3h > 0;
+
 /**
- * Gives a closed space its fans, and the rig the load that they are: with a wire and a fuse like any other. A load that
- * was there already keeps what was typed of it but its watts.
+ * Gives a closed space its fans and vents, and the rig the load that its fans are: with a wire and a fuse like any other.
+ * A load that was there already keeps what was typed of it but its watts. Vents alone draw nothing.
  */
 export function fitFans(d: Design, { zone, name }: Pick<CompartmentHeat, 'zone' | 'name'>, air: Air): void {
+  if (!hasFans(air)) {
+    takeFansOut(d, zone);
+    if (air.ventCm2) d.air[zone] = air;
+    return;
+  }
   d.air[zone] = air;
   const id = fanLoad(zone);
   const order = Math.max(0, ...Object.values(d.loads).map((l) => l.order)) + 1;
@@ -25,7 +33,7 @@ export function fitFans(d: Design, { zone, name }: Pick<CompartmentHeat, 'zone' 
   d.places[fanPlace(zone)] ??= { zone, on: null, when: 'now' };
 }
 
-/** Takes the fans of a space out, with the load that they are. */
+/** Takes the fans and vents of a space out, with the load that they are. */
 export function takeFansOut(d: Design, zone: string): void {
   delete d.air[zone];
   delete d.loads[fanLoad(zone)];

@@ -1,5 +1,6 @@
 import type { Air, Vehicle, Zone } from '../design/index.js';
 import type { Gear } from './gear.js';
+import { ventedRiseK, ventHeightM, ventsForCm2 } from './vents.js';
 
 /** Heat that still air carries off through a compartment's skin, W/m²K. */
 export const STILL_AIR_W_M2K = 5.5;
@@ -39,12 +40,13 @@ export function surfaceM2({ box }: Zone): number {
 }
 
 /**
- * Rise of a closed compartment whose fans are typed, K: heat leaves by its skin and with the air, and the thermostat lets
- * the fans run no sooner than at its own temperature. A filter's loss is taken off the flow.
- * @example airedRiseK(110, 4, 25, { outM3h: 100, inM3h: 0, fromC: 26 }) // 2.422301
+ * Rise of a closed compartment whose fans or vents are typed, K: heat leaves by its skin and with the air, and the
+ * thermostat lets the fans run no sooner than at its own temperature. A filter's loss is taken off the flow. `heightM`:
+ * between the middles of its vents.
+ * @example airedRiseK(110, 4, 25, { outM3h: 100, inM3h: 0, fromC: 26 }, 0.4) // 2.422301
  */
-export function airedRiseK(heatW: number, skinM2: number, ambientC: number, air: Air): number {
-  const still = naturalRiseK(heatW, skinM2);
+export function airedRiseK(heatW: number, skinM2: number, ambientC: number, air: Air, heightM: number): number {
+  const still = ventedRiseK(heatW, STILL_AIR_W_M2K * skinM2, air.ventCm2 ?? 0, heightM, ambientC);
   const flowM3h = (1 - COMPARTMENT.filterLoss) * Math.max(air.outM3h, air.inM3h);
   const running = heatW / (STILL_AIR_W_M2K * skinM2 + flowM3h / FLOW_M3H_K_PER_W);
   return Math.min(still, Math.max(running, air.fromC - ambientC));
@@ -61,17 +63,19 @@ export interface CompartmentHeat {
   readonly name: string;
   readonly heatW: number;
   readonly surfaceM2: number;
-  /** With the fans that are typed. */
+  /** With the fans and vents that are typed. */
   readonly riseK: number;
   /** What it may rise, K, over the air outside it, °C. */
   readonly allowedK: number;
   readonly ambientC: number;
-  /** Its fans; null: none. */
+  /** Its fans and vents; null: none. */
   readonly air: Air | null;
   /** Air inside at the zone's own temperature and the rise, °C. */
   readonly airC: number;
   /** Flow that keeps the rise to what is allowed, m³/h; 0: none is needed, or the typed fans do. A filter's loss is in it. */
   readonly fanM3h: number;
+  /** Free area of each of two vents that do so without a fan, cm²; null: none is needed, or no vents would. */
+  readonly ventCm2: number | null;
   readonly from: readonly string[];
 }
 
@@ -84,7 +88,7 @@ export function compartmentHeat(vehicle: Vehicle, gear: readonly Gear[], fans: R
     const air = fans[zone.id] ?? null;
     if (zone.weather === 'spray' || (heatW === 0 && !air)) return [];
     const skin = surfaceM2(zone);
-    const riseK = air ? airedRiseK(heatW, skin, zone.ambientC, air) : naturalRiseK(heatW, skin);
+    const riseK = air ? airedRiseK(heatW, skin, zone.ambientC, air, ventHeightM(zone)) : naturalRiseK(heatW, skin);
     const allowedK = allowedRiseK(zone, warm);
     const fan = riseK > allowedK + 1e-9 ? fanFlowM3h(heatW, allowedK) / (1 - COMPARTMENT.filterLoss) : 0;
     return [
@@ -99,6 +103,7 @@ export function compartmentHeat(vehicle: Vehicle, gear: readonly Gear[], fans: R
         air,
         airC: zone.ambientC + riseK,
         fanM3h: fan,
+        ventCm2: fan > 0 ? ventsForCm2(heatW, STILL_AIR_W_M2K * skin, allowedK, ventHeightM(zone), zone.ambientC) : null,
         from: [...warm, ...beside].map((g) => g.name),
       },
     ];

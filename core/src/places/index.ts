@@ -16,3 +16,4 @@ export * from './use.js';
 export * from './wanted.js';
 export * from './weight.js';
 export * from './rides.js';
+export * from './vents.js';

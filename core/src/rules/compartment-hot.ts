@@ -6,7 +6,7 @@ export const compartmentHot: Rule = {
   id: 'compartment-hot',
   severity: 'look',
   harm: 'broken gear',
-  basis: 'ΔT = P / (5.5 W/m²K · surface); fan flow 2.99 · P / ΔT m³/h',
+  basis: 'ΔT = P / (5.5 W/m²K · surface); fan flow 2.99 · P / ΔT m³/h; two vents by the rise of warm air, Cd 0.6',
   why: 'Chargers cut back above 50 °C, and heat shortens every battery’s life.',
   test: ({ layout }) =>
     layout.heat
@@ -19,7 +19,10 @@ export const compartmentHot: Rule = {
     const h = layout.heat.find((x) => x.zone === at.about);
     if (!h) return [];
     const fans = fansFor(h);
-    return [{ ...press(design, `Fit a fan of ${fans.outM3h} m³/h`, (d) => fitFans(d, h, { ...fans, inM3h: h.air?.inM3h ?? 0 })), usual: true }];
+    const fan = press(design, `Fit a fan of ${fans.outM3h} m³/h`, (d) => fitFans(d, h, { ...fans, inM3h: h.air?.inM3h ?? 0, ...(h.air?.ventCm2 ? { ventCm2: h.air.ventCm2 } : {}) }));
+    const { ventCm2 } = h;
+    const none = { outM3h: 0, inM3h: 0, fromC: fans.fromC };
+    return [{ ...fan, usual: true }, ...(ventCm2 === null ? [] : [press(design, `Cut two vents of ${ventCm2} cm², low and high`, (d) => fitFans(d, h, { ...(h.air ?? none), ventCm2 }))])];
   },
   say: (v) => `${v['from']} warm the ${v['zone']} by ${v['rise']} K at full output (${v['watts']} W)${v['fans'] ? ', with the fans that it has' : ''}.`,
   fix: (v) => `A fan of ${v['flow']} m³/h behind a filter, thermostat ${v['thermostat']} °C, inlet low, outlet high and outside; or part the gear.`,

@@ -1,5 +1,6 @@
 import type { Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
+import { hasFans } from '../places/index.js';
 import { type Plant } from '../plant/index.js';
 import { bankOf, distributionOf } from '../supply/index.js';
 import { type Meters, readingTolerance } from '../verdicts/index.js';
@@ -56,16 +57,18 @@ function pointsOf(design: Design, catalogue: Catalogue, plant: Plant): readonly 
         ]
       : [];
   const names = new Map(vehicleOf(design).zones.map((z) => [z.id, z.name]));
-  const fans = Object.entries(design.air).map(([zone, { fromC }]): Point => ({
-    id: `set.fan:${zone}`,
-    about: zone,
-    where: `Thermometer beside the gear of the ${names.get(zone) ?? zone} as its fan starts`,
-    state: 'warmed by its own chargers, or gently by hand',
-    expected: fromC,
-    unit: '°C',
-    minutes: 10,
-    look: 'is the thermostat’s bulb beside the warmest box, out of the fan’s own air, and set to this figure?',
-  }));
+  const fans = Object.entries(design.air)
+    .filter(([, air]) => hasFans(air))
+    .map(([zone, { fromC }]): Point => ({
+      id: `set.fan:${zone}`,
+      about: zone,
+      where: `Thermometer beside the gear of the ${names.get(zone) ?? zone} as its fan starts`,
+      state: 'warmed by its own chargers, or gently by hand',
+      expected: fromC,
+      unit: '°C',
+      minutes: 10,
+      look: 'is the thermostat’s bulb beside the warmest box, out of the fan’s own air, and set to this figure?',
+    }));
   return [...isolators, ...held, ...fans];
 }
 

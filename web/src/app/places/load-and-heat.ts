@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { type Air, COMPARTMENT, comesOff, type CompartmentHeat, fansFor, figure, fitFans, HOLD_G, restraints, STILL_AIR_W_M2K, STRAP_N, takeFansOut, vehicleOf } from '@meridex/core';
+import { type Air, COMPARTMENT, comesOff, type CompartmentHeat, fansFor, figure, fitFans, hasFans, HOLD_G, restraints, STILL_AIR_W_M2K, STRAP_N, takeFansOut, vehicleOf } from '@meridex/core';
 import { NumberField } from '../fields/number-field';
 import { Mark } from '../pictures/mark';
 import { AssessmentService } from '../services/assessment.service';
@@ -9,6 +9,8 @@ import { SelectionService } from '../services/selection.service';
 
 /** Smallest fan that is sold, m³/h. */
 const LEAST_FAN_M3H = 20;
+/** Smallest vents that are worth a hole, cm². */
+const LEAST_VENT_CM2 = 50;
 
 /** What the gear does to the vehicle: axles and sides, walls, heat of closed spaces; and what comes off to service each thing. */
 @Component({
@@ -43,6 +45,14 @@ export class LoadAndHeatSheet {
     const wants = fansFor(h);
     this.setAir(h, { ...wants, outM3h: wants.outM3h || LEAST_FAN_M3H });
   }
+
+  /** Two vents that do without a fan, or a pair to begin with. */
+  protected cutVents(h: CompartmentHeat): void {
+    const air = h.air ?? { outM3h: 0, inM3h: 0, fromC: fansFor(h).fromC };
+    this.designs.edit(`vents of the ${h.name}`, (d) => fitFans(d, h, { ...air, ventCm2: h.ventCm2 ?? LEAST_VENT_CM2 }));
+  }
+
+  protected readonly does = (air: Air): string => (!hasFans(air) ? 'its vents do' : air.ventCm2 ? 'its vents and fans do' : 'its fans do');
 
   protected noAir(h: CompartmentHeat): void {
     this.designs.edit(`no fans in the ${h.name}`, (d) => takeFansOut(d, h.zone));

@@ -227,4 +227,21 @@ describe('heat of closed spaces', () => {
     await click(element.querySelector(`[aria-label="No fans in the ${space!.name}"]`));
     expect(bench.openDesign().air).toEqual({});
   });
+
+  it('or by two vents, which draw nothing, and a fan beside them where they do not do', async () => {
+    const { element, bench, click, type } = await onBench(LoadAndHeatSheet, 'bookmobile');
+    const [space] = bench.openAssessment().layout.heat;
+    await click(element.querySelector(`[aria-label="Cut vents into the ${space!.name}"]`));
+    expect(element.querySelector('.heat')!.textContent).toContain('its vents do');
+    const before = bench.openAssessment().layout.heat[0]!.riseK;
+    expect(before).toBeLessThan(space!.riseK);
+    const loads = Object.keys(bench.openDesign().loads).length;
+    await type(element.querySelector(`[aria-label="Vents of the ${space!.name}"]`), '200');
+    expect(bench.openDesign().air[space!.zone]!.ventCm2).toBe(200);
+    expect(bench.openAssessment().layout.heat[0]!.riseK).toBeLessThan(before);
+    expect(Object.keys(bench.openDesign().loads).length).toBe(loads);
+    await type(element.querySelector(`[aria-label="Drawn out of the ${space!.name}"]`), '50');
+    expect(element.querySelector('.heat')!.textContent).toContain('its vents and fans do');
+    expect(Object.keys(bench.openDesign().loads).length).toBe(loads + 1);
+  });
 });

@@ -6,6 +6,7 @@ export interface FlowBox {
   readonly thing: FlowThing;
   readonly x: number;
   readonly y: number;
+  readonly w: number;
   readonly h: number;
   /** Where its words about what finds no room begin. */
   readonly looksY: number;
@@ -20,13 +21,14 @@ export interface FlowRibbon {
 }
 
 export interface FlowDrawing {
+  readonly width: number;
   readonly height: number;
   readonly boxes: readonly FlowBox[];
   readonly ribbons: readonly FlowRibbon[];
 }
 
-export const FLOW_WIDTH = 792;
-export const BOX_WIDTH = 146;
+const FLOW_WIDTH = 792;
+const BOX_WIDTH = 146;
 const LINE_H = 15;
 const TITLE_H = 26;
 const GAP = 14;
@@ -43,22 +45,50 @@ const THINNEST = 2;
 const X: Readonly<Record<FlowThing['column'], number>> = { gives: 4, converts: 224, stores: 440, uses: FLOW_WIDTH - BOX_WIDTH - 4 };
 const ORDER = ['gives', 'converts', 'stores', 'uses'] as const;
 
-/** Height of the box alone, and of what is said under it. */
-function heights(t: FlowThing, ribbonsH: number): { readonly box: number; readonly all: number } {
-  const words = TITLE_H + LINE_H * t.says.length + 4;
-  const box = Math.max(words, ribbonsH + 6, t.column === 'stores' ? BANK_H : 0);
-  return { box, all: box + LINE_H * t.looks.length + (t.looks.length ? 4 : 0) };
+/** How large things and ribbons of a picture are, and in which order they stand. */
+export interface Measured {
+  readonly widthOf: (f: Flow) => number;
+  readonly sum: (id: string, end: 'from' | 'to') => number;
+  /** Height of a box alone. */
+  readonly boxH: (t: FlowThing) => number;
+  /** With what is said under it. */
+  readonly allH: (t: FlowThing) => number;
+  readonly used: readonly FlowThing['column'][];
 }
 
+const LOOKS_GAP = 4;
+export const looksH = (t: FlowThing): number => LINE_H * t.looks.length + (t.looks.length ? LOOKS_GAP : 0);
+export const looksAt = (y: number, h: number): number => y + h + LINE_H - 2;
+
+/** Height that the words of a box want, with the level of a bank. */
+export const wordsH = (t: FlowThing): number => Math.max(TITLE_H + LINE_H * t.says.length + 4, t.column === 'stores' ? BANK_H : 0);
+
 /** Pixels of an Ah a day: so that the widest column of ribbons fits, and a lone trickle is not a river. */
-function scaleOf({ flows, things }: SupplyFlow): number {
+export function scaleOf({ flows, things }: SupplyFlow, widest: number): (f: Flow) => number {
   const out = new Map<string, number>();
   const column = new Map(things.map((t) => [t.id, t.column]));
   for (const f of flows) {
     const from = column.get(f.from) ?? '';
     out.set(from, (out.get(from) ?? 0) + f.ahDay);
   }
-  return Math.min(MOST_PER_AH, WIDEST / Math.max(1, ...out.values()));
+  const perAh = Math.min(MOST_PER_AH, widest / Math.max(1, ...out.values()));
+  return (f) => (f.ahDay > 0 ? Math.max(THINNEST, f.ahDay * perAh) : 0);
+}
+
+/** Columns that hold something, from what gives to what uses. */
+export const columnsOf = ({ things }: SupplyFlow): readonly FlowThing['column'][] => ORDER.filter((c) => things.some((t) => t.column === c));
+
+function measured(flow: SupplyFlow): Measured {
+  const widthOf = scaleOf(flow, WIDEST);
+  const sum = (id: string, end: 'from' | 'to'): number => flow.flows.filter((f) => f[end] === id).reduce((s, f) => s + widthOf(f), 0);
+  const boxH = (t: FlowThing): number => Math.max(wordsH(t), Math.max(sum(t.id, 'from'), sum(t.id, 'to')) + 6);
+  return { widthOf, sum, boxH, allH: (t) => boxH(t) + looksH(t), used: columnsOf(flow) };
+}
+
+/** A point on a ribbon's curve a third of the way, where ribbons have not met yet. */
+function onCurve(p: readonly [number, number, number, number]): number {
+  const t = 0.3;
+  return (1 - t) ** 3 * p[0] + 3 * t * (1 - t) ** 2 * p[1] + 3 * t ** 2 * (1 - t) * p[2] + t ** 3 * p[3];
 }
 
 interface Node {
@@ -71,12 +101,8 @@ interface Node {
  * least as high as its words, and its ribbons meet it in its middle.
  */
 export function layoutFlow(flow: SupplyFlow): FlowDrawing {
-  const perAh = scaleOf(flow);
-  const widthOf = (f: Flow): number => (f.ahDay > 0 ? Math.max(THINNEST, f.ahDay * perAh) : 0);
-  const sum = (id: string, end: 'from' | 'to'): number => flow.flows.filter((f) => f[end] === id).reduce((s, f) => s + widthOf(f), 0);
-  const size = new Map(flow.things.map((t) => [t.id, heights(t, Math.max(sum(t.id, 'from'), sum(t.id, 'to')))]));
-  const used = ORDER.filter((c) => flow.things.some((t) => t.column === c));
-  const columnH = used.map((c) => flow.things.filter((t) => t.column === c).reduce((h, t) => h + size.get(t.id)!.all + GAP, -GAP));
+  const { widthOf, sum, boxH, allH, used } = measured(flow);
+  const columnH = used.map((c) => flow.things.filter((t) => t.column === c).reduce((h, t) => h + allH(t) + GAP, -GAP));
   const height = Math.max(BANK_H, ...columnH) + 8;
   const ids = new Set(flow.things.map((t) => t.id));
   const graph = sankey<Node, { readonly flow: Flow }>()
@@ -88,19 +114,19 @@ export function layoutFlow(flow: SupplyFlow): FlowDrawing {
     ])
     .nodeId((n) => n.thing.id)
     .nodeAlign((n) => used.indexOf(n.thing.column))({
-    nodes: flow.things.map((thing) => ({ thing, fixedValue: size.get(thing.id)!.all })),
+    nodes: flow.things.map((thing) => ({ thing, fixedValue: allH(thing) })),
     links: flow.flows.filter((f) => ids.has(f.from) && ids.has(f.to)).map((f) => ({ source: f.from, target: f.to, value: Math.max(widthOf(f), 0.01), flow: f })),
   });
   // Each column stands in the middle; d3 has said in which order.
   const boxes = used.flatMap((c) => {
     const column = graph.nodes.filter((n) => n.thing.column === c).sort((a, b) => a.y0! - b.y0!);
-    const all = column.reduce((h, n) => h + size.get(n.thing.id)!.all + GAP, -GAP);
+    const all = column.reduce((h, n) => h + allH(n.thing) + GAP, -GAP);
     const wide = column.length > 1 ? GAP + Math.min(20, (height - 8 - all) / (column.length - 1)) : GAP;
     let y = (height - (all + (wide - GAP) * (column.length - 1))) / 2;
     return column.map((n): FlowBox => {
-      const { box, all: whole } = size.get(n.thing.id)!;
-      const at = { thing: n.thing, x: X[c], y, h: box, looksY: y + box + LINE_H - 2 };
-      y += whole + wide;
+      const h = boxH(n.thing);
+      const at = { thing: n.thing, x: X[c], y, w: BOX_WIDTH, h, looksY: looksAt(y, h) };
+      y += allH(n.thing) + wide;
       return at;
     });
   });
@@ -117,15 +143,12 @@ export function layoutFlow(flow: SupplyFlow): FlowDrawing {
     const [x0, x1] = [place.get(f.from)!.x + BOX_WIDTH, place.get(f.to)!.x];
     const [y0, y1] = [start(f.from, 'from', f), start(f.to, 'to', f)];
     const bend = (x1 - x0) / 2;
-    // On the curve a third of the way, where ribbons have not met yet.
-    const t = 0.3;
-    const [a, b, c, d] = [(1 - t) ** 3, 3 * t * (1 - t) ** 2, 3 * t ** 2 * (1 - t), t ** 3];
     return {
       flow: f,
       path: `M${x0} ${y0}C${x0 + bend} ${y0} ${x1 - bend} ${y1} ${x1} ${y1}`,
       width: widthOf(f),
-      at: [a * x0 + b * (x0 + bend) + c * (x1 - bend) + d * x1, (a + b) * y0 + (c + d) * y1],
+      at: [onCurve([x0, x0 + bend, x1 - bend, x1]), onCurve([y0, y0, y1, y1])],
     };
   });
-  return { height, boxes, ribbons };
+  return { width: FLOW_WIDTH, height, boxes, ribbons };
 }

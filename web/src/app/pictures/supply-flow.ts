@@ -1,7 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { BreakpointObserver } from '@angular/cdk/layout';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { map } from 'rxjs';
 import { figure, type Flow, type SupplyFlow } from '@meridex/core';
-import { BOX_WIDTH, FLOW_WIDTH, layoutFlow, LEVEL_FROM } from './supply-flow-layout';
+import { layoutFlow, LEVEL_FROM } from './supply-flow-layout';
+import { layoutUpright } from './supply-flow-upright';
 
+/** Below this a picture from left to right is wider than the screen. */
+const NARROW = '(max-width: 720px)';
+/** Width of a letter of the small words, px. */
+const LETTER = 4.9;
 /** A line of words, px. */
 const WORDS_H = 15;
 
@@ -20,13 +28,20 @@ export class SupplyFlowPicture {
   readonly pick = output<string>();
   readonly hang = output<{ readonly thing: string; readonly on: string }>();
   protected readonly figure = figure;
-  protected readonly width = FLOW_WIDTH;
-  protected readonly boxWidth = BOX_WIDTH;
-  protected readonly drawing = computed(() => layoutFlow(this.flow()));
+  /** On a phone it stands upright, so that all of it is seen without moving it. */
+  protected readonly upright = toSignal(
+    inject(BreakpointObserver)
+      .observe(NARROW)
+      .pipe(map((s) => s.matches)),
+    { initialValue: false },
+  );
+  protected readonly drawing = computed(() => (this.upright() ? layoutUpright : layoutFlow)(this.flow()));
   /** An end that is being carried to another box. */
   protected readonly dragging = signal<{ readonly flow: Flow; readonly from: Point; readonly to: Point } | null>(null);
 
-  protected short(words: string, most: number): string {
+  /** Words cut to what a box of this width takes. */
+  protected short(words: string, boxW: number): string {
+    const most = Math.floor((boxW - 14) / LETTER);
     return words.length > most ? `${words.slice(0, most - 1).trimEnd()}…` : words;
   }
 
@@ -62,7 +77,7 @@ export class SupplyFlowPicture {
     const now = this.dragging();
     this.dragging.set(null);
     const [x, y] = this.at(event);
-    const on = this.drawing().boxes.find((b) => x >= b.x && x <= b.x + BOX_WIDTH && y >= b.y && y <= b.y + b.h)?.thing.id;
+    const on = this.drawing().boxes.find((b) => x >= b.x && x <= b.x + b.w && y >= b.y && y <= b.y + b.h)?.thing.id;
     if (!now || !on || on === now.flow.to || on === now.flow.from) return;
     this.hang.emit({ thing: now.flow.hangs!, on });
   }

@@ -12,6 +12,8 @@ export interface CircuitFault {
   readonly sunShare?: Readonly<Record<string, number>>;
   /** Trigger of a charger from the vehicle. */
   readonly trigger?: Readonly<Record<string, 'dead' | 'always live'>>;
+  /** Leads from other banks that bring nothing, by their inlets. */
+  readonly leadOut?: readonly string[];
   readonly isolator?: 'open' | 'closed';
   readonly mainSwitch?: 'open';
   readonly disconnect?: 'open';

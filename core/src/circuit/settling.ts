@@ -168,7 +168,7 @@ export class Settling {
       sources.push({ id: 'starting', plus: 'starting+', minus: 'starting-', volt: one.volt * inSeries - weak.belowV, ohm });
     }
     // Pulled out, an inlet hangs on nothing.
-    sources.push(...leadSources(plan.runs, (id, nominalV) => (state.mains ? (plan.leads?.[id] ?? usualLead(nominalV, 'typical')) : { volt: 0, ohm: BLEED_OHM })));
+    sources.push(...leadSources(plan.runs, (id, nominalV) => (state.mains && !plan.fault?.leadOut?.includes(id) ? (plan.leads?.[id] ?? usualLead(nominalV, 'typical')) : { volt: 0, ohm: BLEED_OHM })));
     for (const g of this.givers) {
       const mode = u.modes.get(g.id)!;
       if (mode === 'holding') sources.push({ id: g.id, plus: g.plus, minus: g.minus, volt: g.setV, ohm: HOLD_OHM });

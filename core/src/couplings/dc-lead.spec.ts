@@ -3,8 +3,11 @@ import { isolationMap, PARKED, type CircuitState, type SettledState } from '../c
 import { blankDesign, editDesign, OWN, readDesign, type Design } from '../design/index.js';
 import { solveCircuit, type Circuit } from '../network/index.js';
 import { jobFromAnswers } from '../supply-options/index.js';
+import { testPlan } from '../test-plan/index.js';
+import { singleFailures } from '../trip-analysis/index.js';
 import { EXAMPLE_RIGS } from '../testing/rigs.js';
 import { after, refusal } from '../testing/commanded.js';
+import { faultBook } from '../faults/index.js';
 import { mainsSources } from '../mains/index.js';
 import { assessIn, inJob, joinedPlans, joinedTripOf, orderOfJob, assessJob, settleJoined } from './index.js';
 
@@ -112,6 +115,15 @@ describe('a DC lead from the bank of one rig to a charger of another', () => {
     expect(box.trip!.mainsAh.reduce((s, x) => s + x, 0)).toBeGreaterThan(20);
   });
 
+  it('is pulled out before anything is touched, made up to its length, and no starting battery is spoken of where none is', () => {
+    const steps = box.fit.map((s) => s.text);
+    expect(steps[0]).toContain('Pull out the lead');
+    expect(steps.some((s) => /^Make up the loose lead into the charger: \d+ mm², 2\.0 m/.test(s))).toBeTrue();
+    expect(steps.filter((s) => s.includes('starting battery'))).toEqual([]);
+    expect(ute.fit.some((s) => s.text.includes('starting battery'))).toBeTrue();
+    expect(ute.fit.some((s) => s.text.includes('loose lead'))).toBeFalse();
+  });
+
   it('is what the box lives by: without it a failure is told', () => {
     const plan = joinedPlans(job, catalogue)
       .find((p) => p.plans.has('box'))!
@@ -120,6 +132,24 @@ describe('a DC lead from the bank of one rig to a charger of another', () => {
     const column = map.columns.findIndex((c) => c.name === 'lead from the other battery');
     const row = map.rows.find((r) => r.gear === lead.inlet)!;
     expect([row.cells[0]!.state, row.cells[column]!.state]).toEqual(['live', 'dead']);
+    const failures = singleFailures(inJob(job, 'box', catalogue), catalogue);
+    const [sound, cut] = ['none', 'lead'].map((id) => failures.find((f) => f.id === id)!);
+    expect(sound!.carriedBy.map((c) => c.what)).toContain('lead');
+    expect(cut!.carriedBy.map((c) => c.what)).not.toContain('lead');
+    expect(cut!.lowestSoc).toBeLessThan(sound!.lowestSoc);
+  });
+
+  it('is proved at the charger while it is plugged in, and a dead lead is told from a dead charger', () => {
+    const design = inJob(job, 'box', catalogue);
+    const rows = testPlan(design, catalogue)!.groups.flatMap((g) => g.rows);
+    const inV = rows.find((r) => r.id === 'mains.in-volts:charger')!;
+    expect(inV.expected).toBeGreaterThan(11.5);
+    expect(rows.map((r) => r.id)).toEqual(jasmine.arrayContaining(['mains.in-amps:charger', 'mains.out-amps:charger', 'mains.out-volts:charger']));
+    expect(testPlan(design, catalogue)!.converters.map((c) => c.rows)).toEqual([['mains.in-volts:charger', 'mains.in-amps:charger', 'mains.out-volts:charger', 'mains.out-amps:charger']]);
+    const book = faultBook(design, catalogue)!;
+    const at = (fault: string): number => book.probes.find((t) => t.id === 'mains.in-volts:charger')!.predicted[fault]!;
+    expect(at('lead-out:charger')).toBeLessThan(1);
+    expect(at('dead:charger')).toBeGreaterThan(11.5);
   });
 
   it('is found where its bank has other volts, where its plug is too small, and where nothing takes', () => {

@@ -1,8 +1,8 @@
-import { CHEMISTRY } from '../catalogue/index.js';
+import { catalogueOf, CHEMISTRY } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { amps, figure } from '../quantity/index.js';
-import { ALTERNATOR, CHARGED_WHILE, FULL_SOC, type Bank, type SolarArray, type SupplyFigures } from '../supply/index.js';
+import { ALTERNATOR, CHARGED_WHILE, FULL_SOC, pluggedWord, type Bank, type SolarArray, type SupplyFigures } from '../supply/index.js';
 import { climateOf } from '../travel/index.js';
 import type { TripResult } from '../trip/index.js';
 import type { Origin, Why, WhyInput } from './why.js';
@@ -131,7 +131,7 @@ function whyTrip({ design, trip, supply }: SupplyFacts): Why[] {
         { name: 'sky', value: `${figure(100 * climate.clearness, 0)} % of clear`, origin: climate.region ? 'setting' : 'default', sheet: 'brief/vehicle' },
         { name: 'given by the sun', value: sum(trip.sunAh), origin: 'computed', sheet: 'supply/feeds' },
         { name: 'given by the vehicle', value: sum(trip.alternatorAh), origin: 'computed', sheet: 'supply/feeds' },
-        { name: 'given by mains', value: sum(trip.mainsAh), origin: 'computed', sheet: 'brief/vehicle' },
+        { name: `given by ${pluggedWord(design, catalogueOf(design))}`, value: sum(trip.mainsAh), origin: 'computed', sheet: 'brief/vehicle' },
         { name: 'drawn', value: sum(trip.loadAh), origin: 'computed', sheet: 'loads' },
         {
           name: 'reserve',

@@ -57,6 +57,20 @@ function chargers(plan: CircuitPlan): Fault[] {
             },
           ]
         : []),
+      ...c.inputs.flatMap(({ by, ref }): Fault[] =>
+        by === 'lead'
+          ? [
+              {
+                id: `lead-out:${id}`,
+                name: `${name}: its lead brings nothing (a plug that is out, a fuse at the other battery, that battery cut off)`,
+                prior: 4,
+                change: { leadOut: [ref.id] },
+                about: id,
+                fix: 'Volts at the plug, then at the outlet of the other rig, then across its fuse; last whether that battery’s own disconnect is open.',
+              },
+            ]
+          : [],
+      ),
     ];
   });
 }

@@ -7,6 +7,7 @@ import { FUSE_KINDS } from '../protection/index.js';
 import { figure, rating } from '../quantity/index.js';
 import type { Fitted, LayoutFigures, SizedRun } from '../routes/index.js';
 import type { DeviceSetting } from '../supply/index.js';
+import { looseLeadSteps, unplugSteps } from './loose-leads.js';
 import { crimperFor, joinMin, MINUTES, placeMin, pullMin } from './how.js';
 import { boxSteps, closingSteps, enclosureSteps, fanSteps, oldSteps, ventSteps, type OldGear } from './spaces.js';
 import { AT_LARGE, type FitStep } from './step.js';
@@ -45,8 +46,11 @@ const SAFE: readonly FitStep[] = [
   },
 ];
 
+/** The same for a rig that hangs on no starting battery. */
+const ofHouse = (s: FitStep): FitStep => (s.id === 'safe-negative' ? { ...s, text: 'Disconnect the house battery’s negative first' } : s);
+
 /** First power comes after all else, each of its steps after the one before it. */
-function powerSteps(before: readonly FitStep[], branches: number, { licensed, enclosures }: Pick<FitWays, 'licensed' | 'enclosures'>): FitStep[] {
+function powerSteps(before: readonly FitStep[], branches: number, starting: boolean, { licensed, enclosures }: Pick<FitWays, 'licensed' | 'enclosures'>): FitStep[] {
   const at = { section: 'first power' as const, place: AT_LARGE };
   return [
     { ...at, id: 'power-look', text: 'Look over every joint: polarity, covers, labels, nothing loose', tool: null, minutes: 15, after: before.map((s) => s.id) },
@@ -60,7 +64,7 @@ function powerSteps(before: readonly FitStep[], branches: number, { licensed, en
       after: ['power-main'],
     },
     ...closingSteps(enclosures).map((s): FitStep => ({ ...s, after: ['power-branch'] })),
-    { ...at, id: 'power-negative', text: 'Reconnect the starting battery’s negative last', tool: 'spanners', minutes: 5, after: ['power-branch'] },
+    { ...at, id: 'power-negative', text: `Reconnect the ${starting ? 'starting' : 'house'} battery’s negative last`, tool: 'spanners', minutes: 5, after: ['power-branch'] },
     ...(licensed
       ? [
           {
@@ -258,6 +262,8 @@ export interface FitWays {
   readonly licensed: boolean;
   readonly enclosures: readonly Enclosure[];
   readonly torqueNm: TorqueNm;
+  /** Loose cable of leads from other banks, m, by inlet. */
+  readonly looseM?: ReadonlyMap<string, number>;
 }
 
 /** The build in an order that works at the vehicle: safe, place, pull, join, power. */
@@ -288,10 +294,12 @@ export function fitSteps(
         ? { detail: 'Restraint: 10 g forward, 6 g sideways, 5 g up as planning figures', caution: 'Batteries burn and vent gas: sealed and vented where people sit or sleep.' }
         : {}),
     }));
+  const starting = !gear.length || gear.some((g) => g.role === 'starting');
   const holes = holeSteps(layout);
   const cut = new Set(holes.map((h) => h.id));
   const build = [
-    ...SAFE,
+    ...unplugSteps(all),
+    ...(starting ? SAFE : SAFE.map(ofHouse)),
     ...oldSteps(old, gear),
     ...boxSteps(layout, ways.enclosures),
     ...place,
@@ -303,10 +311,11 @@ export function fitSteps(
     ...leadSteps(layout, places, cut, new Set(place.map((p) => p.id))),
     ...all.filter((r) => r.spec.existing).map((r) => tapStep(r, places)),
     ...fitted.flatMap((r) => (r.spec.provision ? [provisionStep(r, places)] : joinSteps(r, places, ways.torqueNm))),
+    ...looseLeadSteps(fitted, ways.looseM ?? new Map()),
     ...(bond ? [bondStep(bond, places)] : []),
     ...settingSteps(settings, gear),
   ];
-  const steps = [...build, ...powerSteps(build, all.filter((r) => r.spec.role === 'load feed').length, ways)];
+  const steps = [...build, ...powerSteps(build, all.filter((r) => r.spec.role === 'load feed').length, starting, ways)];
   // What is not a step of this job is waited for by none.
   const ids = new Set(steps.map((s) => s.id));
   return steps.map((s) => {

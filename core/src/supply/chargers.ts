@@ -68,6 +68,12 @@ export const leadChargersOf = (design: Design, catalogue: Catalogue): readonly D
 /** Both: every charger with a DC input that is fed. */
 export const dcChargersOf = (design: Design, catalogue: Catalogue): readonly DcCharger[] => fedBy(design, catalogue, ['vehicle', 'lead']);
 
+/** What plugs into a rig, in a word: the trip books mains and leads from other banks as one. */
+export function pluggedWord(design: Design, catalogue: Catalogue): 'mains' | 'lead' | 'mains and lead' {
+  if (!leadChargersOf(design, catalogue).length) return 'mains';
+  return mainsChargersOf(design, catalogue).length ? 'mains and lead' : 'lead';
+}
+
 /** Amps that reach the bank from the vehicle while it is driven, and what all of it takes from the alternator, at its volts warm at idle and on the road. */
 export function vehicleChargeA(design: Design, catalogue: Catalogue, bank: Bank, onShare: (charger: string) => number = () => 1): { readonly outA: number; readonly wanted: AlternatorWants } {
   const dcdcs = dcdcsOf(design, catalogue).map((d) => ({ ...d, share: d.share * tripShare(design, d) }));

@@ -3,7 +3,7 @@ import type { Catalogue } from '../catalogue/index.js';
 import { circuitPlan, settle, type SettledState } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
 import { probesThatProve } from '../faults/index.js';
-import { fromInlet } from '../plant/index.js';
+import { fromPlug } from '../plant/index.js';
 import { sentence } from '../quantity/index.js';
 import { asOwned, type Meters, readingTolerance } from '../verdicts/index.js';
 import type { TestGroup, TestRow } from './rows.js';
@@ -64,7 +64,8 @@ function rowOf(p: PlanProbe, stand: Stand, s: SettledState): TestRow {
 function convertsOf(plan: NonNullable<ReturnType<typeof circuitPlan>>, there: ReadonlySet<string>): Converts[] {
   return plan.plant.converters.flatMap((c) => {
     const { id } = c.ref;
-    const rows = [`engine.in-volts:${id}`, `engine.in-amps:${id}`, `engine.out-volts:${id}`, `engine.out-amps:${id}`] as const;
+    const by = c.inputs.some((i) => i.by === 'lead') ? 'mains' : 'engine';
+    const rows = [`${by}.in-volts:${id}`, `${by}.in-amps:${id}`, `${by}.out-volts:${id}`, `${by}.out-amps:${id}`] as const;
     const { dcIn } = c.ports;
     if (!dcIn || !rows.every((r) => there.has(r))) return [];
     const out = plan.runs.find((r) => r.spec.role === 'charger output' && r.spec.serves.id === id);
@@ -82,7 +83,7 @@ export function testPlan(design: Design, catalogue: Catalogue): TestPlan | null 
   if (!plan) return null;
   const { meters } = design.settings;
   const probes = [...probesThatProve(plan).map(asPlanned), ...moreProbes(plan)].map((p) => ({ ...p, meter: asOwned(p.meter, meters) }));
-  const mains = fromInlet(plan.plant).length > 0;
+  const mains = fromPlug(plan.plant).length > 0;
   const groups = STANDS.flatMap((stand): TestGroup[] => {
     const asked = probes.filter((p) => p.stand === stand.id);
     const s = asked.length ? settle(plan, { ...stand.state, mains: stand.state.mains && mains }) : null;

@@ -3,7 +3,7 @@ import { inverterInputW, CHEMISTRY, type Catalogue } from '../catalogue/index.js
 import { asOfNow, type Design } from '../design/index.js';
 import { figure } from '../quantity/index.js';
 import { largestTogether } from '../loads/index.js';
-import { arraysOf, bankOf, stringLost, type Bank } from '../supply/index.js';
+import { arraysOf, bankOf, pluggedWord, stringLost, type Bank } from '../supply/index.js';
 import { simulateJob, type TripJob, type TripResult } from '../trip/index.js';
 import { loadsOn } from './days.js';
 import { inTripOrder, jobOfDesign } from './trip-job.js';
@@ -113,5 +113,7 @@ export function singleFailures(design: Design, catalogue: Catalogue): readonly F
       lowestSoc: 0,
       carriedBy: [],
     });
-  return out;
+  // What the trip books as mains may come over a lead.
+  const word = pluggedWord(asOfNow(design), catalogue);
+  return out.map((f) => ({ ...f, carriedBy: f.carriedBy.map((c) => (c.what === 'mains' ? { ...c, what: word } : c)) }));
 }

@@ -26,7 +26,7 @@ const MOST_BARS = 31;
         <text [attr.x]="t.x" y="147" text-anchor="middle">{{ t.name }}</text>
       }
     </svg>
-    <p class="key narrow"><span class="sun">■</span> sun <span class="alternator">■</span> vehicle <span class="mains">■</span> mains <span class="loads">▬</span> drawn</p>
+    <p class="key narrow"><span class="sun">■</span> sun <span class="alternator">■</span> vehicle <span class="mains">■</span> {{ plugged() }} <span class="loads">▬</span> drawn</p>
     <details [open]="p.rows.length <= 10">
       <summary class="narrow">as a table</summary>
       <div class="scroll">
@@ -37,7 +37,7 @@ const MOST_BARS = 31;
               <th>drawn</th>
               <th>sun</th>
               <th>vehicle</th>
-              <th>mains</th>
+              <th>{{ plugged() }}</th>
               <th>sun kept out</th>
               <th>ends at</th>
             </tr>
@@ -128,6 +128,8 @@ const MOST_BARS = 31;
 })
 export class AhLedger {
   readonly trip = input.required<TripResult>();
+  /** What plugs into the rig, in a word. */
+  readonly plugged = input('mains');
   protected readonly figure = figure;
 
   protected readonly picture = computed(() => {
@@ -169,7 +171,7 @@ export class AhLedger {
       )} from the vehicle, ${figure(
         t.mainsAh.reduce((a, b) => a + b, 0),
         0,
-      )} from mains, ${figure(
+      )} from ${this.plugged()}, ${figure(
         t.loadAh.reduce((a, b) => a + b, 0),
         0,
       )} drawn`,

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { AS_IT_IS, applyChange, climateOf, dayOfTrip, type Failure, figure, type Helps, catalogueOf, sunAlone, type TripResult, type WhatIf } from '@meridex/core';
+import { AS_IT_IS, applyChange, climateOf, dayOfTrip, type Failure, figure, type Helps, catalogueOf, pluggedWord, sunAlone, type TripResult, type WhatIf } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { MoneyPipe } from '../fields/money.pipe';
 import { AhLedger } from '../pictures/ah-ledger';
@@ -45,6 +45,8 @@ export class TripSheet extends SupplyPanel {
     const s = sunAlone(this.designs.openDesign(), catalogueOf(this.designs.openDesign()));
     return s && sunAloneWords(s);
   });
+  /** What plugs in: the mains, or another bank's lead. */
+  protected readonly plugged = computed(() => pluggedWord(this.designs.openDesign(), catalogueOf(this.designs.openDesign())));
   protected readonly climate = computed(() => climateOf(this.brief().trip));
   protected readonly isTurned = computed(() => this.whatIf() !== AS_IT_IS);
   protected readonly shown = computed(() => this.turned() ?? this.trip());

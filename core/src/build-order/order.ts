@@ -85,16 +85,17 @@ function orderOf(end: State, steps: readonly BuildStep[]): string[] {
 /**
  * An order of steps that keeps every `after`, with the least minutes of walking and of changing tools, then with the fewest
  * walks. Steps of one number done, place and tool are carried on together, so that all orders are tried as long as there is
- * room for them; a longer list follows the better ones and says below what no order can stay.
+ * room for them; a longer list follows the better ones and says below what no order can stay. `most`: so many states of
+ * one length are followed up at most, where somebody waits for the answer.
  *
  * @example buildOrder({ startPlace: 'dash', placeChangeMin: 5, toolChangeMin: 2, steps: [{ id: 'drill', place: 'roof', minutes: 9, after: [], tool: 'drill' }] }) // { changeMin: 5, placeChanges: 1, order: ['drill'] }
  */
-export function buildOrder(task: BuildTask): BuildOrderAnswer {
+export function buildOrder(task: BuildTask, most: number = Infinity): BuildOrderAnswer {
   const cycle = cycleIn(task.steps);
   if (cycle) return { error: 'cycle', steps: cycle };
   const least = leastChangeMin(task);
   let best: BuildOrder | null = null;
-  for (const width of task.steps.length > TRIED_WHOLE ? WIDTHS : WIDTHS.slice(-1)) {
+  for (const width of task.steps.length > TRIED_WHOLE ? WIDTHS.filter((w) => w <= Math.max(most, WIDTHS[0])) : WIDTHS.slice(-1)) {
     const { end, cut } = followed(task, width);
     const answer = { changeMin: end.changeMin, placeChanges: end.placeChanges, order: orderOf(end, task.steps) };
     if (!cut) return answer;

@@ -4,6 +4,8 @@ import type { FitStep } from './step.js';
 /** Going to another place with what is needed there, and picking up another tool, min: defaults. */
 const PLACE_CHANGE_MIN = 6;
 const TOOL_CHANGE_MIN = 1.5;
+/** Orders that are followed up side by side: somebody stands at the vehicle and waits, and ten times as many save a minute or two of an hour. */
+const FOLLOWED = 1000;
 
 /** Steps that are done in one place before one goes to the next. */
 export interface Visit {
@@ -61,12 +63,15 @@ export function buildPlan(steps: readonly FitStep[]): BuildPlan {
   const [first] = steps;
   const there = new Set(steps.map((s) => s.id));
   const found = first
-    ? buildOrder({
-        startPlace: first.place,
-        placeChangeMin: PLACE_CHANGE_MIN,
-        toolChangeMin: TOOL_CHANGE_MIN,
-        steps: steps.map(({ id, place, minutes, after, tool }) => ({ id, place, minutes, after: after.filter((a) => there.has(a)), tool })),
-      })
+    ? buildOrder(
+        {
+          startPlace: first.place,
+          placeChangeMin: PLACE_CHANGE_MIN,
+          toolChangeMin: TOOL_CHANGE_MIN,
+          steps: steps.map(({ id, place, minutes, after, tool }) => ({ id, place, minutes, after: after.filter((a) => there.has(a)), tool })),
+        },
+        FOLLOWED,
+      )
     : null;
   const byId = new Map(steps.map((s) => [s.id, s]));
   // A ring of steps would be a fault of ours: the list by kind of work stands then as it is.

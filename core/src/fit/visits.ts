@@ -4,8 +4,8 @@ import type { FitStep } from './step.js';
 /** Going to another place with what is needed there, and picking up another tool, min: defaults. */
 const PLACE_CHANGE_MIN = 6;
 const TOOL_CHANGE_MIN = 1.5;
-/** Orders that are followed up side by side: somebody stands at the vehicle and waits, and ten times as many save a minute or two of an hour. */
-const FOLLOWED = 1000;
+/** Orders that are followed up side by side: somebody stands at the vehicle and waits, and six times as many save a minute or two of an hour. */
+const FOLLOWED = 10_000;
 
 /** Steps that are done in one place before one goes to the next. */
 export interface Visit {

@@ -1,3 +1,4 @@
+import { klona } from 'klona/json';
 import { applyPatch, createPatch, type Operation, Pointer } from 'rfc6902';
 import { z } from 'zod';
 import { designSchema, type Design } from './schema.js';
@@ -56,7 +57,7 @@ export function forgetPlace(gear: string): Patch {
 }
 
 function structuredCopy(design: Design): Design {
-  return JSON.parse(JSON.stringify(design)) as Design;
+  return klona(design);
 }
 
 /** Paths at which two edits of the same document touch the same thing, or one holds the other. */
@@ -78,5 +79,5 @@ export function valueAt(document: unknown, pointer: string): unknown {
 
 /** A copy of a design that can be changed without touching the first. */
 export function copyDesign(design: Design): Design {
-  return JSON.parse(JSON.stringify(design)) as Design;
+  return klona(design);
 }

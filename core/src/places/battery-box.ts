@@ -3,6 +3,7 @@ import type { Design, Zone } from '../design/index.js';
 import { vehicleOf } from '../vehicle/index.js';
 import { boxesOf, boxGear, unboxGear, type BoxWanted } from './boxed.js';
 import { draftGear } from './draft.js';
+import type { Gear } from './gear.js';
 
 /** A battery’s box among people: sealed towards them, and vented outside. */
 const USUAL: BoxWanted = { name: 'battery box', weather: 'dry', airMm: 40, sealed: true };
@@ -16,14 +17,15 @@ export function emptyBoxes(design: Design, catalogue: Catalogue): readonly Zone[
 }
 
 /** A design with its house batteries, which stand among people, in a box of their own; null: they stand nowhere that one could be built. */
-export function boxBank(design: Design, catalogue: Catalogue): Design | null {
-  const bank = draftGear(design, catalogue).filter((g) => g.role === 'house');
+export function boxBank(design: Design, catalogue: Catalogue, gear: readonly Gear[] = draftGear(design, catalogue)): Design | null {
+  const bank = gear.filter((g) => g.role === 'house');
   if (!bank.length || bank.some((g) => !g.people)) return null;
   const boxed = boxGear(
     design,
     catalogue,
     bank.map((g) => g.id),
     USUAL,
+    gear,
   );
   return boxed.ok ? boxed.design : null;
 }

@@ -1,3 +1,4 @@
+import { klona } from 'klona/json';
 import type { Catalogue } from '../catalogue/index.js';
 import { fanLoad, type Design, type Face, type Point, type Vehicle, type Weather, type Zone } from '../design/index.js';
 import { boxMiddle, faceBox, onFace, straightMm, vehicleOf } from '../vehicle/index.js';
@@ -57,10 +58,10 @@ function leadsTo(all: readonly Gear[], zone: string, boxed: readonly string[]): 
 
 /**
  * Builds a box round gear that is on one face: a space of its own in the vehicle, with its walls, its weather and its
- * heat; cables come in through a hole of their own. Refused in words where it cannot be.
+ * heat; cables come in through a hole of their own. Refused in words where it cannot be. `all`: the design's gear, where
+ * somebody has it already.
  */
-export function boxGear(design: Design, catalogue: Catalogue, ids: readonly string[], wanted: BoxWanted): Boxed {
-  const all = draftGear(design, catalogue);
+export function boxGear(design: Design, catalogue: Catalogue, ids: readonly string[], wanted: BoxWanted, all: readonly Gear[] = draftGear(design, catalogue)): Boxed {
   const gear = all.filter((g) => ids.includes(g.id));
   const refused = (message: string): Boxed => ({ ok: false, message });
   const [first] = gear;
@@ -69,7 +70,7 @@ export function boxGear(design: Design, catalogue: Catalogue, ids: readonly stri
   if (bound) return refused(`${bound.name} stays as it is; a box goes round gear that is fitted inside`);
   const apart = gear.find((g) => g.face !== first.face);
   if (apart) return refused(`${apart.name} is on the ${apart.faceName}, ${first.name} on the ${first.faceName}; a box goes round gear on one face`);
-  const vehicle = structuredClone(vehicleOf(design));
+  const vehicle = klona(vehicleOf(design));
   const face = vehicle.faces.find((f) => f.id === first.face);
   const zone = vehicle.zones.find((z) => z.id === first.zone);
   if (!face || !zone) return refused(`${first.name} is on the mounting board; a box goes round gear on a wall or floor`);

@@ -1,3 +1,4 @@
+import { klona } from 'klona/json';
 import { dequal } from 'dequal/lite';
 
 /**
@@ -40,7 +41,7 @@ export function keepLastFor<O extends object, I, R>(most: number, mattersOf: (in
     const there = kept.find((k) => dequal(k.matters, matters));
     if (there) return there.made;
     const made = work(owner, input);
-    known.set(owner, [{ matters: structuredClone(matters), made }, ...kept].slice(0, most));
+    known.set(owner, [{ matters: klona(matters), made }, ...kept].slice(0, most));
     return made;
   };
 }

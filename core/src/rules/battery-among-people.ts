@@ -9,8 +9,8 @@ export const batteryAmongPeople: Rule = {
   basis: 'enclosure of batteries in a space where people sleep or sit; check the edition in force',
   why: 'A battery can vent gas or burn.',
   test: ({ gear }) => gear.filter((g) => g.role === 'house' && g.people).map((g) => ({ at: { stage: 'places' as const, about: 'house' }, values: { zone: g.zoneName } })),
-  presses: (_found, { design, catalogue }) => {
-    const boxed = boxBank(design, catalogue);
+  presses: (_found, { design, catalogue, gear }) => {
+    const boxed = boxBank(design, catalogue, gear);
     return boxed ? [{ ...press(design, 'Build a sealed box round it', (d) => void Object.assign(d, boxed)), usual: true }] : [];
   },
   say: (v) => `The house battery is in a space for people (${v['zone']}).`,

@@ -71,3 +71,17 @@ export function dayKinds(trip: Design['brief']['trip']): DayKinds {
   });
   return { kinds, kindOfDay };
 }
+
+/** The loads through a kind of day, by what makes it one. */
+export type LoadsOf = (drivingH: number, mainsH: number) => DayFigures;
+
+/** The loads of one design through kinds of day, each worked out when it is first asked for. */
+export function loadsByDay(design: Design, catalogue: Catalogue): LoadsOf {
+  const known = new Map<string, DayFigures>();
+  return (drivingH, mainsH) => {
+    const key = `${drivingH} ${mainsH}`;
+    const day = known.get(key) ?? loadsOn(design, catalogue, drivingH, mainsH);
+    known.set(key, day);
+    return day;
+  };
+}

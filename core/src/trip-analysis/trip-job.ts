@@ -20,7 +20,7 @@ import {
 import { plant } from '../plant/index.js';
 import { airByHour, climateOf, drivingSpans, mainsSpans } from '../travel/index.js';
 import { simulateJob, type DayOffer, type SharedWay, type TripJob, type TripLoad, type TripResult } from '../trip/index.js';
-import { dayKinds, inletHours, loadsOn } from './days.js';
+import { dayKinds, inletHours, loadsByDay, type LoadsOf } from './days.js';
 
 /** Steps of a trip, s: fine where the trip is short enough to follow typing, coarser for long ones. */
 const FINE_S = 60;
@@ -44,9 +44,9 @@ function triggeredShare(design: Design, charger: string): number {
 /** Panels in the order in which a trip takes them: those that share a charger's output with the vehicle first. */
 export const inTripOrder = (arrays: readonly SolarArray[]): readonly SolarArray[] => [...arrays].sort((a, b) => Number(b.throughCharger) - Number(a.throughCharger));
 
-function offersOn(design: Design, catalogue: Catalogue, bank: Bank, arrays: readonly SolarArray[], vehicleA: number, drivingH: number, mainsH: number): DayOffer {
+function offersOn(design: Design, catalogue: Catalogue, bank: Bank, arrays: readonly SolarArray[], vehicleA: number, [drivingH, mainsH]: readonly [number, number], loadsOf: LoadsOf): DayOffer {
   const perBlock = 1 / bank.inSeries;
-  const day = loadsOn(design, catalogue, drivingH, mainsH);
+  const day = loadsOf(drivingH, mainsH);
   const drawn = day.loads.flatMap((l): TripLoad[] => [
     ...(l.runningW > 0 && l.duty > 0
       ? [{ id: l.id, kind: l.kind, value: l.kind === 'power' ? l.runningW * perBlock : l.runningA, duty: l.duty, hours: l.spans.map(([a, b]): [number, number] => [a, b]), critical: l.critical }]
@@ -101,9 +101,10 @@ function sharedOutput(first: SolarArray | undefined, vehicleA: number): { readon
 
 /**
  * A design's trip, ready for the model: its days in their order, its own month's sky. The model is per 12 V block, so a
- * 24 V bank is one such block with half the watts at the same amps.
+ * 24 V bank is one such block with half the watts at the same amps. `loadsOf`: its loads by kind of day, where somebody asks for
+ * them too.
  */
-export function tripJob(design: Design, catalogue: Catalogue, bank: Bank, arrays: readonly SolarArray[], options: TripOptions = {}): TripJob {
+export function tripJob(design: Design, catalogue: Catalogue, bank: Bank, arrays: readonly SolarArray[], options: TripOptions = {}, loadsOf: LoadsOf = loadsByDay(design, catalogue)): TripJob {
   const { trip } = design.brief;
   const climate = climateOf(trip);
   const { kinds, kindOfDay } = dayKinds(trip);
@@ -118,7 +119,7 @@ export function tripJob(design: Design, catalogue: Catalogue, bank: Bank, arrays
     second: second && { chemistry: second.part.chemistry, capacityAh: second.capacityAh, startSoc: 1 },
     cutoff: { openV: figures.disconnectV, closeV: bank.closeV / bank.inSeries },
     reserveSoc: 1 - bank.usableShare,
-    kinds: kinds.map((k) => offersOn(design, catalogue, bank, inTripOrder(arrays), vehicle, k.drivingH, k.mainsH)),
+    kinds: kinds.map((k) => offersOn(design, catalogue, bank, inTripOrder(arrays), vehicle, [k.drivingH, k.mainsH], loadsOf)),
     kindOfDay,
     clearness: Array<number>(trip.days).fill(climate.clearness),
     sunMaxA: first ? passesA(first) : null,

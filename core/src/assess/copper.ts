@@ -1,6 +1,6 @@
 import { conductorC, lugOhm, resistanceOhmPerM } from '../cable/index.js';
 import { fuseOhm } from '../protection/index.js';
-import type { JointKind } from '../routes/index.js';
+import { dropM, type JointKind } from '../routes/index.js';
 import { sensibleCopper, type CableStep, type TreeRun } from '../tree/index.js';
 import { mostFor, type Fused } from './fusing.js';
 
@@ -13,6 +13,8 @@ export interface Picked {
   readonly step: CableStep;
   /** Joints asked for a thicker one than the cables' own drop. */
   readonly byJoints: boolean;
+  /** Size that it would have if no other run of its multi-core asked for a thicker one, mm²; null: it lies in none, or none does. */
+  readonly aloneMm2: number | null;
 }
 
 /** A joint of a run, by what it is. */
@@ -38,7 +40,7 @@ export const jointsOhm = (fused: Fused, areaMm2: number): number => jointsOf(fus
 /** Cable of all conductors at a current of so many amps in one of them, ohm. */
 export function hotCableOhm({ spec, asked }: Fused, step: CableStep, amps: number, perPole: number): number {
   const atC = conductorC(amps, step.ampacityA, asked);
-  return ((spec.outM + spec.backM) * resistanceOhmPerM(step.size.areaMm2, asked.tinned, atC)) / perPole;
+  return (dropM(spec) * resistanceOhmPerM(step.size.areaMm2, asked.tinned, atC)) / perPole;
 }
 
 /** Volts lost at the largest steady current, hot, joints and all. */
@@ -119,17 +121,36 @@ function guarded(all: ReadonlyMap<string, Fused>, picks: Map<string, number>): R
   return raised;
 }
 
+/** All cores of a multi-core are as thick as the run of it that wants most; the runs that this made thicker, with what they had. */
+function alikeInMulticores(all: ReadonlyMap<string, Fused>, picks: Map<string, number>): ReadonlyMap<string, number> {
+  const members = new Map<string, Fused[]>();
+  for (const fused of all.values()) if (fused.spec.multicore) members.set(fused.spec.multicore.id, [...(members.get(fused.spec.multicore.id) ?? []), fused]);
+  const thicker = new Map<string, number>();
+  for (const together of members.values()) {
+    const areaMm2 = Math.max(...together.map((f) => f.steps[picks.get(f.spec.id)!]!.size.areaMm2));
+    for (const { spec, steps } of together) {
+      const at = steps.findIndex((s) => s.size.areaMm2 >= areaMm2 - SLACK);
+      const before = picks.get(spec.id)!;
+      if (at <= before) continue;
+      picks.set(spec.id, at);
+      thicker.set(spec.id, steps[before]!.size.areaMm2);
+    }
+  }
+  return thicker;
+}
+
 /** A size for every run that has a fuse: least copper with sense, then the guard, then what people typed. */
 export function pickSizes(all: ReadonlyMap<string, Fused>): ReadonlyMap<string, Picked> {
   const chosen = sensibleCopper(treesOf(all));
   const picks = new Map<string, number>();
   for (const [id, { spec, steps }] of all) picks.set(id, Math.min(steps.length - 1, chosen.get(id) ?? chosen.get(spec.equalTo ?? '') ?? 0));
   const raised = guarded(all, picks);
+  const alike = alikeInMulticores(all, picks);
   return new Map(
     [...all].map(([id, fused]): [string, Picked] => {
       const leader = fused.spec.equalTo && all.has(fused.spec.equalTo) ? fused.spec.equalTo : id;
       const pick = Math.min(fused.steps.length - 1, picks.get(leader)!);
-      return [id, { fused, pick, step: fused.typed ?? fused.steps[pick]!, byJoints: raised.has(leader) }];
+      return [id, { fused, pick, step: fused.typed ?? fused.steps[pick]!, byJoints: raised.has(leader), aloneMm2: alike.get(id) ?? null }];
     }),
   );
 }

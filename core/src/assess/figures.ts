@@ -87,12 +87,14 @@ function whyNot({ spec, fuseA }: Fused, p: Picked, choice: RunChoice, down: Cabl
   if (down.ampacityA < fuseA - SLACK) return 'heat';
   if (areaMm2 < spec.minAreaMm2 - SLACK) return 'custom';
   if (areaMm2 < choice.faultAreaMm2 - SLACK) return 'fault';
+  if (p.aloneMm2 !== null) return 'multi-core';
   if (path) return 'drop';
   return p.byJoints ? 'joints' : 'copper';
 }
 
 function boundBy(p: Picked, below: Below | null, choice: RunChoice): RunFigures['boundBy'] {
   if (p.fused.typed) return 'typed';
+  if (p.aloneMm2 !== null) return 'multi-core';
   if (p.pick > 0) return p.byJoints && below?.by === 'joints' ? 'joints' : 'drop';
   const { spec, steps } = p.fused;
   const least = steps[0].size.areaMm2;
@@ -160,6 +162,7 @@ export function figuresOf(picked: ReadonlyMap<string, Picked>, choices: Readonly
           arrivesV: Math.max(0, spec.sourceV - sum.lossV),
           boundBy: boundBy(p, below, choices.get(id)!),
           below,
+          aloneMm2: p.aloneMm2,
           cure: cureOf(id, picked, paths.get(id)!, sum.dropPercent),
           window: { ...fused.window, to: weakest, fitsA: fused.window.fitsA.filter((a) => a <= weakest.ratingA + SLACK) },
           fuses: [],

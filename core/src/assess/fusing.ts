@@ -3,7 +3,7 @@ import type { Design } from '../design/index.js';
 import { PLANNING_PRICES as PRICE } from '../order/index.js';
 import { FUSE_KINDS, fuseWindow, outlastsStart, RATED_AIR_C, type FuseType, type FuseWindow } from '../protection/index.js';
 import { memoize, REFERENCE_C } from '../quantity/index.js';
-import type { RunSpec, SizingTrouble, Tried } from '../routes/index.js';
+import { dropM, type RunSpec, type SizingTrouble, type Tried } from '../routes/index.js';
 import { ALONE_PERCENT, cableStep, MOST_ABOVE, stepsThatCarry, type CableStep, type RunAsked } from '../tree/index.js';
 
 /** What earlier rounds found out about a run. */
@@ -63,7 +63,7 @@ function askedOf(spec: RunSpec, design: Design, choice: RunChoice, perPole: numb
     tinned,
     series,
     outM: spec.outM,
-    backM: spec.backM,
+    backM: dropM(spec) - spec.outM,
     ambientC: spec.ambientC,
     grouped: spec.grouped + perPole - 1,
     laid: spec.laid,

@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue/index.js';
 import { rigOf, type Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
-import { loadsOn, tripJob } from '../trip-analysis/index.js';
+import { loadsByDay, tripJob } from '../trip-analysis/index.js';
 import { plant, type ConverterThing } from '../plant/index.js';
 import { inSession, keepLastFor, type Session } from '../quantity/index.js';
 import { arraysOf, bankOf, chargerZoneC, supplyFigures, type Bank, type SolarArray, type SupplyFigures } from '../supply/index.js';
@@ -18,11 +18,12 @@ export interface Power {
 }
 
 function reckoned(design: Design, catalogue: Catalogue): Power {
-  const day = loadsOn(design, catalogue, design.brief.trip.drivingH, 0);
-  const parkedDay = loadsOn(design, catalogue, 0, 0);
+  const loadsOf = loadsByDay(design, catalogue);
+  const day = loadsOf(design.brief.trip.drivingH, 0);
+  const parkedDay = loadsOf(0, 0);
   const bank = bankOf(design, catalogue);
   const arrays = arraysOf(design, catalogue);
-  const trip = bank ? simulateJob(tripJob(design, catalogue, bank, arrays)) : null;
+  const trip = bank ? simulateJob(tripJob(design, catalogue, bank, arrays, {}, loadsOf)) : null;
   return { day, parkedDay, bank, arrays, trip, feeds: supplyFigures(design, catalogue, day, parkedDay, bank, arrays) };
 }
 

@@ -56,6 +56,15 @@ describe('what changed from one revision to another', () => {
     expect(said(back).join('\n')).toContain('in it → not in it');
     expect([forth.came, forth.gone]).toEqual([back.gone, back.came]);
   });
+  it('names a multi-core by its name, and tells its return', () => {
+    const d = against((x) => (x.multicores['mc'] = { order: 1, name: 'roof cable', runs: ['load-l1', 'load-l2'], back: 'own', cores: null }));
+    expect(said(d).some((line) => line.startsWith('Roof cable | '))).toBeTrue();
+    const two = vet();
+    two.multicores['mc'] = { order: 1, name: '', runs: ['load-l1', 'load-l2'], back: 'own', cores: null };
+    const other = copyDesign(two);
+    other.multicores['mc']!.back = 'common';
+    expect(said(difference(two, other)).filter((line) => line.startsWith('Multi-core'))).toEqual(['Multi-core | back | own → common']);
+  });
   it('says of another vehicle whose it is, and is seen through the first where one of them lacks it', () => {
     const made = doCommands(vet(), [
       { do: 'addVehicle', with: { id: 'camper', vehicleKind: 'camper' } },

@@ -8,7 +8,7 @@ export * from './plan.js';
 export { judgeBanks } from './second.js';
 export * from './selectivity.js';
 export * from './settle.js';
-export type { GiverMode } from './settling.js';
+export { commonBackId, type GiverMode } from './settling.js';
 export * from './state.js';
 export * from './sweep.js';
 export { designCircuit } from './wires.js';

@@ -15,6 +15,10 @@ import { contactName, contactOf, houseNode, ISOLATOR_OHM, wireAt } from './wires
 /** Name of a run's feed among the circuit's resistors. */
 export const feedId = (run: string): string => `${run}.feed`;
 
+/** Name of the return that the runs of a multi-core have in common, and of the node where theirs meet. */
+export const commonBackId = (multicore: string): string => `multicore-${multicore}.back`;
+const meets = (multicore: string): string => `multicore-${multicore}-`;
+
 /** Name of what a giver draws at its input. */
 export const inputId = (giver: string): string => `${giver}.in`;
 
@@ -116,16 +120,25 @@ export class Settling {
   private resistors(): Resistor[] {
     const { plan, state, u } = this;
     const out: Resistor[] = [];
+    const shared = new Map<string, Resistor>();
     for (const run of plan.runs) {
       const { spec } = run;
       if (spec.to.terminal === 'sun' && !this.lit.some((l) => l.regulator.plus === spec.to.plus)) continue;
       const perM = resistanceOhmPerM(run.figures.areaMm2, plan.design.settings.tinned, u.conductorC.get(spec.id)!);
       const w = wireAt(run, perM);
-      out.push(
-        { id: feedId(spec.id), a: spec.from.plus, b: spec.to.plus, ohm: w.fromEndOhm + w.feedOhm + w.toEndOhm },
-        { id: `${spec.id}.back`, a: spec.to.minus, b: spec.from.minus, ohm: w.backOhm },
-      );
+      out.push({ id: feedId(spec.id), a: spec.from.plus, b: spec.to.plus, ohm: w.fromEndOhm + w.feedOhm + w.toEndOhm });
+      const { multicore: m } = spec;
+      if (!m?.common) {
+        out.push({ id: `${spec.id}.back`, a: spec.to.minus, b: spec.from.minus, ohm: w.backOhm });
+        continue;
+      }
+      // Its own end up to where the returns meet; from there one for all of them, as long as the longest.
+      const sharedOhm = (spec.backM * perM) / m.common.cores;
+      out.push({ id: `${spec.id}.back`, a: spec.to.minus, b: meets(m.id), ohm: w.backOhm - sharedOhm });
+      const there = shared.get(m.id);
+      if (!there || there.ohm < sharedOhm) shared.set(m.id, { id: commonBackId(m.id), a: meets(m.id), b: spec.from.minus, ohm: sharedOhm });
     }
+    out.push(...shared.values());
     const open = { switch: state.mainSwitch === 'open', disconnect: state.disconnect === 'open', shunt: false };
     for (const p of plan.inline) out.push({ id: p.id, a: p.a, b: p.b, ohm: open[p.id] ? OPEN_OHM : p.ohm });
     for (const l of this.links) out.push({ id: l.contact, ...contactOf(l.run), ohm: u.closed.has(l.id) ? ISOLATOR_OHM : OPEN_OHM });

@@ -39,6 +39,8 @@ export function wireAt({ spec, figures }: Fitted, conductorOhmPerM: number, wear
   // Equal conductors side by side are one wire of so many times the copper, the joints and the fuses.
   const { perPole } = figures;
   const perM = conductorOhmPerM / perPole;
+  // What it meets by itself: the cores of a return that it has in common lie side by side too.
+  const backPerM = spec.multicore?.common ? conductorOhmPerM / spec.multicore.common.cores : perM;
   const lug = (lugOhm(figures.areaMm2) * wear) / perPole;
   const ends = fusesOhm({ spec, figures });
   return {
@@ -46,7 +48,7 @@ export function wireAt({ spec, figures }: Fitted, conductorOhmPerM: number, wear
     from: spec.from,
     to: spec.to,
     feedOhm: Math.max(LEAST_OHM, spec.outM * perM + (spec.plugOhm / 2) * wear + ends),
-    backOhm: Math.max(LEAST_OHM, spec.backM * perM + (spec.plugOhm / 2) * wear + 2 * lug + spec.chassisOhm * wear),
+    backOhm: Math.max(LEAST_OHM, spec.backM * backPerM + (spec.plugOhm / 2) * wear + 2 * lug + spec.chassisOhm * wear),
     fromEndOhm: lug,
     toEndOhm: lug,
   };

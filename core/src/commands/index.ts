@@ -4,6 +4,7 @@ import { apart } from './apart.js';
 import { run, type Command, type Commanded } from './command.js';
 import { addRig, addVehicle, couple, removeVehicle, uncouple } from './vehicles.js';
 import { addExisting, addLoad, addTrace, place, removeLoad, setLoad } from './gear.js';
+import { addMulticore, removeMulticore, setMulticore } from './multicores.js';
 import { addArray, addBank, addBatteries, addBlock, addConverter, addLink, addMonitor, addPart, changeThing, hang, remove, setBatteries } from './rig.js';
 
 export { type Commanded } from './command.js';
@@ -27,6 +28,9 @@ export const COMMANDS = {
   addLoad,
   setLoad,
   removeLoad,
+  addMulticore,
+  setMulticore,
+  removeMulticore,
   addExisting,
   addTrace,
   place,

@@ -39,6 +39,18 @@ export const groupSchema = z.object({
   fuses: z.enum(['one for all', 'one each']),
 });
 
+/** One sheathed cable with several cores, in which runs lie that go the same way. */
+export const multicoreSchema = z.object({
+  order: z.number(),
+  name: text(60),
+  /** Keys of its runs. */
+  runs: z.array(z.string().max(80)).max(20),
+  /** Each run goes back in a core of its own, or those of one bar together in as many as their sum asks for. */
+  back: z.enum(['own', 'common']),
+  /** Cores of the cable that is bought; null: the least that is stocked. */
+  cores: z.number().int().min(2).max(40).nullable(),
+});
+
 export const acceptedSchema = z.object({ by: text(80), reason: text(500), at: text(40) });
 
 /** What stands with one vehicle: what it feeds, its rig, and where all of it is. */
@@ -55,6 +67,7 @@ export const OF_VEHICLE = {
   air: z.record(z.string().max(40), airSchema).default({}),
   plugs: z.record(z.string(), plugEditSchema),
   runs: z.record(z.string(), runEditSchema),
+  multicores: z.record(thingId, multicoreSchema).default({}),
   accepted: z.record(z.string(), acceptedSchema),
   mains: mainsSchema.default(nothingSaid),
 } as const;

@@ -12,7 +12,7 @@ function isGone(d: Design | FurtherVehicle, key: string): boolean {
 }
 
 /**
- * What hung on a thing goes with it: a deleted load leaves no place, run, signature or "never with" behind, a deleted
+ * What hung on a thing goes with it: a deleted load leaves no place, run, core, signature or "never with" behind, a deleted
  * group or traced wire gives its loads a way of their own, a vehicle that goes leaves no coupling
  * and no further rig in its body. Changes the draft in place.
  */
@@ -45,6 +45,11 @@ function tidyVehicle(d: Design | FurtherVehicle): void {
   tidyMonitors(d);
   for (const all of [d.places, d.runs]) for (const key of Object.keys(all)) if (isGone(d, key)) delete all[key];
   for (const key of Object.keys(d.accepted)) if (isGone(d, aboutOf(key))) delete d.accepted[key];
+  for (const [id, m] of Object.entries(d.multicores)) {
+    const left = m.runs.filter((key) => !isGone(d, key));
+    if (left.length === 0) delete d.multicores[id];
+    else if (left.length < m.runs.length) m.runs = left;
+  }
   for (const load of Object.values(d.loads)) {
     const { feed } = load;
     if ((feed.by === 'group' && !(feed.group in d.groups)) || (feed.by === 'wire' && !(feed.wire in d.brief.traces))) load.feed = { by: 'own' };
@@ -66,4 +71,5 @@ export function leaveVehicle(d: Design): void {
   d.mains = nothingSaid();
   d.plugs = {};
   d.runs = {};
+  d.multicores = {};
 }

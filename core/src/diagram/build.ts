@@ -33,6 +33,8 @@ export const stringNode = (gear: string, string: number | null): string => (stri
 /** Panels of one array stand as the first of them. */
 const arrayElement = (g: Pick<Gear, 'ref' | 'id'>): string => (g.ref.in === 'arrays' ? withoutDetail(g.ref).id : g.id);
 
+/** A cable’s name as far as a label has room for it. */
+const clipped = (name: string): string => (name.length > 20 ? `${name.slice(0, 19).trimEnd()}…` : name);
 const metres = (m: number): string => `${Math.round(m * 10) / 10} m`;
 
 class Builder {
@@ -94,7 +96,8 @@ class Builder {
   run(r: SizedRun): void {
     const { spec } = r;
     const size = r.ok ? r.figures.cable : 'no size yet';
-    const label = `${spec.number} · ${size}\n${spec.existing ? 'existing, ' : ''}${metres(spec.outM)}`;
+    const how = spec.existing ? 'existing, ' : spec.multicore ? `${clipped(spec.multicore.name)}, ` : '';
+    const label = `${spec.number} · ${size}\n${how}${metres(spec.outM)}`;
     let at = this.end(spec.from, 'plus', 'east');
     const stops: string[] = [];
     const stop = (id: string, symbol: SymbolKind, title: string): void => {

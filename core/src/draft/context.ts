@@ -219,6 +219,7 @@ export function makeRun(c: DraftContext, number: number, given: Given): RunSpec 
     equalTo: given.equalTo ?? null,
     outM,
     backM: back.backM,
+    multicore: null,
     lengthFrom: edit.outM === undefined ? 'routed' : 'typed',
     ambientC: edit.ambientC ?? around.ambientC,
     ambientWhy: edit.ambientC === undefined ? around.ambientWhy : 'typed',

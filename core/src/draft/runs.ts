@@ -2,6 +2,7 @@ import type { RunSpec } from '../routes/index.js';
 import { chargingRuns } from './charging-runs.js';
 import { withBundles, type DraftContext } from './context.js';
 import { houseRuns } from './house-runs.js';
+import { inMulticores } from './multicores.js';
 import { maintainerRuns } from './maintainer-runs.js';
 import { wireRuns } from './shared-runs.js';
 import { straightRuns } from './straight-runs.js';
@@ -15,5 +16,5 @@ export function draftRuns(c: DraftContext): RunSpec[] {
   let number = 0;
   const next = (): number => ++number;
   const specs = [...chargingRuns(c, next), ...houseRuns(c, next), ...sunRuns(c, next), ...maintainerRuns(c, next), ...wireRuns(c, next), ...straightRuns(c, next)];
-  return withBundles(specs.filter((s) => ![s.from.gear, s.to.gear].some((g) => c.gear.get(g)?.when === 'later')));
+  return inMulticores(withBundles(specs.filter((s) => ![s.from.gear, s.to.gear].some((g) => c.gear.get(g)?.when === 'later'))), c.design);
 }

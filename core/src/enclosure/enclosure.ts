@@ -2,7 +2,7 @@ import type { BatteryPart, Catalogue } from '../catalogue/index.js';
 import type { Design, Zone } from '../design/index.js';
 import { outsideDiameterMm } from '../cable/index.js';
 import { boxesOf, type Gear, openSides, restraints, STRAP_N } from '../places/index.js';
-import { runDiametersMm, type LayoutFigures, type SizedRun } from '../routes/index.js';
+import { laidCables, type LayoutFigures, type SizedRun } from '../routes/index.js';
 import { boxMiddle, vehicleOf } from '../vehicle/index.js';
 import { glandFor } from './glands.js';
 import { pointsOf, type Built, type EnclosurePoint } from './points.js';
@@ -29,10 +29,7 @@ function cablesThrough(
 ): { readonly name: string; readonly mm: number }[] {
   const through = runs.filter((r) => inside.has(r.spec.from.gear) !== inside.has(r.spec.to.gear));
   const thin = leads.filter((l) => (zoneOf(l.from) === zone) !== (zoneOf(l.to) === zone));
-  return [
-    ...through.flatMap((r) => runDiametersMm(r).map((mm, i) => ({ name: `${r.spec.number}${i % 2 ? '−' : '+'} ${r.spec.name}`, mm }))),
-    ...thin.map((l) => ({ name: `${l.number} ${l.name}`, mm: l.diameterMm || outsideDiameterMm(1) })),
-  ];
+  return [...laidCables(through), ...thin.map((l) => ({ name: `${l.number} ${l.name}`, mm: l.diameterMm || outsideDiameterMm(1) }))];
 }
 
 /** Batteries of the banks that stand in a box, each by itself. */

@@ -48,6 +48,15 @@ function whyDrop(design: Design, run: Fitted, runs: readonly SizedRun[]): Why {
       { name: 'usual current', value: `${amps(f.usualA)} A`, origin: 'computed' },
       { name: 'length out', value: `${figure(spec.outM, 1)} m`, origin: spec.lengthFrom, edit: 'outM' },
       { name: 'length back', value: `${figure(spec.backM, 1)} m`, origin: typedOr(spec.edit.backM, spec.lengthFrom), edit: 'backM' },
+      ...(spec.multicore?.common
+        ? [
+            {
+              name: `return in common with others, in ${spec.multicore.common.cores} ${spec.multicore.common.cores > 1 ? 'cores' : 'core'}: counts`,
+              value: `${figure(spec.multicore.common.share, 2)} times`,
+              origin: 'computed' as const,
+            },
+          ]
+        : []),
       { name: 'copper', value: `${areaInWords(f.areaMm2)}${design.settings.tinned ? ', tinned' : ''}`, origin: typedOr(spec.edit.areaMm2, 'computed'), edit: 'areaMm2' },
       { name: 'conductor', value: `${figure(f.conductorC, 0)} °C`, origin: 'computed' },
       ...(shares.length > 1 ? shares : []),
@@ -123,6 +132,7 @@ const BOUND: Readonly<Record<RunFigures['boundBy'], string>> = {
   both: 'drop and heat decide together',
   fault: 'a short decides',
   joints: 'cable and joints together decide',
+  'multi-core': 'another run of its multi-core decides',
   typed: 'size typed',
 };
 
@@ -142,6 +152,8 @@ export function belowInWords(run: Fitted): string {
       return below.path ? `${below.size}: ${figure(below.path.percent, 1)} % at ${below.path.name}, limit ${figure(below.path.limit, 1)}` : `${below.size}: ${figure(below.dropPercent, 1)} %, holds`;
     case 'joints':
       return `${below.size} holds by itself, but not with every joint at the largest current`;
+    case 'multi-core':
+      return `${areaInWords(run.figures.aloneMm2 ?? below.areaMm2)} would do for it alone; cores of one cable are of one size`;
     case 'copper':
       return `${below.size} would want thicker cables behind it: more copper in all`;
   }

@@ -1,4 +1,4 @@
-import { OPEN_OHM, type CircuitPlan } from '../circuit/index.js';
+import { commonBackId, OPEN_OHM, type CircuitPlan } from '../circuit/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
 import { rating } from '../quantity/index.js';
 import { isMainLead, type Fitted, type RunRole } from '../routes/index.js';
@@ -95,6 +95,41 @@ function thin(r: Fitted): Fault[] {
   ];
 }
 
+/** The return that runs of a multi-core have in common: parted, none of them works; poor, all of them are weak together. */
+function commonReturns(runs: readonly Fitted[]): Fault[] {
+  const common = new Map<string, Fitted[]>();
+  for (const r of runs) if (r.spec.multicore?.common) common.set(r.spec.multicore.id, [...(common.get(r.spec.multicore.id) ?? []), r]);
+  return [...common].flatMap(([id, all]): Fault[] => {
+    const [first] = all;
+    const { name } = first!.spec.multicore!;
+    const amps = Math.max(
+      0.2,
+      all.reduce((sum, r) => sum + r.spec.usualA, 0),
+    );
+    const about = first!.spec.id;
+    return [
+      {
+        id: `no-common-return:${id}`,
+        name: `${name}: the return of all its runs is parted`,
+        prior: 1.5,
+        change: { addOhm: { [commonBackId(id)]: OPEN_OHM } },
+        underLoad: true,
+        about,
+        fix: 'All of its loads are dead together while their fuses are whole: volts from the loads’ negative to the negative bar show it. Remake the terminal at the bar, or the joint where the returns meet.',
+      },
+      {
+        id: `bad-common-return:${id}`,
+        name: `${name}: a bad joint in the return of all its runs`,
+        prior: 1.5,
+        change: { addOhm: { [commonBackId(id)]: (BAD_JOINT_SHARE * first!.spec.nominalV) / amps } },
+        underLoad: true,
+        about,
+        fix: 'Volts from the loads’ negative to the negative bar with all of them on: over 0.2 V is too much. Clean and remake the joint that they share.',
+      },
+    ];
+  });
+}
+
 /** Runs that carry nothing while the loads are off. */
 const UNDER_LOAD: ReadonlySet<RunRole> = new Set<RunRole>(['load feed', 'group feed', 'block feed', 'inverter feed']);
 
@@ -102,8 +137,9 @@ const UNDER_LOAD: ReadonlySet<RunRole> = new Set<RunRole>(['load feed', 'group f
 export function faultsInRuns(plan: CircuitPlan): readonly Fault[] {
   // What panels feed is measured at the panels; one lead of several that is parted is a fault of its own kind.
   const runs = plan.runs.filter((r) => r.spec.to.terminal !== 'sun');
-  return runs.flatMap((r) => {
+  const own = runs.flatMap((r) => {
     const all = [...blown(r), ...joints(r), ...thin(r)].map((f): Fault => (UNDER_LOAD.has(r.spec.role) ? { ...f, underLoad: true } : f));
     return isMainLead(r) ? all.map((f) => ({ ...f, prior: f.prior / plan.bank.strings })) : all;
   });
+  return [...own, ...commonReturns(runs)];
 }

@@ -5,11 +5,12 @@ import type { Gear } from '../places/index.js';
 import { studOf } from '../order/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
 import { figure, rating } from '../quantity/index.js';
-import type { Fitted, LayoutFigures, SizedRun } from '../routes/index.js';
+import { multicoresOf, type Fitted, type LayoutFigures, type SizedRun } from '../routes/index.js';
 import type { DeviceSetting } from '../supply/index.js';
 import { looseLeadSteps, unplugSteps } from './loose-leads.js';
 import { crimperFor, joinMin, MINUTES, placeMin, pullMin } from './how.js';
 import { boxSteps, closingSteps, enclosureSteps, fanSteps, oldSteps, ventSteps, type OldGear } from './spaces.js';
+import { multicoreSteps, pulledBy } from './multicores.js';
 import { AT_LARGE, type FitStep } from './step.js';
 import { leadSteps } from './thin-leads.js';
 
@@ -99,7 +100,7 @@ function joinSteps(run: Fitted, places: Places, torqueNm: TorqueNm): FitStep[] {
   const detail = `Heat-shrink on first; strip the barrel’s depth + 1 mm; ${lug(run, torqueNm)}`;
   const tool = crimperFor(f.areaMm2);
   const minutes = joinMin(f.areaMm2) * (far ? 1 : 2);
-  const pulled = `pull-${spec.id}`;
+  const pulled = pulledBy(run);
   const join: FitStep = {
     id: `join-${spec.id}`,
     section: 'join and tighten',
@@ -204,7 +205,8 @@ function tapStep({ spec, figures: f }: Fitted, places: Places): FitStep {
 }
 
 /** What is only provided for is made safe and found again later. */
-function provisionStep({ spec }: Fitted, places: Places): FitStep {
+function provisionStep(run: Fitted, places: Places): FitStep {
+  const { spec } = run;
   return {
     id: `provision-${spec.id}`,
     section: 'join and tighten',
@@ -213,7 +215,7 @@ function provisionStep({ spec }: Fitted, places: Places): FitStep {
     place: places(spec.from.gear),
     tool: null,
     minutes: MINUTES.provision,
-    after: [`pull-${spec.id}`],
+    after: [pulledBy(run)],
   };
 }
 
@@ -307,7 +309,8 @@ export function fitSteps(
     ...ventSteps(layout),
     ...fanSteps(layout, gear),
     ...holes,
-    ...fitted.map((r) => pullStep(r, places, cut)),
+    ...fitted.flatMap((r) => (r.spec.multicore ? [] : [pullStep(r, places, cut)])),
+    ...multicoreSteps(multicoresOf(fitted), places, cut),
     ...leadSteps(layout, places, cut, new Set(place.map((p) => p.id))),
     ...all.filter((r) => r.spec.existing).map((r) => tapStep(r, places)),
     ...fitted.flatMap((r) => (r.spec.provision ? [provisionStep(r, places)] : joinSteps(r, places, ways.torqueNm))),

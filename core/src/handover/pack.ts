@@ -7,6 +7,7 @@ import { mainsGap, mainsSide, type MainsSide } from '../mains/index.js';
 import { type Judged, judgeReading, type ProveRow } from '../prove/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
 import { amps, figure, rating } from '../quantity/index.js';
+import { multicoresOf } from '../routes/index.js';
 import { inWords } from '../rules/index.js';
 import { judgeRow, type TestPlan } from '../test-plan/index.js';
 
@@ -62,6 +63,19 @@ function circuits(a: Assessment): PackTable {
       : [String(r.spec.number), r.spec.name, '–', 'no size', figure(r.spec.outM, 1), '–', '–'],
   );
   return { title: 'Circuits', headings: ['No.', 'Run', 'Load A', 'Cable', 'Length m', 'V lost', 'Path %'], rows, right: [2, 4, 5, 6] };
+}
+
+/** Cables of several cores with what each core is for; none where there is none. */
+function multicores(a: Assessment): PackTable[] {
+  const rows = multicoresOf(a.runs).flatMap((m) =>
+    m.plan.map((c, i) => [
+      i ? '' : `${m.name}, ${m.bought}-core ${m.size}`,
+      String(c.core),
+      c.lead,
+      c.run ? `${c.run.number} ${c.run.name}` : c.lead === 'spare' ? 'capped at both ends' : 'all in common',
+    ]),
+  );
+  return rows.length ? [{ title: 'Cores', headings: ['Cable', 'Core', 'Lead', 'Run'], rows, right: [1] }] : [];
 }
 
 function fuses(a: Assessment): PackTable {
@@ -181,7 +195,7 @@ export function handOverPack(design: Design, a: Assessment, vehicleName: string,
         : []),
       ...supply.charging.map((c): [string, string] => [`To full while ${CHARGED_WHILE[c.from]}`, `${figure(c.hours, 1)} h at ${c.chargerA} A`]),
     ],
-    tables: [loads(a), circuits(a), fuses(a), settings(a), watching(a), ...mainsTable(design, mains), readings(a, left), care(design, a)],
+    tables: [loads(a), circuits(a), ...multicores(a), fuses(a), settings(a), watching(a), ...mainsTable(design, mains), readings(a, left), care(design, a)],
     openFindings: a.open.map((f) => `${f.severity === 'stop' ? 'Stop' : 'Look'}: ${inWords(f).say} ${inWords(f).fix}`),
     accepted: a.findings.filter((f) => design.accepted[f.key]).map((f) => `${inWords(f).say} Accepted by ${design.accepted[f.key]!.by}: ${design.accepted[f.key]!.reason}`),
     cautions: [...CAUTIONS, ...(stored === null ? [] : [stored])],

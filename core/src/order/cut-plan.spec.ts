@@ -3,9 +3,21 @@ import { assess } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { cablePlans, type Cut } from './index.js';
+import { PLANNING_PRICES } from './prices.js';
 
 const cutsOf = (key: string): readonly Cut[] => assess(DEMO_JOBS.find((j) => j.key === key)!.design, SHIPPED_CATALOGUE).order.cuts;
-const cut = (lengthM: number, i: number, size = '16 mm²'): Cut => ({ run: i, name: `run ${i}`, size, lead: 'feed', colour: 'red', lengthM, lugs: '', label: `${i}+` });
+const cut = (lengthM: number, i: number, size = '16 mm²', areaMm2 = 16, cores = 1): Cut => ({
+  run: i,
+  name: `run ${i}`,
+  size,
+  areaMm2,
+  cores,
+  lead: 'feed',
+  colour: 'red',
+  lengthM,
+  lugs: '',
+  label: `${i}+`,
+});
 
 describe('cable bought and cut', () => {
   for (const { key } of DEMO_JOBS) {
@@ -37,9 +49,11 @@ describe('cable bought and cut', () => {
     );
   });
   it('buys thin cable by the roll and thick by the metre, gauges by their copper', () => {
-    expect(cablePlans([cut(2.2, 1, '2.5 mm²')], {})[0]!.bought).toEqual([{ lengthM: 5, count: 1 }]);
-    expect(cablePlans([cut(2.2, 1, '35 mm²')], {})[0]!.bought).toEqual([{ lengthM: 3, count: 1 }]);
-    expect(cablePlans([cut(2.2, 1, '12 B&S (3.31 mm²)')], {})[0]!.bought).toEqual([{ lengthM: 5, count: 1 }]);
+    expect(cablePlans([cut(2.2, 1, '2.5 mm²', 2.5)], {})[0]!.bought).toEqual([{ lengthM: 5, count: 1 }]);
+    expect(cablePlans([cut(2.2, 1, '35 mm²', 35)], {})[0]!.bought).toEqual([{ lengthM: 3, count: 1 }]);
+    expect(cablePlans([cut(2.2, 1, '12 B&S (3.31 mm²)', 3.31)], {})[0]!.bought).toEqual([{ lengthM: 5, count: 1 }]);
+    const [one, seven] = [1, 7].map((cores) => cablePlans([cut(5, 1, '2.5 mm²', 2.5, cores)], {})[0]!.price);
+    expect(seven! - one!).toBeCloseTo(6 * 5 * 2.5 * PLANNING_PRICES.cablePerMm2, 2);
   });
   it('says which cut is longer than anything that is sold', () => {
     const [plan] = cablePlans([cut(60, 7)], {});

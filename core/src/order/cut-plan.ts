@@ -50,13 +50,10 @@ export interface CablePlan {
 }
 
 const cableOf = (c: Cut): string => `${c.size} ${c.colour}`;
-/** Copper of a size as it is asked for: a gauge says its square millimetres beside it. */
-const areaOf = (cable: string): number => Number(/([\d.]+) mm²/.exec(cable)?.[1] ?? 0);
-
 function planOf(cable: string, cuts: readonly Cut[], offcuts: readonly number[]): CablePlan {
-  const area = areaOf(cable);
-  const perM = PLANNING_PRICES.cableBase + PLANNING_PRICES.cablePerMm2 * area;
-  const sold = (area <= ROLLS_TO_MM2 ? ROLLS : OFF_THE_DRUM).map(({ lengthM, share }) => ({ lengthM, price: Math.round(100 * perM * lengthM * share) / 100 }));
+  const { areaMm2, cores } = cuts[0]!;
+  const perM = PLANNING_PRICES.cableBase + PLANNING_PRICES.cablePerMm2 * areaMm2 * cores;
+  const sold = (areaMm2 <= ROLLS_TO_MM2 ? ROLLS : OFF_THE_DRUM).map(({ lengthM, share }) => ({ lengthM, price: Math.round(100 * perM * lengthM * share) / 100 }));
   const cutsM = cuts.reduce((s, c) => s + c.lengthM, 0);
   const byId = new Map(cuts.map((c, i) => [`${i}`, c]));
   const answer = cuttingPlan({
@@ -99,7 +96,8 @@ function planOf(cable: string, cuts: readonly Cut[], offcuts: readonly number[])
  * @example cablePlans(assess(design, catalogue).order.cuts, { '16 mm² red': [2.4] }).every((p) => p.trouble === null) // true
  */
 export function cablePlans(cuts: readonly Cut[], shelf: CableShelf): readonly CablePlan[] {
-  const cables = [...new Set(cuts.map(cableOf))].sort((a, b) => areaOf(b) - areaOf(a) || a.localeCompare(b));
+  const areaOf = new Map(cuts.map((c) => [cableOf(c), c.areaMm2]));
+  const cables = [...areaOf.keys()].sort((a, b) => areaOf.get(b)! - areaOf.get(a)! || a.localeCompare(b));
   return cables.map((cable) =>
     planOf(
       cable,

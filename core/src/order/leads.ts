@@ -37,6 +37,8 @@ export const leadCuts = (design: Design, run: Fitted): Cut[] =>
         run: run.spec.number,
         name: `loose lead into the ${run.spec.to.name}`,
         size: run.figures.size,
+        areaMm2: run.figures.areaMm2,
+        cores: 1,
         lead: colour === 'red' ? 'feed' : 'return',
         colour,
         lengthM: leadM(design, run),

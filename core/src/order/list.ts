@@ -5,13 +5,14 @@ import { asOfNow, type Design } from '../design/index.js';
 import type { Enclosure } from '../enclosure/index.js';
 import { FUSE_KINDS, fuseWindow, RATED_DC_V } from '../protection/index.js';
 import { rating } from '../quantity/index.js';
-import type { Fitted, LayoutFigures, RunSpec, SizedRun } from '../routes/index.js';
+import { multicoresOf, type Fitted, type LayoutFigures, type RunSpec, type SizedRun } from '../routes/index.js';
 import { devicesOf, type SolarArray } from '../supply/index.js';
 import { addAir } from './air.js';
 import { addBoxes } from './boxes.js';
 import type { Cut } from './cut.js';
 import { addLeads, leadCuts } from './leads.js';
 import type { OrderLine } from './line.js';
+import { addMulticores, multicoreCut } from './multicores.js';
 import { addShared } from './shared.js';
 import { addWays } from './ways.js';
 import { CUTTING, PLANNING_PRICES as PRICE } from './prices.js';
@@ -92,6 +93,22 @@ function fuseWords({ spec, figures: f }: Fitted): Pick<OrderLine, 'key' | 'what'
 const holdsFuses = ({ from, limitingParts }: RunSpec): boolean =>
   from.ref.in === 'groups' || from.ref.in === 'traces' || (from.ref.in === 'distribution' && from.gear !== 'bus') || limitingParts.some((w) => w.kind === 'hub way');
 
+/** A run's own cables, red and black. */
+function addCable(basket: Basket, { spec, figures: f }: Fitted, use: string): void {
+  const perM = PRICE.cableBase + PRICE.cablePerMm2 * f.areaMm2;
+  for (const [colour, lengthM] of [
+    ['red', spec.outM * (f.perPole + (spec.edit.spares ?? 0))],
+    ['black', spec.backM * f.perPole],
+  ] as const)
+    basket.add(
+      { key: `cable-${f.size}-${colour}`, group: 'cable', what: `cable ${f.size} ${colour}`, quantity: lengthM, unit: 'm', priceEach: perM, kg: lengthM * copperKgPerM(f.areaMm2) * 1.25 },
+      use,
+    );
+}
+
+/** Ends of a run's conductors, each with its terminal; a return that is in common ends once for all, at its bar. */
+const endsOf = ({ spec, figures }: Fitted): number => (spec.multicore?.common ? 3 : 4) * figures.perPole;
+
 function addRun(basket: Basket, run: Fitted): void {
   const { spec, figures: f } = run;
   const use = `run ${spec.number}`;
@@ -106,16 +123,8 @@ function addRun(basket: Basket, run: Fitted): void {
         use,
       );
   }
-  const perM = PRICE.cableBase + PRICE.cablePerMm2 * f.areaMm2;
-  for (const [colour, lengthM] of [
-    ['red', spec.outM * (f.perPole + (spec.edit.spares ?? 0))],
-    ['black', spec.backM * f.perPole],
-  ] as const) {
-    basket.add(
-      { key: `cable-${f.size}-${colour}`, group: 'cable', what: `cable ${f.size} ${colour}`, quantity: lengthM, unit: 'm', priceEach: perM, kg: lengthM * copperKgPerM(f.areaMm2) * 1.25 },
-      use,
-    );
-  }
+  if (!spec.multicore) addCable(basket, run, use);
+  const ends = endsOf(run);
   const large = f.areaMm2 >= 10;
   basket.add(
     {
@@ -123,14 +132,14 @@ function addRun(basket: Basket, run: Fitted): void {
       group: 'joints',
       ...(large ? { is: 'lug' as const } : {}),
       what: lugText(run),
-      quantity: 4 * f.perPole,
+      quantity: ends,
       unit: 'pc',
       priceEach: large ? PRICE.lugLarge : PRICE.lugSmall,
       kg: 0.02,
     },
     use,
   );
-  basket.add({ key: `shrink-${f.size}`, group: 'joints', what: `heat-shrink for ${f.size}, with glue`, quantity: 4 * f.perPole, unit: 'pc', priceEach: PRICE.heatShrink, kg: 0 }, use);
+  basket.add({ key: `shrink-${f.size}`, group: 'joints', what: `heat-shrink for ${f.size}, with glue`, quantity: ends, unit: 'pc', priceEach: PRICE.heatShrink, kg: 0 }, use);
   for (const plug of spec.limitingParts.filter((w) => w.kind === 'plug')) {
     basket.add(
       {
@@ -146,7 +155,7 @@ function addRun(basket: Basket, run: Fitted): void {
       use,
     );
   }
-  basket.add({ key: 'label', group: 'sundries', what: 'cable label, printed', quantity: 4 * f.perPole, unit: 'pc', priceEach: PRICE.label, kg: 0 }, use);
+  basket.add({ key: 'label', group: 'sundries', what: 'cable label, printed', quantity: ends, unit: 'pc', priceEach: PRICE.label, kg: 0 }, use);
 }
 
 function addPanelFuses(basket: Basket, array: SolarArray): void {
@@ -177,6 +186,8 @@ const bondCut = (bond: Bond): Cut => ({
   run: null,
   name: BOND,
   size: bond.size,
+  areaMm2: bond.areaMm2,
+  cores: 1,
   lugs: `2 × lug ${bond.size} ${studOf(bond.areaMm2)}`,
   lead: 'return',
   colour: 'black',
@@ -186,13 +197,15 @@ const bondCut = (bond: Bond): Cut => ({
 
 function cutsOf(run: Fitted): Cut[] {
   const { spec, figures } = run;
+  if (spec.multicore) return [];
   const { number, name } = spec;
-  const { size } = figures;
+  const { size, areaMm2 } = figures;
+  const copper = { size, areaMm2, cores: 1 };
   const lugs = `2 × ${lugText(run)}`;
   const letters = figures.perPole > 1 ? ['a', 'b', 'c'].slice(0, figures.perPole) : [''];
   return letters.flatMap((letter): Cut[] => [
-    { run: number, name, size, lugs, lead: 'feed', colour: 'red', lengthM: spec.outM, label: `${number}${letter}+` },
-    { run: number, name, size, lugs, lead: 'return', colour: 'black', lengthM: spec.backM, label: `${number}${letter}−` },
+    { run: number, name, ...copper, lugs, lead: 'feed', colour: 'red', lengthM: spec.outM, label: `${number}${letter}+` },
+    { run: number, name, ...copper, lugs, lead: 'return', colour: 'black', lengthM: spec.backM, label: `${number}${letter}−` },
   ]);
 }
 
@@ -220,6 +233,8 @@ export function orderOf(design: Design, catalogue: Catalogue, runs: readonly Siz
   const basket = new Basket();
   addDevices(basket, design, catalogue);
   for (const run of fitted) addRun(basket, run);
+  const multicores = multicoresOf(fitted);
+  addMulticores((line, use) => basket.add(line, use), multicores);
   addShared((line, use) => basket.add(line, use), design);
   for (const array of arrays) addPanelFuses(basket, array);
   if (bond) addBond(basket, bond);
@@ -231,7 +246,7 @@ export function orderOf(design: Design, catalogue: Catalogue, runs: readonly Siz
   return {
     lines,
     later: laterOf(design, catalogue),
-    cuts: [...fitted.flatMap((run) => [...cutsOf(run), ...leadCuts(design, run)]), ...(bond ? [bondCut(bond)] : [])],
+    cuts: [...fitted.flatMap((run) => [...cutsOf(run), ...leadCuts(design, run)]), ...multicores.map(multicoreCut), ...(bond ? [bondCut(bond)] : [])],
     total: lines.reduce((sum, l) => sum + l.quantity * l.priceEach, 0),
     kg: lines.reduce((sum, l) => sum + l.kg, 0),
   };

@@ -4,6 +4,7 @@ export * from './hazards.js';
 export * from './holes.js';
 export * from './layout.js';
 export * from './leads.js';
+export * from './multicore.js';
 export * from './nodes.js';
 export * from './passing.js';
 export * from './plugs.js';

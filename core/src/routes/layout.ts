@@ -16,7 +16,7 @@ import {
 import { outsideDiameterMm } from '../cable/index.js';
 import { bendSpaceMm, bundleMm, holeSawMm } from './holes.js';
 import type { Lead } from './leads.js';
-import { runDiametersMm, stretchesOf, type Stretch } from './passing.js';
+import { laidCables, stretchesOf, type Stretch } from './passing.js';
 import { matings, plugPairs, type Mating, type PlugPair } from './plugs.js';
 import type { SizedRun } from './sized.js';
 
@@ -74,8 +74,11 @@ export function layoutFigures(design: Design, vehicle: Vehicle, gear: readonly G
   };
 }
 
-/** Hole saws for the glands of everything that leaves the board, one a run, mm. A cable larger than any saw is left out. */
+/** Hole saws for the glands of everything that leaves the board, one a run or multi-core, mm. A cable larger than any saw is left out. */
 export function glandSaws(gear: readonly Gear[], runs: readonly SizedRun[]): number[] {
   const on = new Set(gear.filter((g) => g.face === BOARD_FACE).map((g) => g.id));
-  return runs.filter((r) => on.has(r.spec.from.gear) !== on.has(r.spec.to.gear)).flatMap((r) => holeSawMm(bundleMm(runDiametersMm(r))) ?? []);
+  const leaving = runs.filter((r) => on.has(r.spec.from.gear) !== on.has(r.spec.to.gear));
+  const together = new Map<string, SizedRun[]>();
+  for (const r of leaving) together.set(r.spec.multicore?.id ?? `run ${r.spec.id}`, [...(together.get(r.spec.multicore?.id ?? `run ${r.spec.id}`) ?? []), r]);
+  return [...together.values()].flatMap((all) => holeSawMm(bundleMm(laidCables(all).map((c) => c.mm))) ?? []);
 }

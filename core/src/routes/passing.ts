@@ -2,6 +2,7 @@ import { outsideDiameterMm } from '../cable/index.js';
 import type { Vehicle, Way } from '../design/index.js';
 import { bundleMm, clipsFor, holeSawMm, splitTubes, type Tubes } from './holes.js';
 import { wayGraph } from './graph.js';
+import { multicoresOf } from './multicore.js';
 import type { Route } from './route.js';
 import type { SizedRun } from './sized.js';
 import type { RunSpec } from './spec.js';
@@ -35,7 +36,7 @@ export interface Stretch {
 }
 
 /** Outside diameters of a run's own cables, its spare cores included, mm. */
-export function runDiametersMm(run: SizedRun): number[] {
+function runDiametersMm(run: SizedRun): number[] {
   const mm = outsideDiameterMm(run.ok ? run.figures.areaMm2 : run.spec.minAreaMm2);
   const poles = run.spec.back === 'chassis' ? 1 : 2;
   return Array<number>(poles * (run.ok ? run.figures.perPole : 1) + (run.spec.edit.spares ?? 0)).fill(mm);
@@ -48,6 +49,20 @@ function holeOf(way: Way, bundle: number): Hole | null {
   return { sawMm: saw, stockMm, stockFits: stockMm !== null && saw !== null && stockMm >= saw, fitting: outside ? 'gland' : 'grommet', sealed: outside, behind };
 }
 
+/** A cable as it goes through a hole, by itself. */
+export interface LaidCable {
+  readonly name: string;
+  readonly mm: number;
+}
+
+/** The cables of runs that go the same way: each pole by itself, a multi-core as the one that it is. */
+export function laidCables(runs: readonly SizedRun[]): readonly LaidCable[] {
+  const multicores = multicoresOf(runs);
+  const within = new Set(multicores.flatMap((m) => m.runs.map((r) => r.spec.id)));
+  const single = runs.filter((r) => !within.has(r.spec.id)).flatMap((r) => runDiametersMm(r).map((mm, i): LaidCable => ({ name: `${r.spec.number}${i % 2 ? '−' : '+'} ${r.spec.name}`, mm })));
+  return [...single, ...multicores.map((m): LaidCable => ({ name: m.name, mm: m.outsideMm }))];
+}
+
 /** Every stretch that a cable lies in, with bundle, tube, clips and hole. */
 export function stretchesOf(vehicle: Vehicle, runs: readonly SizedRun[], extra: readonly { readonly route: Route | null; readonly number: number; readonly diameterMm: number }[] = []): Stretch[] {
   const graph = wayGraph(vehicle);
@@ -55,7 +70,7 @@ export function stretchesOf(vehicle: Vehicle, runs: readonly SizedRun[], extra: 
     const inside = runs.filter((r) => r.spec.route?.ways.some((w) => w.id === way.id));
     const leads = extra.filter((e) => e.route?.ways.some((w) => w.id === way.id));
     if (!inside.length && !leads.length) return [];
-    const diameters = [...inside.flatMap(runDiametersMm), ...leads.map((l) => l.diameterMm)];
+    const diameters = [...laidCables(inside).map((c) => c.mm), ...leads.map((l) => l.diameterMm)];
     const bundle = bundleMm(diameters);
     const link = graph.links.get(way.a)!.find((l) => l.way.id === way.id)!;
     return [

@@ -38,7 +38,7 @@ export interface Tried {
 
 /** The next size down, and why it is not taken. */
 export interface Below extends Tried {
-  readonly by: 'custom' | 'heat' | 'fault' | 'drop' | 'joints' | 'copper' | 'typed';
+  readonly by: 'custom' | 'heat' | 'fault' | 'drop' | 'joints' | 'copper' | 'multi-core' | 'typed';
   /** The path that it would put furthest beyond its limit; null: none. */
   readonly path: { readonly name: string; readonly percent: number; readonly limit: number } | null;
 }
@@ -74,8 +74,10 @@ export interface RunFigures {
   /** Cable and joints together at the largest steady current, V; and the volts that then arrive from the lowest at the source. */
   readonly lossV: number;
   readonly arrivesV: number;
-  readonly boundBy: 'minimum' | 'drop' | 'heat' | 'both' | 'fault' | 'joints' | 'typed';
+  readonly boundBy: 'minimum' | 'drop' | 'heat' | 'both' | 'fault' | 'joints' | 'multi-core' | 'typed';
   readonly below: Below | null;
+  /** Size that it would have if no other run of its multi-core asked for a thicker one, mm²; null: none does. */
+  readonly aloneMm2: number | null;
   /** Where its path loses more than it may: the one run whose next sizes would mend it at the least copper; null: none, or it holds. */
   readonly cure: { readonly run: string; readonly name: string; readonly size: string; readonly areaMm2: number; readonly percent: number } | null;
   readonly window: FuseWindow;

@@ -44,6 +44,23 @@ export type RunRole =
   | 'panel lead'
   | 'portable lead';
 
+/** A run's place in a cable with several cores. */
+export interface InMulticore {
+  readonly id: string;
+  readonly name: string;
+  /** Cores that are bought, as typed; null: the least that is stocked. */
+  readonly cores: number | null;
+  /** The return that it has in common with others; null: a core of its own, or the body. */
+  readonly common: CommonReturn | null;
+}
+
+/** Cores side by side that carry what several runs bring back. */
+export interface CommonReturn {
+  readonly cores: number;
+  /** Usual amps in one of its cores for each amp of the run's own: the metres back count so many times for its drop. */
+  readonly share: number;
+}
+
 /** The two currents of a run: the largest steady one, for fuse and heat, and the one of a usual day, for drop. */
 export type RunAmps = Pick<RunSpec, 'lastingA' | 'lastingWhy' | 'usualA' | 'usualWhy'>;
 
@@ -110,6 +127,8 @@ export interface RunSpec {
   readonly equalTo: string | null;
   readonly outM: number;
   readonly backM: number;
+  /** The multi-core that it lies in; null: it has cables of its own. */
+  readonly multicore: InMulticore | null;
   /** Typed after laying a string, or along the vehicle's own ways. */
   readonly lengthFrom: 'typed' | 'routed';
   readonly ambientC: number;
@@ -135,3 +154,6 @@ export interface RunSpec {
   /** Why this run is there. */
   readonly reason: string;
 }
+
+/** Metres of conductor that a run's usual current loses its volts in: out, and back with what others bring along. @example dropM({ outM: 4, backM: 4, multicore: null }) // 8 */
+export const dropM = ({ outM, backM, multicore }: Pick<RunSpec, 'outM' | 'backM' | 'multicore'>): number => outM + backM * (multicore?.common?.share ?? 1);

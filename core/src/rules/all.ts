@@ -10,6 +10,11 @@ import { isolationAdvice } from './isolation-advice.js';
 import { isolationMissing } from './isolation-missing.js';
 import { isolatorNeverCloses } from './isolator-never-closes.js';
 import { jointsLose } from './joints-lose.js';
+import { multicoreCores } from './multicore-cores.js';
+import { multicoreLeftOut } from './multicore-left-out.js';
+import { multicoreReturn } from './multicore-return.js';
+import { multicoreThick } from './multicore-thick.js';
+import { multicoreWays } from './multicore-ways.js';
 import { lengthZero } from './length-zero.js';
 import { lithiumUnlimited } from './lithium-unlimited.js';
 import { loadWithoutHours } from './load-without-hours.js';
@@ -119,6 +124,11 @@ export const RULES: readonly Rule[] = [
   isolatorNeverCloses,
   jointsLose,
   lengthZero,
+  multicoreCores,
+  multicoreReturn,
+  multicoreLeftOut,
+  multicoreThick,
+  multicoreWays,
   lithiumUnlimited,
   loadWithoutHours,
   loadWithoutPower,

@@ -1,5 +1,6 @@
 import type { Flow, FlowThing, SupplyFlow } from '@meridex/core';
 import { sankey } from 'd3-sankey';
+import { onCurve } from './ribbon';
 
 /** A box of the picture where it stands. */
 export interface FlowBox {
@@ -85,11 +86,8 @@ function measured(flow: SupplyFlow): Measured {
   return { widthOf, sum, boxH, allH: (t) => boxH(t) + looksH(t), used: columnsOf(flow) };
 }
 
-/** A point on a ribbon's curve a third of the way, where ribbons have not met yet. */
-function onCurve(p: readonly [number, number, number, number]): number {
-  const t = 0.3;
-  return (1 - t) ** 3 * p[0] + 3 * t * (1 - t) ** 2 * p[1] + 3 * t ** 2 * (1 - t) * p[2] + t ** 3 * p[3];
-}
+/** A ribbon bears its figure so far along it, where ribbons have not met yet. */
+const FIGURE_AT = 0.3;
 
 interface Node {
   readonly thing: FlowThing;
@@ -147,7 +145,7 @@ export function layoutFlow(flow: SupplyFlow): FlowDrawing {
       flow: f,
       path: `M${x0} ${y0}C${x0 + bend} ${y0} ${x1 - bend} ${y1} ${x1} ${y1}`,
       width: widthOf(f),
-      at: [onCurve([x0, x0 + bend, x1 - bend, x1]), onCurve([y0, y0, y1, y1])],
+      at: [onCurve(FIGURE_AT, x0, x0 + bend, x1 - bend, x1), onCurve(FIGURE_AT, y0, y0, y1, y1)],
     };
   });
   return { width: FLOW_WIDTH, height, boxes, ribbons };

@@ -1,4 +1,5 @@
 import type { Flow, FlowThing, SupplyFlow } from '@meridex/core';
+import { onCurve } from './ribbon';
 import { columnsOf, looksAt, looksH, scaleOf, wordsH, type FlowBox, type FlowDrawing, type FlowRibbon } from './supply-flow-layout';
 
 /** A phone's width, and what stands beside one another in it. */
@@ -38,14 +39,13 @@ function rowAt(row: readonly FlowThing[], y: number): FlowBox[] {
 
 /** Place on a ribbon so far above its end: where nothing stands before it. */
 function above([x0, y0]: readonly [number, number], [x1, y1]: readonly [number, number], bend: number, by: number): readonly [number, number] {
-  const on = (t: number, a: number, b: number, c: number, d: number): number => (1 - t) ** 3 * a + 3 * t * (1 - t) ** 2 * b + 3 * t ** 2 * (1 - t) * c + t ** 3 * d;
   let [low, high] = [0, 1];
   for (let n = 0; n < 20; n++) {
     const t = (low + high) / 2;
-    if (on(t, y0, y0 + bend, y1 - bend, y1) < y1 - by) low = t;
+    if (onCurve(t, y0, y0 + bend, y1 - bend, y1) < y1 - by) low = t;
     else high = t;
   }
-  return [on(low, x0, x0, x1, x1), y1 - by];
+  return [onCurve(low, x0, x0, x1, x1), y1 - by];
 }
 
 /** The same picture upright, for a phone: what gives stands at the top, what uses at the bottom, ribbons fall from one to the next. */

@@ -69,6 +69,7 @@ export const routes: Routes = [
           { path: '', pathMatch: 'full', redirectTo: 'cables' },
           { path: 'cables', title: 'Runs · Meridex', loadComponent: () => import('./runs/cables').then((m) => m.CablesSheet) },
           { path: 'ways', title: 'Ways and holes · Meridex', loadComponent: () => import('./runs/ways').then((m) => m.WaysSheet) },
+          { path: 'multi-cores', title: 'Multi-cores · Meridex', loadComponent: () => import('./runs/multicores').then((m) => m.MulticoresSheet) },
           { path: 'plugs', title: 'Plugs · Meridex', loadComponent: () => import('./runs/plugs').then((m) => m.PlugsSheet) },
         ],
       },

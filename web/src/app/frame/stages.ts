@@ -43,6 +43,7 @@ export const SHEETS = {
   runs: [
     { path: 'cables', name: 'Cables' },
     { path: 'ways', name: 'Ways and holes' },
+    { path: 'multi-cores', name: 'Multi-cores' },
     { path: 'plugs', name: 'Plugs and leads' },
   ],
   checks: [

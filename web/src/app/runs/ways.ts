@@ -1,8 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { figure, HAZARD_WORDS, type Stretch, vehicleOf } from '@meridex/core';
+import { figure, HAZARD_WORDS, type Stretch } from '@meridex/core';
 import { Mark } from '../pictures/mark';
 import { AssessmentService } from '../services/assessment.service';
-import { DesignService } from '../services/design.service';
 import { SelectionService } from '../services/selection.service';
 
 /** Stretch by stretch what lies in it: bundle, tube, clips, and the holes to cut. */
@@ -14,7 +13,6 @@ import { SelectionService } from '../services/selection.service';
   styleUrl: './ways.less',
 })
 export class WaysSheet {
-  private readonly designs = inject(DesignService);
   private readonly assessments = inject(AssessmentService);
   protected readonly selection = inject(SelectionService);
   protected readonly figure = figure;
@@ -29,21 +27,6 @@ export class WaysSheet {
     for (const s of this.stretches()) if (s.tubes) by.set(s.tubes.mm, (by.get(s.tubes.mm) ?? 0) + s.tubes.count * s.lengthMm);
     return [...by].sort(([a], [b]) => a - b).map(([mm, length]) => ({ mm, m: Math.ceil(length / 100) / 10 }));
   });
-  /** Runs that go up through the roof in one multi-core, with a core for each conductor. */
-  protected readonly cores = computed(() => {
-    const roofs = new Set(
-      vehicleOf(this.designs.openDesign())
-        .waypoints.filter((w) => w.zone === 'roof')
-        .map((w) => w.id),
-    );
-    const through = this.stretches().filter((s) => s.hole && (roofs.has(s.way.a) || roofs.has(s.way.b)));
-    const numbers = new Set(through.flatMap((s) => s.runs));
-    const runs = this.a().runs.filter((r) => numbers.has(r.spec.number));
-    let core = 0;
-    const list = runs.flatMap((r) => (['feed', 'return'] as const).map((lead) => ({ core: ++core, run: r.spec.number, lead, name: r.spec.name, size: r.ok ? r.figures.size : '–' })));
-    return list.length ? [...list, { core: ++core, run: 0, lead: 'spare' as const, name: 'spare, capped at both ends', size: list[0]!.size }] : [];
-  });
-
   protected names(s: Stretch): string {
     return s.runs.join(', ');
   }

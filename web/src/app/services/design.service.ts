@@ -1,6 +1,6 @@
 import type { HttpErrorResponse } from '@angular/common/http';
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { catalogueOf, clean, coarse, type Design, editDesign, inJob, isJoined, OWN, type Patch, patchBetween, Session, tidy, vehicleIds, withVehicle } from '@meridex/core';
+import { type Asked, catalogueOf, clean, coarse, type Design, doCommands, editDesign, inJob, isJoined, OWN, type Patch, patchBetween, Session, tidy, vehicleIds, withVehicle } from '@meridex/core';
 import { BehaviorSubject } from 'rxjs';
 import { inWordsOf } from './asks-server';
 import type { Revision } from '../sync/clash';
@@ -142,6 +142,13 @@ export class DesignService {
     const edited = editDesign(before, patch);
     if (!edited.ok) return edited.message;
     return this.edit(label, (d) => Object.assign(d, edited.design));
+  }
+
+  /** Commands as one step of undo; what they have against it, in words, or null. */
+  command(label: string, ...asked: readonly Asked[]): string | null {
+    const before = this.openDesign();
+    const done = doCommands(before, asked);
+    return done.ok ? this.apply(label, patchBetween(before, done.design)) : done.message;
   }
 
   /** Looks at another vehicle of the job. */

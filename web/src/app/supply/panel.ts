@@ -17,9 +17,7 @@ export abstract class SupplyPanel {
 
   /** Commands as one step of undo; what they have against it, in words, or null. */
   protected commands(words: string, asked: readonly Asked[]): string | null {
-    const design = this.designs.openDesign();
-    const done = doCommands(design, asked);
-    return done.ok ? this.designs.apply(words, patchBetween(design, done.design)) : done.message;
+    return this.designs.command(words, ...asked);
   }
 
   /** The same over all vehicles of the job. */

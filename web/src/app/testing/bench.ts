@@ -4,11 +4,13 @@ import { computed, provideZonelessChangeDetection, signal, type Type } from '@an
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import {
+  type Asked,
   type Assessment,
   assessIn,
   climateOf,
   DEMO_JOBS,
   type Design,
+  doCommands,
   editDesign,
   inJob,
   jobOfDesign,
@@ -100,6 +102,12 @@ export class Bench {
   apply(label: string, patch: Patch): string | null {
     const edited = editDesign(this.openDesign(), patch);
     return edited.ok ? this.edit(label, (d) => Object.assign(d, edited.design)) : edited.message;
+  }
+
+  command(label: string, ...asked: readonly Asked[]): string | null {
+    const before = this.openDesign();
+    const done = doCommands(before, asked);
+    return done.ok ? this.apply(label, patchBetween(before, done.design)) : done.message;
   }
 
   tick(stepId: string, done: boolean): void {

@@ -7,6 +7,7 @@ import { type ShopWeek, usualShop, workdays } from '@meridex/core';
 import { of } from 'rxjs';
 import { AnalysisService } from '../services/analysis.service';
 import { type JobLine, JobsService } from '../services/jobs.service';
+import { NOW } from '../services/now';
 import { SessionService } from '../services/session.service';
 import { askedOf, until } from '../testing/asked';
 import { answerAnalysis, type AnalysisAsk } from '../workers/answers';
@@ -14,7 +15,9 @@ import { type PutDown, WeekBoard } from './week-board';
 import { WeekPage } from './week';
 import { planFrom } from './week-jobs';
 
-const FROM = planFrom(new Date());
+/** A Monday morning: what is planned begins that day. */
+const MORNING = new Date(2026, 11, 7, 9);
+const FROM = planFrom(MORNING);
 const DAYS = workdays(FROM, []);
 const line = (id: string, state: string, hours: number, promisedOn: string | null = null): JobLine => ({
   id,
@@ -50,6 +53,7 @@ describe('the bay’s week', () => {
         provideHttpClient(),
         provideHttpClientTesting(),
         provideRouter([]),
+        { provide: NOW, useValue: () => MORNING },
         { provide: SessionService, useValue: { person } },
         { provide: JobsService, useValue: { all: () => of({ lines, pending: 0 }) } },
         { provide: AnalysisService, useValue: { trouble: signal(null), ask: (ask: AnalysisAsk) => Promise.resolve(answerAnalysis(ask)) } },

@@ -6,8 +6,8 @@ const addresses = (process.env['MERIDEX_ADDRESSES'] ?? 'http://127.0.0.1:4200').
 export default defineConfig({
   testDir: './tests',
   // Nothing here measures speed: a slow machine that reloads the application gets the time it needs.
-  timeout: 240_000,
-  expect: { timeout: 30_000 },
+  timeout: 300_000,
+  expect: { timeout: 60_000 },
   workers: addresses.length,
   reporter: [['list']],
   use: {

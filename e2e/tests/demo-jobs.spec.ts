@@ -1,31 +1,31 @@
 import { expect, test } from '@playwright/test';
 import { goTo, signIn, VIEWS } from './workshop';
 
-test('every stage of the six demo jobs opens without trouble, with sensible figures', async ({ page }) => {
-  test.setTimeout(300_000);
-  const troubles: string[] = [];
-  page.on('pageerror', (error) => troubles.push(String(error)));
-  page.on('console', (message) => message.type() === 'error' && troubles.push(message.text()));
-  await signIn(page);
-  const jobs = ((await (await page.request.get('/api/jobs')).json()) as { lines: { id: string; customer: string }[] }).lines;
-  const demo = jobs.filter((j) => /Bellbird|Two Creeks|Stonefly|Cinderbush|Lantern|Gumnut/.test(j.customer));
-  expect(demo.length).toBe(6);
-  for (const job of demo) {
+const DEMO = ['Bellbird Ranges Mobile Vet', 'Two Creeks Bookmobile', 'Stonefly Catchment Survey', 'Cinderbush Orchard Bees', 'Lantern Street Cinema', 'Gumnut Travelling Playgroup'];
+
+for (const customer of DEMO) {
+  test(`every view of a demo job opens without trouble, with sensible figures: ${customer}`, async ({ page }) => {
+    const troubles: string[] = [];
+    page.on('pageerror', (error) => troubles.push(String(error)));
+    page.on('console', (message) => message.type() === 'error' && troubles.push(message.text()));
+    await signIn(page);
+    const { lines } = (await (await page.request.get('/api/jobs')).json()) as { lines: { id: string; customer: string }[] };
+    const job = lines.find((j) => j.customer === customer)!;
     await page.goto(`/jobs/${job.id}/${VIEWS[0]}`);
-    for (const stage of VIEWS) {
-      await goTo(page, job.id, stage);
+    for (const view of VIEWS) {
+      await goTo(page, job.id, view);
       const text = await page.locator('main').innerText();
-      expect(text, `${job.customer}, ${stage}`).not.toMatch(/NaN|undefined|Infinity|\[object|null/);
+      expect(text, view).not.toMatch(/NaN|undefined|Infinity|\[object|null/);
       const sideways = await page.evaluate(() => document.documentElement.scrollWidth > document.documentElement.clientWidth);
-      expect(sideways, `${job.customer}, ${stage} scrolls sideways`).toBe(false);
+      expect(sideways, `${view} scrolls sideways`).toBe(false);
     }
     const figures = await page.locator('mx-tell-tales b').allInnerTexts();
     expect(Number(figures[0])).toBeGreaterThan(10);
     expect(Number(figures[1])).toBeGreaterThan(0.5);
     expect(Number(figures[2])).toBeGreaterThan(1);
-  }
-  expect(troubles).toEqual([]);
-});
+    expect(troubles).toEqual([]);
+  });
+}
 
 test('the stages stay usable at a phone’s width', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });

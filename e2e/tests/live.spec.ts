@@ -2,7 +2,6 @@ import { expect, test } from '@playwright/test';
 import { allKept, openJob, signIn, stage } from './workshop';
 
 test('two in one job: each sees where the other is, and what the other keeps, without loading anything again', async ({ page, browser, baseURL }) => {
-  test.setTimeout(120_000);
   await signIn(page);
   await openJob(page, 'Bellbird Ranges Mobile Vet', 'Fit');
 

@@ -2,7 +2,6 @@ import { expect, test } from '@playwright/test';
 import { choose, openJob, signIn } from './workshop';
 
 test('a shipped part is found, copied as one’s own with another figure, offered in a job, and retired', async ({ page }) => {
-  test.setTimeout(90_000);
   const troubles: string[] = [];
   page.on('pageerror', (error) => troubles.push(String(error)));
   await signIn(page);

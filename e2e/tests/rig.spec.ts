@@ -2,7 +2,6 @@ import { expect, test } from '@playwright/test';
 import { allKept, choose, openJob, signIn, stage } from './workshop';
 
 test('a second array with its own controller, and a battery that no list has', async ({ page }) => {
-  test.setTimeout(120_000);
   await signIn(page);
   await openJob(page, 'Stonefly Catchment Survey', 'Supply');
   await page.getByRole('link', { name: 'Feeds' }).click();
@@ -43,7 +42,6 @@ test('a second array with its own controller, and a battery that no list has', a
 });
 
 test('the supply is drawn: a box is added, an end carried to another one, a field changed beside it', async ({ page }) => {
-  test.setTimeout(120_000);
   await signIn(page);
   await openJob(page, 'Gumnut Travelling Playgroup', 'Supply');
   await expect(page.locator('.answer')).toContainText(/Stands the trip\..*the loads take \d+/);

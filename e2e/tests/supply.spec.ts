@@ -2,7 +2,6 @@ import { expect, test } from '@playwright/test';
 import { allKept, choose, openJob, signIn, stage } from './workshop';
 
 test('from ten answers to three drafts to a chosen one, and its trip', async ({ page }) => {
-  test.setTimeout(120_000);
   const troubles: string[] = [];
   page.on('pageerror', (error) => troubles.push(String(error)));
   await signIn(page);
@@ -22,13 +21,13 @@ test('from ten answers to three drafts to a chosen one, and its trip', async ({ 
     await page.getByRole('checkbox', { name: 'kettle' }).check();
     await page.getByRole('textbox', { name: 'Volume of compressor fridge' }).fill('80');
     await page.getByRole('checkbox', { name: 'never off: satellite modem' }).check();
-    await expect(page.locator('.answers')).toContainText(/lean.*sound.*roomy/s, { timeout: 20_000 });
+    await expect(page.locator('.answers')).toContainText(/lean.*sound.*roomy/s);
     await page.getByRole('button', { name: 'Take these answers' }).click();
   });
 
   await test.step('three drafts, each with days, cost, kilograms and what gives out first; one is taken', async () => {
     const cards = page.locator('mx-draft-card');
-    await expect(cards).toHaveCount(3, { timeout: 20_000 });
+    await expect(cards).toHaveCount(3);
     for (const card of await cards.all()) await expect(card).toContainText(/days alone.*kg.*Gives out first/s);
     const prices = await page.locator('mx-draft-card dd.figure:first-of-type').allInnerTexts();
     const [lean, , roomy] = prices.map((p) => Number(p.replace(/[^\d.]/g, '')));
@@ -38,8 +37,8 @@ test('from ten answers to three drafts to a chosen one, and its trip', async ({ 
   });
 
   await test.step('a thousand trips, what helps, and a slider', async () => {
-    await expect(page.locator('.say')).toContainText(/In (\d+ of )?1000 trips/, { timeout: 30_000 });
-    await expect(page.locator('.best')).toContainText(/helps most|Nothing/, { timeout: 30_000 });
+    await expect(page.locator('.say')).toContainText(/In (\d+ of )?1000 trips/);
+    await expect(page.locator('.best')).toContainText(/helps most|Nothing/);
     await expect(page.locator('main')).toContainText(/battery dead/);
     const key = page.locator('p.key').first();
     await page.getByRole('slider', { name: 'More battery' }).fill('2');
@@ -60,15 +59,14 @@ test('from ten answers to three drafts to a chosen one, and its trip', async ({ 
 });
 
 test('more trips run on the server, and stop when told to', async ({ page }) => {
-  test.setTimeout(90_000);
   await signIn(page);
   await openJob(page, 'Stonefly Catchment Survey', 'Supply');
   await page.getByRole('link', { name: 'The trip' }).click();
   await page.getByRole('button', { name: 'Run 10000 trips on the server' }).click();
   await expect(page.getByRole('progressbar', { name: 'Trips done on the server' })).toBeVisible();
-  await expect(page.locator('mx-long-trips')).toContainText(/[1-9]\d* of 10000/, { timeout: 20_000 });
+  await expect(page.locator('mx-long-trips')).toContainText(/[1-9]\d* of 10000/);
   await page.getByRole('button', { name: 'Stop the server’s trips' }).click();
-  await expect(page.locator('mx-long-trips')).toContainText('stopped early: In', { timeout: 20_000 });
+  await expect(page.locator('mx-long-trips')).toContainText('stopped early: In');
   await page.reload();
   await expect(page.locator('mx-long-trips')).toContainText('stopped early');
 });

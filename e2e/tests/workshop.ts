@@ -20,6 +20,7 @@ export const VIEWS = [
   'places/vehicle',
   'runs/cables',
   'runs/ways',
+  'runs/multi-cores',
   'runs/plugs',
   'protection/fuses',
   'protection/diagram',
@@ -80,7 +81,7 @@ export async function openCopy(page: Page, customer: string, as: string, stageNa
 
 /** Waits until the strip says that everything is kept. */
 export async function allKept(page: Page): Promise<void> {
-  await expect(page.getByRole('status').filter({ hasText: /all kept/ })).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByRole('status').filter({ hasText: /all kept/ })).toBeVisible();
 }
 
 /** Chooses an entry of one of the select fields. */

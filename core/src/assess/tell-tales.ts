@@ -24,7 +24,7 @@ export function tellTales(design: Design, day: DayFigures, supply: SupplyFigures
   const used = (r: Fitted): number => r.figures.pathDropPercent / r.spec.pathLimitPercent!;
   const room = (r: Fitted): number => r.figures.window.to.ratingA / r.figures.window.fromA;
   const worst = limited.reduce<Fitted | null>((w, r) => (w === null || used(r) > used(w) ? r : w), null);
-  const tight = fitted.reduce<Fitted | null>((t, r) => (t === null || room(r) < room(t) ? r : t), null);
+  const tight = fitted.filter((r) => r.spec.ends.length).reduce<Fitted | null>((t, r) => (t === null || room(r) < room(t) ? r : t), null);
   return {
     ahDay: day.ahDay,
     peakA: day.peakA,

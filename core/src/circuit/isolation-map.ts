@@ -1,6 +1,6 @@
 import type { Resistor } from '../network/index.js';
 import { fromInlet } from '../plant/index.js';
-import { terminals, type Posts, type RunEnd, type RunRole } from '../routes/index.js';
+import { givesBy, terminals, type Posts, type RunEnd, type RunRole } from '../routes/index.js';
 import { FED_NODES, MAIN_NODES } from './inline.js';
 import { joinedTo } from './live.js';
 import type { CircuitPlan } from './plan.js';
@@ -54,7 +54,7 @@ function feeders(plan: CircuitPlan, opened: ReadonlySet<Opened>): Feeder[] {
     if (a.portable) for (const end of [null, 'out'] as const) stands('portable panel', terminals(a.ref.id, end));
     else stands('panels', terminals(a.ref.id));
   for (const { spec } of plan.runs) {
-    if (spec.role !== 'charger output') continue;
+    if (!givesBy({ spec }, spec.from.ref.id)) continue;
     const inputs = (['in', 'sun'] as const).map((t) => terminals(spec.from.gear, t)).filter((p) => nodes.has(p.plus));
     for (const from of inputs) out.push({ name: spec.from.name, ...terminals(spec.from.gear, 'out'), from });
   }

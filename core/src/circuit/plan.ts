@@ -2,7 +2,7 @@ import type { Catalogue } from '../catalogue/index.js';
 import { asOfNow, type Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { plant, SECOND_BANK, type Plant } from '../plant/index.js';
-import { inCircuit, isLeadOf, isMainLead, serves, type Fitted, type RunSpec, type SizedRun } from '../routes/index.js';
+import { givesBy, inCircuit, isBetweenBoxes, isLeadOf, isMainLead, serves, type Fitted, type RunSpec, type SizedRun } from '../routes/index.js';
 import { arraysOf, bankOf, selectedBankOf, type Bank, type SolarArray } from '../supply/index.js';
 import type { CircuitFault } from './fault.js';
 import { inlineParts, type InlinePart } from './inline.js';
@@ -63,9 +63,11 @@ export function circuitPlan(design: Design, catalogue: Catalogue, assessed: { re
 /** Runs that a run hangs on: what feeds the gear between bus bars and load that it starts at, and the far half of a charger's or link's way. */
 function needs({ spec }: Fitted, fitted: readonly Fitted[]): boolean {
   if (feeders(spec).some((id) => !fitted.some((r) => r.spec.id === id))) return false;
+  // What a box brings to another one is there as long as the box itself is fed.
+  if (isBetweenBoxes({ spec }) && !fitted.some((r) => serves(r, 'charger feed', spec.from.ref.id))) return false;
   // A charger built into a battery has no way of its own to it.
-  const far = spec.role === 'charger feed' && spec.to.ref.in !== 'banks' ? 'charger output' : spec.role === 'link feed' ? 'link' : null;
-  return far === null || fitted.some((r) => serves(r, far, spec.serves.id));
+  if (spec.role === 'charger feed') return spec.to.ref.in === 'banks' || fitted.some((r) => givesBy(r, spec.serves.id));
+  return spec.role !== 'link feed' || fitted.some((r) => serves(r, 'link', spec.serves.id));
 }
 
 /** Gear between bus bars and loads: none of its feed, and what hangs on it floats. A group's own feed may start at the block in turn. */

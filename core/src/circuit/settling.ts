@@ -1,7 +1,7 @@
 import { resistanceOhmPerM } from '../cable/index.js';
 import { batterySource } from '../catalogue/index.js';
 import { type Circuit, type CircuitLoad, type Resistor, type Solved, type Source } from '../network/index.js';
-import { serves, type Fitted } from '../routes/index.js';
+import { isBetweenBoxes, serves, type Fitted } from '../routes/index.js';
 import { sensingAt } from '../supply/index.js';
 import { drawnIn, type Drawn } from './drawn.js';
 import { BLEED_OHM, type CircuitFault } from './fault.js';
@@ -182,6 +182,8 @@ export class Settling {
     }
     // Pulled out, an inlet hangs on nothing.
     sources.push(...leadSources(plan.runs, (id, nominalV) => (state.mains && !plan.fault?.leadOut?.includes(id) ? (plan.leads?.[id] ?? usualLead(nominalV, 'typical')) : { volt: 0, ohm: BLEED_OHM })));
+    // What a box brings to others hangs on nothing while it gives nothing.
+    for (const { spec } of plan.runs.filter(isBetweenBoxes)) loads.push({ id: `bleed ${spec.id}`, plus: spec.from.plus, minus: spec.from.minus, kind: 'resistance', value: BLEED_OHM });
     for (const g of this.givers) {
       const mode = u.modes.get(g.id)!;
       if (mode === 'holding') sources.push({ id: g.id, plus: g.plus, minus: g.minus, volt: g.setV, ohm: HOLD_OHM });

@@ -1,7 +1,7 @@
 import type { DayLoad } from '../loads/index.js';
 import { LinearCircuit } from '../network/index.js';
 import { fromPlug, withPort } from '../plant/index.js';
-import { isMainLead, serves, terminals } from '../routes/index.js';
+import { givesBy, isMainLead, terminals } from '../routes/index.js';
 import { dcChargersOf } from '../supply/index.js';
 import type { CircuitPlan } from './plan.js';
 import { settle, type SettledState } from './settle.js';
@@ -98,7 +98,7 @@ function corner(plan: CircuitPlan, lowest: CircuitState, of: ReadonlyMap<string,
  */
 function fullOutputs({ runs, bank, design, catalogue }: CircuitPlan): Pick<CircuitState, 'engine' | 'mains' | 'postsV'>[] {
   const main = (runs.find(isMainLead)?.figures.ohm ?? 0) / bank.strings;
-  const outOhm = (unit: string): number => runs.find((r) => serves(r, 'charger output', unit))?.figures.ohm ?? 0;
+  const outOhm = (unit: string): number => runs.find((r) => givesBy(r, unit))?.figures.ohm ?? 0;
   return dcChargersOf(design, catalogue).map(({ id, port, share, from }) => {
     const byVehicle = from.in === 'vehicles';
     return { engine: byVehicle ? 'idle' : 'off', mains: !byVehicle, postsV: bank.absorptionV - port.outputA * share * (outOhm(id) + main + HOLD_OHM) };

@@ -1,8 +1,8 @@
 import { CHEMISTRY, restV } from '../catalogue/index.js';
 import { ALTERNATOR, hotShare, MPPT_YIELD, TRACE_VOLTS, type Bank, type SolarArray } from '../supply/index.js';
 import type { Design } from '../design/index.js';
-import { fromInlet, withPort, type ArrayThing, type ConverterThing } from '../plant/index.js';
-import { converterPosts, serves, terminals, type Posts } from '../routes/index.js';
+import { broughtShare, fromInlet, stepOf, suppliesV, switchedBy, withPort, type ArrayThing, type ConverterThing } from '../plant/index.js';
+import { converterPosts, givesBy, serves, terminals, type Posts } from '../routes/index.js';
 import type { CircuitPlan } from './plan.js';
 import type { CircuitState } from './state.js';
 
@@ -10,8 +10,8 @@ import type { CircuitState } from './state.js';
 export interface Giver {
   readonly id: string;
   readonly name: string;
-  /** The side whose battery it charges. */
-  readonly side: 'house' | 'starting';
+  /** The side whose battery it charges; between: none, it feeds another box. */
+  readonly side: 'house' | 'starting' | 'between';
   readonly plus: string;
   readonly minus: string;
   readonly setV: number;
@@ -105,7 +105,7 @@ function triggered({ design, fault }: CircuitPlan, state: CircuitState, id: stri
 const inAir = (state: CircuitState, design: Design, c: ConverterThing): number => (state.air === 'hot' ? hotShare(design, c) : 1);
 
 /** A converter as its own run calls it. */
-const nameOf = (plan: CircuitPlan, unit: string, otherwise: string): string => plan.runs.find((r) => serves(r, 'charger output', unit))?.spec.from.name ?? otherwise;
+const nameOf = (plan: CircuitPlan, unit: string, otherwise: string): string => plan.runs.find((r) => givesBy(r, unit))?.spec.from.name ?? otherwise;
 
 /** Posts by which a box charges: its output, or the cable that it also draws by. */
 const outputOf = (c: ConverterThing): Posts => converterPosts(c, c.ports.mainsOut ? null : 'out');
@@ -121,11 +121,12 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, lit: reado
       ports: { dcIn, sunIn, mainsIn },
     } = c;
     const gear = ref.id;
+    const full = broughtShare(plan.plant, stepOf(plan.plant, c)) * share;
     const hot = inAir(state, design, c);
     const sunMaxA = arrays.find((a) => a.regulator?.id === gear)?.maxA ?? Infinity;
     const sun = Math.min(sunOn(lit, gear) * MPPT_YIELD, sunMaxA * bank.absorptionV);
     // A lead that is plugged in feeds it as the vehicle does, by the same input.
-    const vehicle = (triggered(plan, state, gear) && inputs.some((x) => x.by === 'vehicle')) || (state.mains && inputs.some((x) => x.by === 'lead'));
+    const vehicle = (triggered(plan, state, switchedBy(plan.plant, c)) && inputs.some((x) => x.by === 'vehicle')) || (state.mains && inputs.some((x) => x.by === 'lead'));
     // Plugged in, a charger with three inputs takes from the mains.
     const mains = state.mains && inputs.some((x) => x.by === 'inlet') ? mainsIn : null;
     if (mains)
@@ -137,10 +138,10 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, lit: reado
       {
         id: gear,
         name: nameOf(plan, gear, part.name),
-        side: 'house',
+        side: c.feeds.length ? 'between' : 'house',
         ...converterPosts(c, 'out'),
-        setV: bank.absorptionV,
-        limitA: (byVehicle ? dcIn.outputA * share : Math.min(sunMaxA, dcIn.outputA * share)) * hot,
+        setV: c.feeds.length ? suppliesV(dcIn) : bank.absorptionV,
+        limitA: (byVehicle ? dcIn.outputA * full : Math.min(sunMaxA, dcIn.outputA * share)) * hot,
         sunW: byVehicle && !both ? 0 : sun,
         input: byVehicle ? { ...converterPosts(c, 'in'), efficiency: dcIn.efficiency, cutOutV: dcIn.cutOutV } : null,
         sunOnly: !byVehicle,

@@ -5,7 +5,7 @@ import type { Circuit, Contact, Source, Wire } from '../network/index.js';
 import { wiringCircuit } from '../network/index.js';
 import { fuseOhm, type FuseType } from '../protection/index.js';
 import { FIRST_BANK } from '../plant/index.js';
-import { bankPosts, terminals, type Fitted, type Posts } from '../routes/index.js';
+import { isBetweenBoxes, bankPosts, terminals, type Fitted, type Posts } from '../routes/index.js';
 import { stringSource, type Bank } from '../supply/index.js';
 import type { InlinePart } from './inline.js';
 import type { Extreme } from './extreme.js';
@@ -108,7 +108,8 @@ export const contactName = (runs: readonly Pick<Fitted, 'spec'>[], run: Pick<Fit
 export function designCircuit(runs: readonly Fitted[], design: Design, bank: Bank, inline: readonly InlinePart[], s: Sourcing): Circuit {
   const between = runs.filter((r) => r.spec.role === 'link').map((r): Contact => ({ id: contactName(runs, r), ...contactOf(r), ohm: s.isolatorClosed ? ISOLATOR_OHM : OPEN_OHM }));
   const contacts = [...between, ...inline.map(({ id, a, b, ohm }): Contact => ({ id, a, b, ohm }))];
-  const wires = runs.filter((r) => r.spec.group !== 'sun' || r.spec.to.gear === 'bus').map((r) => wireOf(r, design, s.extreme));
+  // What one box brings to another is no way for a battery's current.
+  const wires = runs.filter((r) => !isBetweenBoxes(r) && (r.spec.group !== 'sun' || r.spec.to.gear === 'bus')).map((r) => wireOf(r, design, s.extreme));
   const leads = leadSources(runs, (_, nominalV) => usualLead(nominalV, s.extreme));
   return wiringCircuit({ ground: 'bus-', wires, sources: [...sources(design, bank, s), ...leads], contacts });
 }

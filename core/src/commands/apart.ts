@@ -11,9 +11,16 @@ const picked = <T>(all: Record<string, T>, keep: (key: string, value: T) => bool
 
 type Moved = Pick<Rig, 'banks' | 'converters' | 'arrays' | 'links' | 'inlets' | 'monitors'>;
 
+/** True of a box that one of some converters hangs on, straight or over others. */
+const feeds = (rig: Rig, id: string, some: Rig['converters'], past: readonly string[] = []): boolean =>
+  !past.includes(id) &&
+  Object.entries(rig.converters).some(([other, c]) => c.from?.in === 'converters' && c.from.id === id && (other in some || (c.bank === null && feeds(rig, other, some, [...past, id]))));
+
 /** Everything that charges a bank, draws on it, ties it or measures it. */
 function hangsOn(rig: Rig, bank: string): Moved {
-  const converters = picked(rig.converters, (_, c) => c.bank === bank);
+  const charging = picked(rig.converters, (_, c) => c.bank === bank);
+  // A box that feeds one of them alone goes along.
+  const converters = picked(rig.converters, (id, c) => id in charging || (c.bank === null && feeds(rig, id, charging)));
   return {
     banks: { [bank]: rig.banks[bank]! },
     converters,
@@ -29,7 +36,7 @@ function rigAround(usual: Design, bank: string, on: Moved): void {
   const first = FIRST_BANK.id;
   const there = (id: string): string => (id === bank ? first : id);
   usual.banks = { [first]: { ...on.banks[bank]!, name: '' } };
-  usual.converters = Object.fromEntries(Object.entries(on.converters).map(([id, c]) => [id, { ...c, bank: first, from: c.from && { ...c.from, id: there(c.from.id) } }]));
+  usual.converters = Object.fromEntries(Object.entries(on.converters).map(([id, c]) => [id, { ...c, bank: c.bank && first, from: c.from && { ...c.from, id: there(c.from.id) } }]));
   usual.arrays = Object.fromEntries(Object.entries(on.arrays).map(([id, a]) => [id, { ...a, into: a.into && { ...a.into, id: there(a.into.id) } }]));
   usual.links = Object.fromEntries(Object.entries(on.links).map(([id, l]) => [id, { ...l, bank: first }]));
   usual.inlets = { ...usual.inlets, ...on.inlets };

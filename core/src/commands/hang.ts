@@ -39,3 +39,31 @@ export function bankFor(d: Design, asked: string | undefined): string {
   if (asked === undefined && !first) throw new Refused('bank: there is none yet; add a bank first');
   return asked ?? first![0];
 }
+
+/** A box that fed others, and feeds none any more, charges a bank again. */
+export function freeStep(d: Design, id: string | undefined, bank: string | null): void {
+  const step = id === undefined ? undefined : d.converters[id];
+  if (step?.bank === null && !Object.values(d.converters).some((c) => c.from?.in === 'converters' && c.from.id === id)) step.bank = bank;
+}
+
+/**
+ * Hangs a converter’s DC side on a vehicle, an inlet, a bank or another box. On a box for the same bank it takes what
+ * that box gives: the box then feeds it alone, and the bank no longer. What fed it before is free again.
+ */
+export function feed(d: Design, catalogue: Catalogue, id: string, on: string): void {
+  const c = d.converters[id]!;
+  const was = c.from;
+  const next = feedOf(d, on, id);
+  if (next.in === 'converters') {
+    const step = d.converters[on]!;
+    const ports = portsIn(catalogue, step.part);
+    const shares = step.bank === null || step.bank === c.bank;
+    const other = Object.values(d.arrays).some((a) => a.into?.id === on) ? 'panels' : ports?.mainsIn && step.inlet !== null ? 'the mains' : null;
+    if (shares && (!ports?.dcIn || ports.mainsOut)) throw new Refused(`from: ${on} has no DC output that another box takes; a charger with a DC input is accepted, or starting (the vehicle)`);
+    if (shares && other) throw new Refused(`from: ${on} charges from ${other} too, which would be lost; a box that the vehicle or a lead alone feeds is accepted`);
+    if (shares && step.from?.in === 'converters') throw new Refused(`from: ${on} is fed by another box itself; one box before a charger is accepted, not two`);
+    if (step.bank === c.bank) step.bank = null;
+  }
+  c.from = next;
+  if (was?.in === 'converters' && was.id !== on) freeStep(d, was.id, c.bank);
+}

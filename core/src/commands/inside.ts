@@ -33,7 +33,7 @@ export function insideTroubles(d: Design, catalogue: Catalogue): InsideTrouble[]
 export function fitInside(d: Design, catalogue: Catalogue): void {
   for (const [id, c] of Object.entries(copyDesign(d).converters)) {
     const part = catalogue.parts.find((p) => p.id === c.part);
-    if (part?.inside !== undefined && !wantedIn(d, catalogue, c.bank ?? '').includes(part.id)) takeOut(d, id);
+    if (part?.inside !== undefined && !wantedIn(d, catalogue, c.bank ?? '').includes(part.id)) takeOut(d, id, catalogue);
   }
   for (const bank of Object.keys(d.banks))
     for (const part of wantedIn(d, catalogue, bank)) {

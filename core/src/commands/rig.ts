@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { CONVERTER_KINDS, convertsOf, MONITOR_KINDS, portsIn, portsOf, readOwnPart, type PartKind, sunOnly, watchesOf } from '../catalogue/index.js';
 
 import { command, Refused } from './command.js';
-import { bankFor, feedOf, sunTarget, takesSun } from './hang.js';
+import { bankFor, feed, sunTarget, takesSun } from './hang.js';
 import { fitInside } from './inside.js';
 import { collectionOf, freshId, known, lastOrder, mainsInlet, partOf, type RigCollection } from './things.js';
 import { takeOut } from './take-out.js';
@@ -116,12 +116,13 @@ export const addConverter = command({
       name: i.name,
       part: i.part,
       bank: bankFor(d, i.bank),
-      from: from === null ? null : feedOf(d, from, made),
+      from: null,
       inlet: i.inlet === undefined ? (wantsInlet ? mainsInlet(d) : null) : i.inlet,
       half: i.half,
       trigger: i.trigger,
       inhibit: i.inhibit,
     };
+    if (from !== null) feed(d, catalogue, made, from);
   },
 });
 
@@ -203,7 +204,7 @@ export const hang = command({
   change: (d, { thing: what, on }, catalogue) => {
     if (d.arrays[what]) d.arrays[what].into = sunTarget(d, catalogue, on);
     else if (d.converters[what] && d.banks[on]) d.converters[what].bank = on;
-    else if (d.converters[what]) d.converters[what].from = feedOf(d, on, what);
+    else if (d.converters[what]) feed(d, catalogue, what, on);
     else throw new Refused(`thing: ${what} is none of the arrays and converters; ${[...Object.keys(d.arrays), ...Object.keys(d.converters)].join(', ')}`);
   },
 });
@@ -237,8 +238,8 @@ export const changeThing = command({
 export const remove = command({
   input: z.strictObject({ thing: id }),
   words: (i) => `without ${i.thing}`,
-  change: (d, { thing: what }) => {
+  change: (d, { thing: what }, catalogue) => {
     if (!collectionOf(d, what)) throw new Refused(`thing: ${what} is not there`);
-    takeOut(d, what);
+    takeOut(d, what, catalogue);
   },
 });

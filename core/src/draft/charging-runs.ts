@@ -2,7 +2,7 @@ import type { Gear } from '../places/index.js';
 import type { FuseEnd, RunSpec, RunAmps } from '../routes/index.js';
 import { chargerInputW, type DcIn } from '../catalogue/index.js';
 import { figure, sentence } from '../quantity/index.js';
-import { BARS, OWN_VEHICLE, standsIn, withPort, type LinkThing, type Ported } from '../plant/index.js';
+import { BARS, OWN_VEHICLE, standsIn, stepOf, suppliesV, withPort, type LinkThing, type Ported, type Step } from '../plant/index.js';
 import { alternatorBudget, dcdcsOf, driveVolts, leadChargersOf, mainsChargersOf } from '../supply/index.js';
 import { steadyA, lastingLoadsA, usualLoadsA } from './amps.js';
 import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
@@ -15,14 +15,18 @@ const FEED_LOSS = 0.05;
 /** A charger's input stays so far above its cut-out, V. */
 const ABOVE_CUT_OUT_V = 0.5;
 
-/** What feeds a charger: where its feed starts, the volts there at their lowest and in name, and who can feed a fault on it. */
+/** What feeds a charger: where its feed starts, its terminal, the volts there at their lowest and in name, and who can feed a fault on it. */
 interface FeedStart {
   readonly gear: Gear;
+  readonly terminal: 'out' | null;
   readonly name: string;
   readonly sourceV: number;
   readonly sourceWhy: string;
   readonly nominalV: number;
-  readonly source: FuseEnd['source'];
+  /** Null: no battery, and so no fuse: the box before it gives no more than the cable bears. */
+  readonly source: FuseEnd['source'] | null;
+  /** Most that stands behind it where no fuse does, A: its cable bears that. */
+  readonly mostA: number;
   readonly limitingParts: RunSpec['limitingParts'];
   readonly reason: string;
 }
@@ -30,7 +34,29 @@ interface FeedStart {
 /** Of a lead from another bank: that may be nearly empty, and its own cable has lost some on the way. */
 const LEAD_LOW_V = 12;
 
-function startOf(c: DraftContext, { inputs }: Ported<'dcIn'>): FeedStart | null {
+/** A box between the feed and the charger. */
+function stepStart(c: DraftContext, step: Step): FeedStart | null {
+  const gear = c.gear.get(step.ref.id);
+  if (!gear) return null;
+  const sourceV = suppliesV(step.ports.dcIn);
+  return {
+    gear,
+    terminal: 'out',
+    name: sentence(gear.name),
+    sourceV,
+    sourceWhy: `the ${figure(sourceV, 1)} V that the box before it holds`,
+    nominalV: step.ports.dcIn.outputV,
+    source: null,
+    mostA: step.ports.dcIn.outputA * step.share,
+    limitingParts: [],
+    reason: 'brings the feed to the charger’s own volts; without a fuse, since the box before it gives no more than the cable bears and the charger passes nothing back',
+  };
+}
+
+function startOf(c: DraftContext, thing: Ported<'dcIn'>): FeedStart | null {
+  const { inputs } = thing;
+  const step = stepOf(c.plant, thing);
+  if (step) return stepStart(c, step);
   const lead = c.plant.dcInlets.find((l) => inputs.some((i) => i.by === 'lead' && i.ref.id === l.ref.id));
   const gear = c.gear.get(lead ? lead.ref.id : OWN_VEHICLE.id);
   if (!gear || !(lead || inputs.some((i) => i.by === 'vehicle'))) return null;
@@ -38,11 +64,13 @@ function startOf(c: DraftContext, { inputs }: Ported<'dcIn'>): FeedStart | null 
     const sourceV = (LEAD_LOW_V * lead.nominalV) / 12;
     return {
       gear,
+      terminal: null,
       name: sentence(gear.name),
       sourceV,
       sourceWhy: `the ${figure(sourceV, 1)} V that the lead still brings`,
       nominalV: lead.nominalV,
       source: 'lead',
+      mostA: 0,
       limitingParts: [{ what: `${lead.mostA} A plug`, ratingA: lead.mostA, kind: 'plug' }],
       reason: 'takes on what the lead brings from the other battery; fused where the lead comes in, since that battery can feed a fault on it',
     };
@@ -50,11 +78,13 @@ function startOf(c: DraftContext, { inputs }: Ported<'dcIn'>): FeedStart | null 
   const sourceV = driveVolts(c.design).warmIdleV;
   return {
     gear,
+    terminal: null,
     name: 'Starting battery',
     sourceV,
     sourceWhy: `the alternator’s ${figure(sourceV, 1)} V warm at idle`,
     nominalV: c.design.brief.vehicleV,
     source: 'starting battery',
+    mostA: 0,
     limitingParts: [],
     reason: 'brings the alternator’s current to the charger; fused at the battery, which alone can feed a fault on it: the charger passes nothing back',
   };
@@ -62,18 +92,19 @@ function startOf(c: DraftContext, { inputs }: Ported<'dcIn'>): FeedStart | null 
 
 /** What a charger's feed carries: what lasts at the lowest volts of what feeds it, what is usual, and what passes just above its cut-out. */
 function feedAmps(
-  c: DraftContext,
+  chargeV: number,
   part: DcIn,
   share: number,
-  { sourceV, sourceWhy, nominalV }: FeedStart,
+  { sourceV, sourceWhy, nominalV, mostA }: FeedStart,
 ): RunAmps & { readonly passingA: number; readonly leastEndV: number; readonly sourceV: number } {
-  const inputW = chargerInputW(part, c.bank!.absorptionV) * share;
+  const inputW = chargerInputW(part, chargeV) * share;
   const atV = sourceV - FEED_LOSS * nominalV;
   const set = `${figure(inputW, 0)} W in for ${figure(part.outputA * share, 0)} A out${share < 1 ? ', set to half power' : ''}`;
   const turnedUp = share < 1 ? `; turned up it takes ${figure(inputW / share / atV, 0)} A and wants a feed and fuse for that` : '';
+  const ownA = inputW / atV;
   return {
-    lastingA: inputW / atV,
-    lastingWhy: `${set}, at ${sourceWhy} less ${100 * FEED_LOSS} %${turnedUp}`,
+    lastingA: Math.max(ownA, mostA),
+    lastingWhy: mostA > ownA ? `the ${figure(mostA, 0)} A that the box before it can give, with no fuse between` : `${set}, at ${sourceWhy} less ${100 * FEED_LOSS} %${turnedUp}`,
     usualA: inputW / nominalV,
     usualWhy: `${set}, at ${nominalV} V`,
     passingA: inputW / part.cutOutV,
@@ -93,24 +124,24 @@ function dcdcRuns(c: DraftContext, next: () => number, thing: Ported<'dcIn'>): R
   if (!thing.inputs.length || !charger || !c.bank || !bus) return [];
   // One that the sun or the mains feed alone has its way to the bank as well.
   const feed = start ? [feedRun(c, next(), thing, start, charger)] : [];
-  return [...feed, ...(inside ? [] : [outputRun(c, next, charger, part.outputA * share, `${sentence(charger.name)} → ${bus.name}`, 'charger')])];
+  return [...feed, ...(inside || thing.feeds.length ? [] : [outputRun(c, next, charger, part.outputA * share, `${sentence(charger.name)} → ${bus.name}`, 'charger')])];
 }
 
 /** What brings it its DC. */
-function feedRun(c: DraftContext, number: number, { ref, ports: { dcIn: part }, share }: Ported<'dcIn'>, start: FeedStart, charger: Gear): RunSpec {
+function feedRun(c: DraftContext, number: number, { ref, ports: { dcIn: part }, share, feeds }: Ported<'dcIn'>, start: FeedStart, charger: Gear): RunSpec {
   return makeRun(c, number, {
     id: `start-${ref.id}`,
     role: 'charger feed',
     serves: ref,
     name: `${start.name} → ${charger.name}`,
     group: 'charging',
-    from: endOf(start.gear),
+    from: endOf(start.gear, start.terminal),
     to: endOf(charger, 'in'),
-    ...feedAmps(c, part, share, start),
+    ...feedAmps(feeds.length ? suppliesV(part) : c.bank!.absorptionV, part, share, start),
     nominalV: start.nominalV,
     limit: supplyLimit(c.design, 'dcdcInput', 'input of a DC-DC charger'),
     fuseKinds: BOLTED,
-    ends: [{ at: 'from', source: start.source }],
+    ends: start.source ? [{ at: 'from', source: start.source }] : [],
     limitingParts: [...(part.maxFuseA ? [{ what: 'charger’s largest fuse', ratingA: part.maxFuseA }] : []), ...start.limitingParts],
     makerFuseA: part.maxFuseA,
     minAreaMm2: c.design.settings.custom.feedMm2,

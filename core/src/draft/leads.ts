@@ -31,8 +31,8 @@ function triggers(c: DraftContext): Given[] {
     const { ref } = thing;
     const charger = c.gear.get(standsIn(thing).id);
     const trigger = c.design.converters[ref.id]?.trigger;
-    // On a lead its trigger is joined to its own input.
-    if (!charger || trigger === undefined || trigger === 'volts' || thing.inputs.some((i) => i.by === 'lead')) return [];
+    // On a lead, or behind another box, its trigger is joined to its own input.
+    if (!charger || trigger === undefined || trigger === 'volts' || thing.inputs.some((i) => i.by === 'lead' || i.through)) return [];
     const live = trigger === 'always-live wire';
     return [
       {
@@ -67,9 +67,9 @@ function probes(c: DraftContext): Given[] {
     polarity: 'none: a resistor',
     fuseA: null,
   });
-  for (const { ref, ports } of withPort(c.plant, 'dcIn')) {
+  for (const { ref, ports, feeds } of withPort(c.plant, 'dcIn')) {
     const charger = c.gear.get(ref.id);
-    if (ports.dcIn.coldLock && charger) out.push(warm(ref.id, charger.name));
+    if (ports.dcIn.coldLock && charger && !feeds.length) out.push(warm(ref.id, charger.name));
   }
   for (const { ref } of c.plant.converters.filter((x) => sunOnly(x.ports))) {
     const controller = c.gear.get(ref.id);

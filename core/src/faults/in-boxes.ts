@@ -1,14 +1,14 @@
 import { sunOnly } from '../catalogue/index.js';
 import type { CircuitPlan } from '../circuit/index.js';
-import { fromInlet, invertersOf, withPort } from '../plant/index.js';
+import { fromInlet, invertersOf, switchedBy, withPort } from '../plant/index.js';
 import { figure, sentence } from '../quantity/index.js';
-import { serves } from '../routes/index.js';
+import { givesBy } from '../routes/index.js';
 import type { Fault } from './fault.js';
 
 /** Volts that a profile for another chemistry holds above or below the right one, of a 12 V bank. */
 const WRONG_PROFILE_V = 0.6;
 
-const boxName = (plan: CircuitPlan, id: string, otherwise: string): string => sentence(plan.runs.find((r) => serves(r, 'charger output', id))?.spec.from.name ?? otherwise);
+const boxName = (plan: CircuitPlan, id: string, otherwise: string): string => sentence(plan.runs.find((r) => givesBy(r, id))?.spec.from.name ?? otherwise);
 
 /** Chargers from the vehicle: dead, not switched on, always on, on a profile for another battery. */
 function chargers(plan: CircuitPlan): Fault[] {
@@ -16,7 +16,7 @@ function chargers(plan: CircuitPlan): Fault[] {
     const { id } = c.ref;
     const name = boxName(plan, id, c.part.name);
     const byVehicle = c.inputs.some((i) => i.by === 'vehicle');
-    const wired = byVehicle && plan.design.converters[id]?.trigger === 'ignition wire';
+    const wired = byVehicle && switchedBy(plan.plant, c) === id && plan.design.converters[id]?.trigger === 'ignition wire';
     const low = plan.bank.absorptionV - (WRONG_PROFILE_V * plan.bank.nominalV) / 12;
     return [
       {
@@ -27,14 +27,18 @@ function chargers(plan: CircuitPlan): Fault[] {
         about: id,
         fix: 'Its lamp and its maker’s list of codes; input and output volts right with nothing given is the box. Replace it, set its profile anew.',
       },
-      {
-        id: `profile:${id}`,
-        name: `${name}: set for another battery, it holds ${figure(low, 1)} V in place of ${figure(plan.bank.absorptionV, 1)} V`,
-        prior: 1.5,
-        change: { setV: { [id]: low } },
-        about: id,
-        fix: 'Set the profile that the settings sheet names, by its switches or its app, and read the volts again when it is nearly full.',
-      },
+      ...(c.feeds.length
+        ? []
+        : [
+            {
+              id: `profile:${id}`,
+              name: `${name}: set for another battery, it holds ${figure(low, 1)} V in place of ${figure(plan.bank.absorptionV, 1)} V`,
+              prior: 1.5,
+              change: { setV: { [id]: low } },
+              about: id,
+              fix: 'Set the profile that the settings sheet names, by its switches or its app, and read the volts again when it is nearly full.',
+            },
+          ]),
       ...(wired
         ? [
             {

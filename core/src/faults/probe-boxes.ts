@@ -1,12 +1,15 @@
 import type { CircuitPlan, SettledState } from '../circuit/index.js';
-import { fromInlet, withPort, type Ported } from '../plant/index.js';
+import { fromInlet, switchedBy, withPort, type Ported } from '../plant/index.js';
+import { givesBy } from '../routes/index.js';
 import { at, AT_HAND_MIN, AT_THE_ROOF_MIN, CLAMP, CLAMP_MIN, giver, OPEN_SHARE, type Probe, SUN_SHARE, VOLT } from './probe.js';
 
 type Charger = Ported<'dcIn'>;
 
 /** Volts on the wire that switches a charger on, where the engine does: live with it, dead without. */
-function onTrigger(plan: CircuitPlan, { ref: { id }, inputs }: Charger, name: string): Probe[] {
-  if (!inputs.some((i) => i.by === 'vehicle') || plan.design.converters[id]?.trigger !== 'ignition wire') return [];
+function onTrigger(plan: CircuitPlan, c: Charger, name: string): Probe[] {
+  const { inputs } = c;
+  const { id } = c.ref;
+  if (switchedBy(plan.plant, c) !== id || !inputs.some((i) => i.by === 'vehicle') || plan.design.converters[id]?.trigger !== 'ignition wire') return [];
   const posts = (s: SettledState): number => s.batteries.find((b) => b.id === 'starting')?.volt ?? 0;
   const trigger = (situation: 'engine' | 'rest', sound: number): Probe => ({
     id: `${situation}.trigger:${id}`,
@@ -24,9 +27,9 @@ function onTrigger(plan: CircuitPlan, { ref: { id }, inputs }: Charger, name: st
 }
 
 /** What comes in and goes out of a charger while what feeds it gives, and what it holds at the end. */
-function onFeed(plan: CircuitPlan, { ref: { id }, inputs }: Charger, name: string): Probe[] {
+function onFeed(plan: CircuitPlan, { ref: { id }, inputs, feeds }: Charger, name: string): Probe[] {
   const feed = plan.runs.find((r) => r.spec.role === 'charger feed' && r.spec.serves.id === id);
-  const out = plan.runs.find((r) => r.spec.role === 'charger output' && r.spec.serves.id === id);
+  const out = plan.runs.find((r) => givesBy(r, id));
   if (!feed) return [];
   const situation = inputs.some((i) => i.by === 'lead') ? 'mains' : 'engine';
   const volts = { meter: VOLT, unit: 'V', minutes: AT_HAND_MIN, about: id } as const;
@@ -35,14 +38,27 @@ function onFeed(plan: CircuitPlan, { ref: { id }, inputs }: Charger, name: strin
     { ...volts, id: `${situation}.in-volts:${id}`, what: `volts at the input of the ${name}`, situation, read: (s) => at(s, feed.spec.id).toV },
     { ...current, id: `${situation}.in-amps:${id}`, what: `amps into the ${name}`, read: (s) => at(s, feed.spec.id).amp },
     ...(out ? [{ ...current, id: `${situation}.out-amps:${id}`, tells: 'what comes in' as const, what: `amps out of the ${name}`, read: (s: SettledState) => at(s, out.spec.id).amp }] : []),
-    { ...volts, id: `full.volts:${id}`, tells: 'what it holds', what: `volts at the output of the ${name}`, situation: 'full', modelShare: 0.005, read: (s) => giver(s, id).volt },
+    // What feeds another box has no bank to hold.
+    ...(feeds.length
+      ? []
+      : [
+          {
+            ...volts,
+            id: `full.volts:${id}`,
+            tells: 'what it holds',
+            what: `volts at the output of the ${name}`,
+            situation: 'full',
+            modelShare: 0.005,
+            read: (s: SettledState) => giver(s, id).volt,
+          } as const,
+        ]),
   ];
 }
 
 /** Chargers with a DC input: in and out, trigger, and what they hold at the end. */
 const onChargers = (plan: CircuitPlan): Probe[] =>
   withPort(plan.plant, 'dcIn').flatMap((c): Probe[] => {
-    const name = plan.runs.find((r) => r.spec.role === 'charger output' && r.spec.serves.id === c.ref.id)?.spec.from.name ?? c.part.name;
+    const name = plan.runs.find((r) => givesBy(r, c.ref.id))?.spec.from.name ?? c.part.name;
     return [...onFeed(plan, c, name), ...onTrigger(plan, c, name)];
   });
 
@@ -64,7 +80,7 @@ function onSun(plan: CircuitPlan): Probe[] {
     }));
   const regulators = [...new Set(plan.plant.arrays.flatMap((a) => (a.into?.in === 'converters' ? [a.into.id] : [])))];
   const given = regulators.map((id): Probe => {
-    const out = plan.runs.find((r) => r.spec.role === 'charger output' && r.spec.serves.id === id);
+    const out = plan.runs.find((r) => givesBy(r, id));
     return {
       id: `sun.amps:${id}`,
       tells: 'what comes in' as const,
@@ -85,7 +101,7 @@ const onMains = (plan: CircuitPlan): Probe[] =>
   fromInlet(plan.plant)
     .filter((c) => !c.ports.dcIn && !c.ports.mainsOut)
     .flatMap((c): Probe[] => {
-      const out = plan.runs.find((r) => r.spec.role === 'charger output' && r.spec.serves.id === c.ref.id);
+      const out = plan.runs.find((r) => givesBy(r, c.ref.id));
       return out
         ? [
             {

@@ -1,6 +1,6 @@
 import type { CircuitPlan, SettledState } from '../circuit/index.js';
 import { fuseOhm } from '../protection/index.js';
-import type { Fitted } from '../routes/index.js';
+import { givesBy, type Fitted } from '../routes/index.js';
 import type { Fault } from './fault.js';
 import { at, AT_HAND_MIN, CLAMP, CLAMP_MIN, LEAST_A, type Probe, TO_A_LOAD_MIN, VOLT } from './probe.js';
 
@@ -50,9 +50,9 @@ function onRun(r: Fitted): Probe[] {
 function onOutputs(plan: CircuitPlan): Probe[] {
   const { converters } = plan.plant;
   return plan.runs
-    .filter((r) => r.spec.role === 'charger output')
+    .filter((r) => givesBy(r, r.spec.from.ref.id) || r.spec.role === 'charger output')
     .flatMap(({ spec }): Probe[] => {
-      const box = converters.find((c) => c.ref.id === spec.serves.id);
+      const box = converters.find((c) => c.ref.id === spec.from.ref.id) ?? converters.find((c) => c.ref.id === spec.serves.id);
       const by = box?.inputs.some((i) => i.by === 'vehicle')
         ? 'engine'
         : box?.inputs.some((i) => i.by === 'array')

@@ -1,2 +1,3 @@
 export * from './plant.js';
+export * from './steps.js';
 export * from './thing.js';

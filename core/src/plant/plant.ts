@@ -1,5 +1,5 @@
-import { chargerInputW, converterIn, convertsOf, halfOf, monitorIn, portsOf, sunOnly, type Catalogue, type ConverterPart, type PartOf, type Port, type Ports, type SunIn } from '../catalogue/index.js';
-import { refTo, type Design, type Ref, type RIG, type RigConverter } from '../design/index.js';
+import { converterIn, convertsOf, halfOf, monitorIn, portsOf, sunOnly, type Catalogue, type ConverterPart, type PartOf, type Port, type Ports, type SunIn } from '../catalogue/index.js';
+import { refTo, type Design, type Ref, type RIG } from '../design/index.js';
 import type { ArrayThing, BankThing, ConverterThing, DcInletThing, DistributionThing, LinkThing, MonitorThing, Supplied, SwitchThing, Thing, VehicleThing } from './thing.js';
 
 /** What a design means: typed things with references, any number of each. */
@@ -57,13 +57,30 @@ function arraysOf({ arrays }: Rig, catalogue: Catalogue): ArrayThing[] {
   );
 }
 
+/** The vehicle or the lead that a converter's DC side hangs on itself. */
+function ownDcOf(id: string, all: Rig['converters'], leads: readonly DcInletThing[]): Supplied[] {
+  const from = all[id]?.from;
+  if (from?.in === 'vehicles') return [{ by: 'vehicle', ref: refTo('vehicles', from.id), through: null }];
+  return from?.in === 'inlets' ? leads.filter((l) => l.ref.id === from.id).map((l): Supplied => ({ by: 'lead', ref: l.ref, through: null })) : [];
+}
+
+/** The same, or what feeds the one box that stands between. */
+function dcOf(id: string, all: Rig['converters'], leads: readonly DcInletThing[]): Supplied[] {
+  const from = all[id]?.from;
+  if (from?.in !== 'converters') return ownDcOf(id, all, leads);
+  return isStep(from.id, all) ? ownDcOf(from.id, all, leads).map((s) => ({ ...s, through: refTo('converters', from.id) })) : [];
+}
+
+/** True of a box that charges no bank, but feeds another box. */
+const isStep = (id: string, all: Rig['converters']): boolean => all[id]?.bank === null && Object.values(all).some((c) => c.from?.in === 'converters' && c.from.id === id);
+
 /** What stands at a converter's inputs: only where its part has an input of that sort. */
-function inputsOf(id: string, { from, inlet }: RigConverter, ports: Ports, arrays: readonly ArrayThing[], leads: readonly DcInletThing[]): Supplied[] {
+function inputsOf(id: string, all: Rig['converters'], ports: Ports, arrays: readonly ArrayThing[], leads: readonly DcInletThing[]): Supplied[] {
+  const { inlet } = all[id]!;
   return [
-    ...(ports.dcIn && from?.in === 'vehicles' ? [{ by: 'vehicle' as const, ref: refTo('vehicles', from.id) }] : []),
-    ...(ports.dcIn && from?.in === 'inlets' ? leads.filter((l) => l.ref.id === from.id).map((l): Supplied => ({ by: 'lead', ref: l.ref })) : []),
-    ...(ports.sunIn ? arrays.filter((a) => a.into?.in === 'converters' && a.into.id === id).map((a): Supplied => ({ by: 'array', ref: a.ref })) : []),
-    ...(ports.mainsIn && inlet ? [{ by: 'inlet' as const, ref: refTo('outlets', inlet) }] : []),
+    ...(ports.dcIn ? dcOf(id, all, leads) : []),
+    ...(ports.sunIn ? arrays.filter((a) => a.into?.in === 'converters' && a.into.id === id).map((a): Supplied => ({ by: 'array', ref: a.ref, through: null })) : []),
+    ...(ports.mainsIn && inlet ? [{ by: 'inlet' as const, ref: refTo('outlets', inlet), through: null }] : []),
   ];
 }
 
@@ -79,7 +96,7 @@ function convertersOf({ converters, banks }: Rig, catalogue: Catalogue, arrays: 
     const of = converterIn(catalogue, c.part);
     if (!of) return [];
     const ports = portsOf(of);
-    const inputs = inputsOf(id, c, ports, arrays, leads);
+    const inputs = inputsOf(id, converters, ports, arrays, leads);
     // A controller that no panel feeds does nothing; a rule finds it in the document.
     if (sunOnly(ports) && !inputs.length) return [];
     const bank = c.bank === null ? null : refTo('banks', c.bank);
@@ -96,6 +113,10 @@ function convertersOf({ converters, banks }: Rig, catalogue: Catalogue, arrays: 
         charges,
         draws: ports.mainsOut || ports.startOut ? bank : null,
         keeps: ports.startOut ? OWN_VEHICLE : null,
+        feeds:
+          ports.dcIn && isStep(id, converters) && ownDcOf(id, converters, leads).length
+            ? inOrder(converters).flatMap(([other, x]) => (x.from?.in === 'converters' && x.from.id === id ? [refTo('converters', other)] : []))
+            : [],
       },
     ];
   });
@@ -235,12 +256,6 @@ export const fromInlet = (p: Plant): readonly ConverterThing[] => p.converters.f
 
 /** Converters that charge a bank from what is plugged in: mains at their inlet, a lead from another bank. */
 export const fromPlug = (p: Plant): readonly ConverterThing[] => p.converters.filter((c) => c.charges && c.inputs.some((i) => i.by === 'inlet' || i.by === 'lead'));
-
-/** What the chargers at an inlet of a DC lead draw from it all together at an output voltage, W: what they give over their efficiency. */
-export const dcInletTakesW = (rig: Rig, catalogue: Catalogue, inlet: string, chargeV: number): number =>
-  withPort(plant(rig, catalogue), 'dcIn')
-    .filter((c) => c.inputs.some((i) => i.by === 'lead' && i.ref.id === inlet))
-    .reduce((sum, c) => sum + chargerInputW(c.ports.dcIn, chargeV) * c.share, 0);
 
 /** What the chargers at an inlet draw from it all together, W. @example inletTakesW(design, catalogue, 'inlet') // 460 */
 export const inletTakesW = (rig: Rig, catalogue: Catalogue, inlet: string): number =>

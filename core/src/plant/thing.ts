@@ -18,8 +18,8 @@ export interface BankThing {
   readonly selected: boolean;
 }
 
-/** What stands at a converter's input. */
-export type Supplied = { readonly by: 'vehicle' | 'lead' | 'array' | 'inlet'; readonly ref: Ref };
+/** What stands at a converter's input, and the box between the two, where there is one. */
+export type Supplied = { readonly by: 'vehicle' | 'lead' | 'array' | 'inlet'; readonly ref: Ref; readonly through: Ref | null };
 
 /** The inlet of a lead from another bank. */
 export interface DcInletThing {
@@ -48,6 +48,8 @@ export interface ConverterThing extends Thing<ConverterPart> {
   readonly draws: Ref | null;
   /** The vehicle whose starting battery it keeps up; null: none. */
   readonly keeps: Ref | null;
+  /** Chargers that take what it gives: it charges no bank itself, but brings their feed to other volts. */
+  readonly feeds: readonly Ref[];
 }
 
 /** Panels that are one array. */

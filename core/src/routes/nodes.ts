@@ -31,5 +31,12 @@ export const isLeadOf = ({ spec }: Told, bank: Ref): boolean => spec.role === 'b
 /** True of a lead of the bank that is in use from the start. */
 export const isMainLead = (run: Told): boolean => isLeadOf(run, FIRST_BANK);
 
+/** True of the run by which one box feeds another: no battery stands at either end of it. */
+export const isBetweenBoxes = ({ spec }: { readonly spec: Pick<RunSpec, 'role' | 'from'> }): boolean => spec.role === 'charger feed' && spec.from.ref.in === 'converters';
+
+/** True of the run by which a box gives what it gives: to the bank, or to the box that it feeds. */
+export const givesBy = ({ spec }: { readonly spec: Pick<RunSpec, 'role' | 'serves' | 'from'> }, unit: string): boolean =>
+  (spec.role === 'charger output' && spec.serves.id === unit) || (isBetweenBoxes({ spec }) && spec.from.ref.id === unit);
+
 /** True of the run that has this role for a thing. */
 export const serves = ({ spec }: Told, role: RunSpec['role'], id: string): boolean => spec.role === role && spec.serves.id === id;

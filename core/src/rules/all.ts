@@ -46,6 +46,7 @@ import { panelsUnregulated } from './panels-unregulated.js';
 import { runTypedFails } from './run-typed-fails.js';
 import { runUnsized } from './run-unsized.js';
 import { waysShort } from './ways-short.js';
+import { stepShort } from './step-short.js';
 import { wrongVolts } from './wrong-volts.js';
 import { chargerCutsOut } from './charger-cuts-out.js';
 import { chargersShare } from './chargers-share.js';
@@ -169,6 +170,7 @@ export const RULES: readonly Rule[] = [
   runTypedFails,
   runUnsized,
   waysShort,
+  stepShort,
   wrongVolts,
   chargerCutsOut,
   chargersShare,

@@ -25,7 +25,7 @@ export const controllerIdle: Rule = {
     const id = at.about!;
     const takes = (portsIn(catalogue, design.converters[id]?.part ?? null)?.dcIn ?? null) !== null;
     const feed = press(design, 'Feed it from the starting battery', (d) => (d.converters[id]!.from = { in: 'vehicles', id: OWN_VEHICLE.id }));
-    return [...(takes ? [feed] : []), press(design, `Take the ${takes ? 'charger' : 'controller'} out`, (d) => takeOut(d, id))];
+    return [...(takes ? [feed] : []), press(design, `Take the ${takes ? 'charger' : 'controller'} out`, (d) => takeOut(d, id, catalogue))];
   },
   say: (v) => `${v['name']}: ${v['what']}.`,
   fix: () => 'Panels, a vehicle or a lead for it, or take it out.',

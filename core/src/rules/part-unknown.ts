@@ -18,7 +18,7 @@ export const partUnknown: Rule = {
       return part === null || known.has(part) ? [] : [{ at: { stage: 'supply', about: id }, values: { id, part } }];
     });
   },
-  presses: ({ at }, { design }) => (design.banks[at.about!] ? [] : [press(design, 'Take it out', (d) => takeOut(d, at.about!))]),
+  presses: ({ at }, { design, catalogue }) => (design.banks[at.about!] ? [] : [press(design, 'Take it out', (d) => takeOut(d, at.about!, catalogue))]),
   say: (v) => `${v['id']} is the part ${v['part']}, which is neither in the catalogue nor among this job’s own parts.`,
   fix: () => 'Type its data sheet as a part of one’s own, or choose another.',
 };

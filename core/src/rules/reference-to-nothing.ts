@@ -43,6 +43,9 @@ const inCircle = (d: Design): readonly string[] =>
     return false;
   });
 
+/** What feeds another box needs no bank of its own. */
+const feedsAnother = (d: Design, id: string): boolean => Object.values(d.converters).some((c) => c.from?.in === 'converters' && c.from.id === id);
+
 export const referenceToNothing: Rule = {
   id: 'reference-to-nothing',
   severity: 'stop',
@@ -56,7 +59,7 @@ export const referenceToNothing: Rule = {
     ),
     ...inCircle(design).map((id): Found => ({ at: { stage: 'supply', about: id }, values: { id, field: 'from', target: 'itself, over others' } })),
     ...Object.entries(design.converters).flatMap(([id, c]): Found[] =>
-      c.part !== null && c.bank === null ? [{ at: { stage: 'supply', about: `${id}:bank` }, values: { id, field: 'bank', target: 'none' } }] : [],
+      c.part !== null && c.bank === null && !feedsAnother(design, id) ? [{ at: { stage: 'supply', about: `${id}:bank` }, values: { id, field: 'bank', target: 'none' } }] : [],
     ),
   ],
   presses: ({ values: v }, { design }) => {

@@ -1,4 +1,4 @@
-import { plant, type ConverterThing, type Plant } from '../plant/index.js';
+import { plant, withPort, type ConverterThing, type Plant } from '../plant/index.js';
 import type { Facts, Found, Rule } from './rule.js';
 
 /** Volts that a converter is made for, and those that it meets there. */
@@ -7,9 +7,11 @@ function meets(
   p: Plant,
   houseV: number,
 ): readonly { readonly side: string; readonly has: number; readonly wants: number }[] {
-  const vehicle = dcIn && p.vehicles.find((v) => inputs.some((i) => i.ref.id === v.ref.id));
-  const lead = dcIn && p.dcInlets.find((l) => inputs.some((i) => i.ref.id === l.ref.id));
+  const before = dcIn && withPort(p, 'dcIn').find((x) => inputs.some((i) => i.through?.id === x.ref.id));
+  const vehicle = dcIn && p.vehicles.find((v) => inputs.some((i) => !i.through && i.ref.id === v.ref.id));
+  const lead = dcIn && p.dcInlets.find((l) => inputs.some((i) => !i.through && i.ref.id === l.ref.id));
   return [
+    ...(before ? [{ side: ', input', has: dcIn.inputV, wants: before.ports.dcIn.outputV }] : []),
     ...(lead ? [{ side: ', input', has: dcIn.inputV, wants: lead.nominalV }] : []),
     ...(vehicle ? [{ side: ', input', has: dcIn.inputV, wants: vehicle.nominalV }] : []),
     ...(startOut && keeps ? p.vehicles.filter((v) => v.ref.id === keeps.id).map((v) => ({ side: ', output', has: startOut.outputV, wants: v.nominalV })) : []),

@@ -1,6 +1,8 @@
+import { stepOf } from '../plant/index.js';
 import { figure } from '../quantity/index.js';
 import { pluggedAh } from './given.js';
 import { bankOf, nameOf, NONE, ribbon, type Look, type Part } from './look.js';
+import { fedOver, stepBoxes } from './steps.js';
 
 /** Leads from other banks, and the chargers that they feed. */
 export function byLead(l: Look): Part {
@@ -17,7 +19,8 @@ export function byLead(l: Look): Part {
       looks: [],
     };
   });
-  const chargers = p.converters.flatMap((c) => c.inputs.flatMap((i) => (i.by === 'lead' ? [{ c, inlet: i.ref.id }] : [])));
+  const onLeads = p.converters.filter((c) => c.inputs.some((i) => i.by === 'lead'));
+  const chargers = onLeads.flatMap((c) => c.inputs.flatMap((i) => (i.by === 'lead' && !c.feeds.length ? [{ c, inlet: i.ref.id }] : [])));
   const boxes = chargers.map(({ c }): Part['things'][number] => ({
     id: c.ref.id,
     column: 'converts',
@@ -31,7 +34,7 @@ export function byLead(l: Look): Part {
   const flows = chargers.flatMap(({ c, inlet }) => {
     const bank = bankOf(l, c);
     const passes = leads.get(c.ref.id) ?? 0;
-    return [ribbon(inlet, c.ref.id, 'lead', passes / (c.ports.dcIn?.efficiency ?? 1), null), ...(bank === undefined ? [] : [ribbon(c.ref.id, bank, 'lead', passes, c.ref.id)])];
+    return [...fedOver(inlet, stepOf(p, c), c.ref.id, 'lead', passes / (c.ports.dcIn?.efficiency ?? 1)), ...(bank === undefined ? [] : [ribbon(c.ref.id, bank, 'lead', passes, c.ref.id)])];
   });
-  return { things: [...things, ...boxes], flows };
+  return { things: [...things, ...stepBoxes(l, onLeads), ...boxes], flows };
 }

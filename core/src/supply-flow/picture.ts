@@ -1,5 +1,5 @@
-/** Columns of the picture, from the left: what gives, what converts, what stores, what uses. */
-export const COLUMNS = ['gives', 'converts', 'stores', 'uses'] as const;
+/** Columns of the picture, from the left: what gives, what brings that to other volts for a charger, what converts, what stores, what uses. */
+export const COLUMNS = ['gives', 'brings', 'converts', 'stores', 'uses'] as const;
 export type Column = (typeof COLUMNS)[number];
 
 /** Where a flow comes from, or that it is drawn. */

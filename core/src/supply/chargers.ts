@@ -1,6 +1,6 @@
 import { CHEMISTRY, chargerInputW, restV, type Catalogue, type ConverterPart, type DcIn } from '../catalogue/index.js';
 import type { Design, Ref } from '../design/index.js';
-import { fromInlet, plant, withPort, type ConverterThing, type Supplied } from '../plant/index.js';
+import { broughtShare, fromInlet, plant, stepOf, takenBefore, withPort, type ConverterThing, type Step, type Supplied } from '../plant/index.js';
 import { MPPT_YIELD } from './sun.js';
 import type { AlternatorWants } from './alternator.js';
 import type { SolarArray } from './array.js';
@@ -51,13 +51,20 @@ export interface DcCharger {
   readonly share: number;
   /** The vehicle, or the inlet of a lead from another bank, that feeds it. */
   readonly from: Ref;
+  /** The box between the two; null: none. */
+  readonly step: Step | null;
 }
 
-const fedBy = (design: Design, catalogue: Catalogue, sorts: readonly Supplied['by'][]): readonly DcCharger[] =>
-  withPort(plant(design, catalogue), 'dcIn').flatMap(({ ref, part, ports, share, inputs }) => {
+const fedBy = (design: Design, catalogue: Catalogue, sorts: readonly Supplied['by'][]): readonly DcCharger[] => {
+  const p = plant(design, catalogue);
+  return withPort(p, 'dcIn').flatMap((c) => {
+    const { ref, part, ports, share, inputs } = c;
     const input = inputs.find((i) => sorts.includes(i.by));
-    return input ? [{ id: ref.id, ref, part, port: ports.dcIn, share, from: input.ref }] : [];
+    if (!input || c.feeds.length) return [];
+    const step = stepOf(p, c);
+    return [{ id: ref.id, ref, part, port: ports.dcIn, share: share * broughtShare(p, step), from: input.ref, step }];
   });
+};
 
 /** What of a design charges from a vehicle. */
 export const dcdcsOf = (design: Design, catalogue: Catalogue): readonly DcCharger[] => fedBy(design, catalogue, ['vehicle']);
@@ -78,7 +85,7 @@ export function pluggedWord(design: Design, catalogue: Catalogue): 'mains' | 'le
 export function vehicleChargeA(design: Design, catalogue: Catalogue, bank: Bank, onShare: (charger: string) => number = () => 1): { readonly outA: number; readonly wanted: AlternatorWants } {
   const dcdcs = dcdcsOf(design, catalogue).map((d) => ({ ...d, share: d.share * tripShare(design, d) }));
   const v = driveVolts(design);
-  const inW = dcdcs.reduce((s, d) => s + chargerInputW(d.port, bank.absorptionV) * d.share, 0);
+  const inW = dcdcs.reduce((s, d) => s + chargerInputW(d.port, bank.absorptionV) * d.share * takenBefore(d.step), 0);
   const linkA = plant(design, catalogue).links.reduce((s, l) => s + Math.min(bank.maxChargeA, 0.8 * l.part.ratedA) * linkShare(design, l), 0);
   return { outA: dcdcs.reduce((s, d) => s + d.port.outputA * d.share * onShare(d.id), 0) + linkA, wanted: { idleA: inW / v.warmIdleV + linkA, roadA: inW / v.cruiseV + linkA } };
 }

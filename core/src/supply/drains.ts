@@ -1,6 +1,6 @@
 import { chargerInputW, type Catalogue, type PartOf } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
-import { plant, withPort } from '../plant/index.js';
+import { plant, takenBefore, withPort } from '../plant/index.js';
 import type { DayFigures } from '../loads/index.js';
 import type { Bank } from './bank.js';
 import { dcdcsOf } from './chargers.js';
@@ -27,11 +27,12 @@ export function drainDays(startingAh: number, amps: number): number {
 function chargerDrain(design: Design, catalogue: Catalogue, bank: Bank | null): readonly Drain[] {
   const { brief } = design;
   const { supply } = design;
-  return dcdcsOf(design, catalogue).map(({ id, part, port, share }): Drain => {
-    const { trigger } = design.converters[id]!;
-    const standby = port.standbyMa / 1000;
+  return dcdcsOf(design, catalogue).map(({ id, part, port, share, step }): Drain => {
+    // The first box after the battery waits there, and is what is switched.
+    const { trigger } = design.converters[step?.ref.id ?? id]!;
+    const standby = (step?.ports.dcIn ?? port).standbyMa / 1000;
     if (trigger === 'always-live wire' && bank) {
-      const amps = (chargerInputW(port, bank.absorptionV) * share) / (12.6 * (brief.vehicleV / 12));
+      const amps = (chargerInputW(port, bank.absorptionV) * share * takenBefore(step)) / (12.6 * (brief.vehicleV / 12));
       return {
         path: `${part.name}, its trigger always live: it goes on charging the house bank`,
         amps,

@@ -1,6 +1,6 @@
 import { CHEMISTRY, type Catalogue } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
-import { plant, withPort } from '../plant/index.js';
+import { plant, suppliesV, withPort, type Supplied } from '../plant/index.js';
 import type { SolarArray } from './array.js';
 import type { Bank } from './bank.js';
 import { mainsChargersOf } from './chargers.js';
@@ -33,6 +33,18 @@ function profile(bank: Bank): readonly Omit<DeviceSetting, 'id' | 'device'>[] {
   ];
 }
 
+function triggerRow(inputs: readonly Supplied[], trigger: string): Omit<DeviceSetting, 'id' | 'device'> {
+  if (inputs.some((i) => i.through)) return { setting: 'trigger', value: 'joined to its own input', why: 'on while the box before it gives; that one is switched' };
+  if (inputs.some((i) => i.by === 'lead'))
+    return { setting: 'trigger', value: 'joined to its own input', why: 'on while the lead is plugged in; its low-volt cut-out spares the bank at the other end' };
+  return { setting: 'trigger', value: trigger, why: trigger === 'ignition wire' ? 'live with the engine only, dead in accessory and off' : 'see the check' };
+}
+
+function outputWhy(share: number, feedsABox: boolean, bank: Bank): string {
+  if (share < 1) return 'half power: spares the alternator or the battery';
+  return feedsABox ? 'the charger behind it takes what it needs' : `the bank takes ${Math.round(bank.maxChargeA)} A`;
+}
+
 /** The settings of every device that has any; Fit ticks them, Prove reads them back, the pack prints them. */
 export function settingsSheet(design: Design, catalogue: Catalogue, bank: Bank | null, arrays: readonly SolarArray[]): readonly DeviceSetting[] {
   if (!bank) return [];
@@ -52,16 +64,14 @@ export function settingsSheet(design: Design, catalogue: Catalogue, bank: Bank |
     share,
     ref,
     inputs,
+    feeds,
   } of withPort(rig, 'dcIn')) {
-    const onLead = inputs.some((i) => i.by === 'lead');
     const { trigger, inhibit } = design.converters[ref.id]!;
     add(part.name, [
-      ...profile(bank),
-      { setting: 'output', value: `${dcIn.outputA * share} A`, why: share < 1 ? 'half power: spares the alternator or the battery' : `the bank takes ${Math.round(bank.maxChargeA)} A` },
-      onLead
-        ? { setting: 'trigger', value: 'joined to its own input', why: 'on while the lead is plugged in; its low-volt cut-out spares the bank at the other end' }
-        : { setting: 'trigger', value: trigger, why: trigger === 'ignition wire' ? 'live with the engine only, dead in accessory and off' : 'see the check' },
-      ...(bank.part.chemistry === 'lfp'
+      ...(feeds.length ? [{ setting: 'charge profile', value: `power supply, ${suppliesV(dcIn).toFixed(1)} V`, why: 'it feeds another charger, not a battery: no stages, no probe' }] : profile(bank)),
+      { setting: 'output', value: `${dcIn.outputA * share} A`, why: outputWhy(share, feeds.length > 0, bank) },
+      triggerRow(inputs, trigger),
+      ...(bank.part.chemistry === 'lfp' && !feeds.length
         ? [{ setting: 'cold lock', value: dcIn.coldLock ? 'on, below 0 °C' : 'none: the battery’s own board must do it', why: 'a lithium bank is harmed by charge below 0 °C' }]
         : []),
       ...(inhibit ? [{ setting: 'inhibit switch', value: 'in the trigger, marked', why: 'off on a steep climb or a hot engine' }] : []),

@@ -2,6 +2,7 @@ import { watchesOf } from '../catalogue/index.js';
 import { type CircuitPlan, type CircuitState, PARKED, type SettledState } from '../circuit/index.js';
 import { AT_HAND_MIN, CLAMP_MIN, giver, type Probe, SITUATIONS, SOUND, VOLT } from '../faults/index.js';
 import { withPort } from '../plant/index.js';
+import { givesBy } from '../routes/index.js';
 import { monitorName } from '../supply/index.js';
 import { meterTolerance, type Meter } from '../verdicts/index.js';
 
@@ -99,7 +100,7 @@ export function moreProbes(plan: CircuitPlan): readonly PlanProbe[] {
     .filter((c) => c.inputs.some((i) => i.by === 'vehicle' || i.by === 'lead'))
     .map((c): PlanProbe => {
       const stand = c.inputs.some((i) => i.by === 'lead') ? 'mains' : 'engine';
-      const name = plan.runs.find((r) => r.spec.role === 'charger output' && r.spec.serves.id === c.ref.id)?.spec.from.name ?? c.part.name;
+      const name = plan.runs.find((r) => givesBy(r, c.ref.id))?.spec.from.name ?? c.part.name;
       return {
         id: `${stand}.out-volts:${c.ref.id}`,
         what: `volts out of the ${name}`,

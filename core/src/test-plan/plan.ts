@@ -5,6 +5,7 @@ import type { Design } from '../design/index.js';
 import { probesThatProve } from '../faults/index.js';
 import { fromPlug } from '../plant/index.js';
 import { sentence } from '../quantity/index.js';
+import { givesBy } from '../routes/index.js';
 import { asOwned, type Meters, readingTolerance } from '../verdicts/index.js';
 import type { TestGroup, TestRow } from './rows.js';
 import { setPoints } from './set-points.js';
@@ -68,7 +69,7 @@ function convertsOf(plan: NonNullable<ReturnType<typeof circuitPlan>>, there: Re
     const rows = [`${by}.in-volts:${id}`, `${by}.in-amps:${id}`, `${by}.out-volts:${id}`, `${by}.out-amps:${id}`] as const;
     const { dcIn } = c.ports;
     if (!dcIn || !rows.every((r) => there.has(r))) return [];
-    const out = plan.runs.find((r) => r.spec.role === 'charger output' && r.spec.serves.id === id);
+    const out = plan.runs.find((r) => givesBy(r, id));
     return [{ name: out?.spec.from.name ?? c.part.name, ratedW: dcIn.outputA * dcIn.outputV, efficiency: dcIn.efficiency, rows }];
   });
 }

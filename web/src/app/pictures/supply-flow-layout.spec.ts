@@ -20,6 +20,25 @@ const crowd: SupplyFlow = {
   low: null,
 };
 
+/** A 12 V charger behind a box that takes 24 V, beside one that hangs on the engine itself. */
+const behind: SupplyFlow = {
+  ...crowd,
+  things: [
+    { id: 's', column: 'gives', title: 'Alternator', says: ['100 A, fixed'], looks: [], idle: false },
+    { id: 'x', column: 'brings', title: '24-to-12 box', says: ['holds 13.8 V, 40 A'], looks: [], idle: false },
+    { id: 'c', column: 'converts', title: 'Charger', says: ['25 A'], looks: [], idle: false },
+    { id: 'd', column: 'converts', title: '2nd charger', says: ['20 A'], looks: [], idle: false },
+    { id: 'b', column: 'stores', title: 'House battery', says: ['600 Ah'], looks: [], idle: false },
+  ],
+  flows: [
+    { from: 's', to: 'x', kind: 'engine', ahDay: 60, hangs: null },
+    { from: 'x', to: 'c', kind: 'engine', ahDay: 54, hangs: null },
+    { from: 's', to: 'd', kind: 'engine', ahDay: 44, hangs: null },
+    { from: 'c', to: 'b', kind: 'engine', ahDay: 48, hangs: 'c' },
+    { from: 'd', to: 'b', kind: 'engine', ahDay: 40, hangs: 'd' },
+  ],
+};
+
 /** Every box within the sheet, none over another; every ribbon there, as wide as it flows. */
 function expectSound(flow: SupplyFlow, d: FlowDrawing): void {
   expect(d.boxes.length).toBe(flow.things.length);
@@ -36,7 +55,7 @@ function expectSound(flow: SupplyFlow, d: FlowDrawing): void {
 }
 
 describe('the supply’s picture, laid out', () => {
-  for (const [key, flow] of [...flows, ['a crowd', crowd] as const])
+  for (const [key, flow] of [...flows, ['a crowd', crowd] as const, ['a box behind a box', behind] as const])
     for (const [way, layout] of [
       ['from left to right', layoutFlow],
       ['upright', layoutUpright],

@@ -1,4 +1,4 @@
-import type { Flow, FlowThing, SupplyFlow } from '@meridex/core';
+import { FLOW_COLUMNS, type Flow, type FlowThing, type SupplyFlow } from '@meridex/core';
 import { sankey } from 'd3-sankey';
 import { onCurve } from './ribbon';
 
@@ -29,6 +29,8 @@ export interface FlowDrawing {
 }
 
 const FLOW_WIDTH = 792;
+/** Wider where a column of boxes that bring a feed to other volts stands between. */
+const WITH_BRINGS = 940;
 const BOX_WIDTH = 146;
 const LINE_H = 15;
 const TITLE_H = 26;
@@ -43,8 +45,9 @@ const MOST_PER_AH = 1.6;
 /** A flow that is there is seen. */
 const THINNEST = 2;
 
-const X: Readonly<Record<FlowThing['column'], number>> = { gives: 4, converts: 224, stores: 440, uses: FLOW_WIDTH - BOX_WIDTH - 4 };
-const ORDER = ['gives', 'converts', 'stores', 'uses'] as const;
+type Lefts = Readonly<Record<FlowThing['column'], number>>;
+const X: Lefts = { gives: 4, brings: 4, converts: 224, stores: 440, uses: FLOW_WIDTH - BOX_WIDTH - 4 };
+const X_WITH_BRINGS: Lefts = { gives: 4, brings: 200, converts: 396, stores: 592, uses: WITH_BRINGS - BOX_WIDTH - 4 };
 
 /** How large things and ribbons of a picture are, and in which order they stand. */
 export interface Measured {
@@ -77,7 +80,7 @@ export function scaleOf({ flows, things }: SupplyFlow, widest: number): (f: Flow
 }
 
 /** Columns that hold something, from what gives to what uses. */
-export const columnsOf = ({ things }: SupplyFlow): readonly FlowThing['column'][] => ORDER.filter((c) => things.some((t) => t.column === c));
+export const columnsOf = ({ things }: SupplyFlow): readonly FlowThing['column'][] => FLOW_COLUMNS.filter((c) => things.some((t) => t.column === c));
 
 function measured(flow: SupplyFlow): Measured {
   const widthOf = scaleOf(flow, WIDEST);
@@ -88,6 +91,8 @@ function measured(flow: SupplyFlow): Measured {
 
 /** A ribbon bears its figure so far along it, where ribbons have not met yet. */
 const FIGURE_AT = 0.3;
+/** On a ribbon that passes a column it stands before that. */
+const FIGURE_BEFORE = 0.12;
 
 interface Node {
   readonly thing: FlowThing;
@@ -100,6 +105,7 @@ interface Node {
  */
 export function layoutFlow(flow: SupplyFlow): FlowDrawing {
   const { widthOf, sum, boxH, allH, used } = measured(flow);
+  const [width, lefts] = used.includes('brings') ? [WITH_BRINGS, X_WITH_BRINGS] : [FLOW_WIDTH, X];
   const columnH = used.map((c) => flow.things.filter((t) => t.column === c).reduce((h, t) => h + allH(t) + GAP, -GAP));
   const height = Math.max(BANK_H, ...columnH) + 8;
   const ids = new Set(flow.things.map((t) => t.id));
@@ -108,7 +114,7 @@ export function layoutFlow(flow: SupplyFlow): FlowDrawing {
     .nodePadding(GAP)
     .extent([
       [0, 4],
-      [FLOW_WIDTH, height - 4],
+      [width, height - 4],
     ])
     .nodeId((n) => n.thing.id)
     .nodeAlign((n) => used.indexOf(n.thing.column))({
@@ -123,7 +129,7 @@ export function layoutFlow(flow: SupplyFlow): FlowDrawing {
     let y = (height - (all + (wide - GAP) * (column.length - 1))) / 2;
     return column.map((n): FlowBox => {
       const h = boxH(n.thing);
-      const at = { thing: n.thing, x: X[c], y, w: BOX_WIDTH, h, looksY: looksAt(y, h) };
+      const at = { thing: n.thing, x: lefts[c], y, w: BOX_WIDTH, h, looksY: looksAt(y, h) };
       y += allH(n.thing) + wide;
       return at;
     });
@@ -141,12 +147,13 @@ export function layoutFlow(flow: SupplyFlow): FlowDrawing {
     const [x0, x1] = [place.get(f.from)!.x + BOX_WIDTH, place.get(f.to)!.x];
     const [y0, y1] = [start(f.from, 'from', f), start(f.to, 'to', f)];
     const bend = (x1 - x0) / 2;
+    const at = x1 - x0 > BOX_WIDTH ? FIGURE_BEFORE : FIGURE_AT;
     return {
       flow: f,
       path: `M${x0} ${y0}C${x0 + bend} ${y0} ${x1 - bend} ${y1} ${x1} ${y1}`,
       width: widthOf(f),
-      at: [onCurve(FIGURE_AT, x0, x0 + bend, x1 - bend, x1), onCurve(FIGURE_AT, y0, y0, y1, y1)],
+      at: [onCurve(at, x0, x0 + bend, x1 - bend, x1), onCurve(at, y0, y0, y1, y1)],
     };
   });
-  return { width: FLOW_WIDTH, height, boxes, ribbons };
+  return { width, height, boxes, ribbons };
 }

@@ -102,17 +102,22 @@ function arrayRows({ design, a, p, catalogue, gearName }: Look): RigRow[] {
   });
 }
 
-/** What may feed a charger’s DC input: the engine, the leads that come in, the banks of the job’s other rigs. */
-function feedsOf({ design, gearName, within }: Look): Hook[] {
+/** What may feed a charger’s DC input: the engine, the leads that come in, another box, the banks of the job’s other rigs. */
+function feedsOf({ design, catalogue, gearName, within }: Look): Hook[] {
   const inlets = Object.entries(design.inlets).flatMap(([id, i]): Hook[] => (i.dc ? [{ id, words: gearName(id, i.name || 'lead from the other battery') }] : []));
   const { job, vehicle } = within ?? { job: design, vehicle: OWN };
   const others = vehicleIds(job).filter((v) => v !== vehicle && Object.keys(vehicleIn(job, v).banks).length > 0 && !leadsIn(job).some(([, c]) => c.from === v && c.to === vehicle));
-  return [{ id: 'starting', words: 'the engine’s side' }, ...inlets, ...others.map((v): Hook => ({ id: `bank:${v}`, words: `the bank of the ${vehicleName(job, v)}, by a lead`, rig: v }))];
+  const boxes = Object.entries(design.converters).flatMap(([id, c]): Hook[] => {
+    const ports = portsIn(catalogue, c.part);
+    const more = Object.values(design.arrays).some((a) => a.into?.id === id) || (ports?.mainsIn && c.inlet !== null);
+    return ports?.dcIn && !ports.mainsOut && !more && c.from !== null && c.from.in !== 'converters' ? [{ id, words: `the ${gearName(id, 'other charger')}, for it alone` }] : [];
+  });
+  return [{ id: 'starting', words: 'the engine’s side' }, ...inlets, ...boxes, ...others.map((v): Hook => ({ id: `bank:${v}`, words: `the bank of the ${vehicleName(job, v)}, by a lead`, rig: v }))];
 }
 
 function converterRows(look: Look): RigRow[] {
   const { design, a, p, catalogue, gearName } = look;
-  const feeds = feedsOf(look);
+  const all = feedsOf(look);
   const amps = (id: string): string => {
     const run = a.runs.find((r) => (r.spec.role === 'charger output' || r.spec.role === 'maintainer output') && r.spec.serves.id === id);
     return run ? `${figure(run.spec.lastingA, 0)} A into the ${run.spec.role === 'charger output' ? 'bank' : 'starting battery'}` : 'wired to nothing yet';
@@ -120,8 +125,18 @@ function converterRows(look: Look): RigRow[] {
   return Object.entries(design.converters).map(([id, c]): RigRow => {
     const part = c.part === null ? undefined : catalogue.parts.find((x) => x.id === c.part);
     const kind = part?.kind ?? 'dcdc';
+    const isStep = p.converters.some((x) => x.ref.id === id && x.feeds.length > 0);
+    // What feeds others is fed by none of them.
+    const feeds = all.filter((f) => f.id !== id && !(isStep && f.id in design.converters));
     const inside = p.converters.some((x) => x.ref.id === id && x.inside);
-    const takes = withPort(p, 'mainsOut').some((i) => i.ref.id === id) ? '230 V for what is plugged in' : inside ? 'inside the power unit' : amps(id);
+    const fed = p.converters.find((x) => x.ref.id === id)?.feeds.map((f) => gearName(f.id, 'charger')) ?? [];
+    const takes = fed.length
+      ? `feeds the ${fed.join(' and the ')}`
+      : withPort(p, 'mainsOut').some((i) => i.ref.id === id)
+        ? '230 V for what is plugged in'
+        : inside
+          ? 'inside the power unit'
+          : amps(id);
     return row({
       id,
       kind,
@@ -129,7 +144,7 @@ function converterRows(look: Look): RigRow[] {
       part: c.part,
       trigger: portsIn(catalogue, c.part)?.dcIn && c.from?.in === 'vehicles' ? c.trigger : null,
       on: c.bank ?? '',
-      hooks: p.banks.length > 1 || c.bank === null ? p.banks.map((b) => ({ id: b.ref.id, words: gearName(b.ref.id, 'bank') })) : [],
+      hooks: !isStep && (p.banks.length > 1 || c.bank === null) ? p.banks.map((b) => ({ id: b.ref.id, words: gearName(b.ref.id, 'bank') })) : [],
       ...(portsIn(catalogue, c.part)?.dcIn && !inside && feeds.length > 1 ? { fed: c.from?.id ?? '', feeds } : {}),
       called: inside ? null : c.name,
       says: takes,

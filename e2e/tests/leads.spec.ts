@@ -79,23 +79,23 @@ test('a charger is fed from another box, which then charges no bank itself, and 
   await openCopy(page, 'Bellbird Ranges Mobile Vet', 'Sandpiper Flat Smithy', 'Supply');
   const flow = page.locator('mx-supply-flow');
   await page.getByRole('link', { name: 'The flow' }).click();
-  for (const nth of ['2nd', '3rd']) {
+  for (const nth of ['Second charger', 'Third charger']) {
     await page.locator('mx-supply-flow, main').getByText('vehicle charger', { exact: true }).click();
     await expect(flow.locator('.box').filter({ hasText: nth })).toBeVisible();
   }
-  const second = flow.locator('.box').filter({ hasText: /^\s*3rd charger/ });
-  await second.click();
+  const third = flow.locator('.box').filter({ hasText: 'Third charger' });
+  await third.click();
   await page.locator('nz-select[aria-label$=" fed from"]').click();
   await page.locator('nz-option-item').filter({ hasText: 'for it alone' }).click();
   await expect(flow).toContainText('holds 13.8 V');
   await stage(page, 'Runs');
-  const between = page.getByRole('row', { name: /2nd charger → 3rd charger/ });
+  const between = page.getByRole('row', { name: /Second charger → third charger/ });
   await expect(between).toContainText('–');
   await stage(page, 'Supply');
   await page.getByRole('link', { name: 'Settings and watching' }).click();
   await expect(page.getByRole('main')).toContainText('power supply, 13.8 V');
   await page.getByRole('link', { name: 'The flow' }).click();
-  await second.click();
+  await third.click();
   await page.locator('nz-select[aria-label$=" fed from"]').click();
   await page.locator('nz-option-item').filter({ hasText: 'the engine’s side' }).click();
   await expect(flow).not.toContainText('holds 13.8 V');

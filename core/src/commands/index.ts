@@ -1,6 +1,7 @@
 import { catalogueOf } from '../catalogue/index.js';
 import { editDesign, isJoined, OWN, patchInJob, vehicleIn, type Design } from '../design/index.js';
 import { apart } from './apart.js';
+import { giveBack, orderParts, partsHere, setBought } from './buying.js';
 import { run, type Command, type Commanded } from './command.js';
 import { addRig, addVehicle, couple, removeVehicle, uncouple } from './vehicles.js';
 import { addExisting, addLoad, addTrace, place, removeLoad, setLoad } from './gear.js';
@@ -31,6 +32,10 @@ export const COMMANDS = {
   addMulticore,
   setMulticore,
   removeMulticore,
+  orderParts,
+  partsHere,
+  setBought,
+  giveBack,
   addExisting,
   addTrace,
   place,

@@ -24,8 +24,7 @@ export function takeOut(d: Design, id: string, catalogue: Catalogue): void {
   const other = Object.keys(d.banks)[0] ?? null;
   const taking = Object.entries(d.converters).find(([, c]) => c.bank !== null && takesSun(catalogue, c))?.[0];
   const taker = taking === undefined ? null : ({ in: 'converters', id: taking } as const);
-  for (const a of Object.values(d.arrays))
-    if (a.into?.id === id) a.into = where === 'banks' && other ? { in: 'banks', id: other } : taker;
+  for (const a of Object.values(d.arrays)) if (a.into?.id === id) a.into = where === 'banks' && other ? { in: 'banks', id: other } : taker;
   for (const c of Object.values(d.converters)) {
     // What a box fed hangs on what fed the box.
     if (c.from?.id === id) c.from = gone?.bank === null ? gone.from : null;

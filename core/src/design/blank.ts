@@ -24,6 +24,7 @@ export function blankDesign(customer: string): Design {
     loads: {},
     groups: {},
     multicores: {},
+    bought: {},
     supply: { houseV: 12, startingAh: 80, parkedMa: 30, otherChargersA: 0, seen: {} },
     banks: { house: { order: 1, name: '', batteries: { house: { order: 1, part: 'bat-lfp-100', count: 1 } }, selector: null } },
     arrays: {},

@@ -3,6 +3,7 @@ export * from './blank.js';
 export * from './clean.js';
 export * from './brief-schema.js';
 export * from './edit.js';
+export * from './bought.js';
 export * from './like.js';
 export * from './load-schema.js';
 export * from './mains-schema.js';

@@ -51,6 +51,21 @@ export const multicoreSchema = z.object({
   cores: z.number().int().min(2).max(40).nullable(),
 });
 
+const quantity = z.number().min(0, { message: 'from 0 is accepted' }).max(9999, { message: 'up to 9999 is accepted' });
+
+/** What was got of one line of the order. */
+export const boughtSchema = z.object({
+  /** What it was called when it was got: the plan may ask for it no more. */
+  what: text(160),
+  unit: z.enum(['pc', 'm']),
+  /** Asked for in all, from a supplier or off the shelf, and how much of it is here. */
+  count: quantity,
+  here: quantity,
+  from: text(80),
+  /** Day on which the rest should be here; null: nobody said. */
+  due: z.iso.date({ message: 'a day such as 2026-12-03 is accepted' }).nullable(),
+});
+
 export const acceptedSchema = z.object({ by: text(80), reason: text(500), at: text(40) });
 
 /** What stands with one vehicle: what it feeds, its rig, and where all of it is. */
@@ -68,6 +83,8 @@ export const OF_VEHICLE = {
   plugs: z.record(z.string(), plugEditSchema),
   runs: z.record(z.string(), runEditSchema),
   multicores: z.record(thingId, multicoreSchema).default({}),
+  /** By the line of the order. */
+  bought: z.record(z.string().max(160), boughtSchema).default({}),
   accepted: z.record(z.string(), acceptedSchema),
   mains: mainsSchema.default(nothingSaid),
 } as const;

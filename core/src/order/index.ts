@@ -1,3 +1,4 @@
+export * from './buying.js';
 export * from './cut.js';
 export * from './line.js';
 export * from './list.js';

@@ -98,6 +98,7 @@ export const routes: Routes = [
         children: [
           { path: '', pathMatch: 'full', redirectTo: 'parts' },
           { path: 'parts', title: 'Order · Meridex', loadComponent: () => import('./order/parts-list').then((m) => m.PartsSheet) },
+          { path: 'buying', title: 'Buying · Meridex', loadComponent: () => import('./order/buying').then((m) => m.BuyingSheet) },
           { path: 'labels', title: 'Labels · Meridex', loadComponent: () => import('./labels/labels').then((m) => m.LabelsSheet) },
           { path: 'quote', title: 'Quote · Meridex', loadComponent: () => import('./quotes/quote').then((m) => m.QuoteSheet) },
         ],

@@ -1,6 +1,6 @@
 import type { HttpErrorResponse } from '@angular/common/http';
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { type Asked, catalogueOf, clean, coarse, type Design, doCommands, editDesign, inJob, isJoined, OWN, type Patch, patchBetween, Session, tidy, vehicleIds, withVehicle } from '@meridex/core';
+import { type Asked, catalogueOf, clean, coarse, type Design, doCommands, editDesign, inJob, isJoined, keepBought, OWN, type Patch, patchBetween, Session, tidy, vehicleIds, withVehicle } from '@meridex/core';
 import { BehaviorSubject } from 'rxjs';
 import { inWordsOf } from './asks-server';
 import type { Revision } from '../sync/clash';
@@ -175,8 +175,10 @@ export class DesignService {
   bringBack({ number, design }: Past): string | null {
     this.lookAtNow();
     return this.editJob(`revision ${number} brought back`, (draft) => {
+      const now = structuredClone(draft);
       for (const key of Object.keys(draft)) delete (draft as unknown as Record<string, unknown>)[key];
       Object.assign(draft, structuredClone(design));
+      keepBought(draft, now);
     });
   }
 

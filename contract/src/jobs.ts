@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
-/** How far a job is, as a person says it; what is closed is kept and stands aside. */
-export const JOB_STATES = ['asked', 'planning', 'quoted', 'accepted', 'parts ordered', 'fitting', 'sign-off', 'proved', 'handed over', 'in service', 'closed'] as const;
+/** How far a job is, as a person says it; what is closed is kept and stands aside. A template is no job: others begin from it. */
+export const JOB_STATES = ['asked', 'planning', 'quoted', 'accepted', 'parts ordered', 'fitting', 'sign-off', 'proved', 'handed over', 'in service', 'closed', 'template'] as const;
 export type JobState = (typeof JOB_STATES)[number];
 
 /** What a person settles of a job: its state, the promised day, what else is to be known. */

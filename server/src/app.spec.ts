@@ -1,4 +1,4 @@
-import type { Design } from '@meridex/core';
+import { assess, catalogueOf, type Design } from '@meridex/core';
 import type { FastifyInstance } from 'fastify';
 import { readFileSync } from 'node:fs';
 import pg from 'pg';
@@ -106,6 +106,33 @@ describe('the server on a real PostgreSQL', () => {
       expect([second.of === first.of, second.plate]).toEqual([false, 'NEW 1']);
       await post(`/api/jobs/${id}/ticks`, { id: crypto.randomUUID(), stepId: 'safe-negative', done: true });
       expect((await kept()).of).not.toBe(second.of);
+    });
+    it('says what is still to be bought of it, and what is late', async () => {
+      const from = jobs.find((l) => l.customer === 'Bellbird Ranges Mobile Vet')!.id;
+      const id = (await post('/api/jobs', { customer: 'Spinifex Fencing', promisedOn: new Date(Date.now() + 86_400_000).toISOString().slice(0, 10), from })).json<{ id: string }>().id;
+      await settle(id, { state: 'accepted' });
+      const { design } = (await get(`/api/jobs/${id}/design`)).json<{ design: Design }>();
+      const { order, open } = assess(design, catalogueOf(design));
+      const accepted = Object.fromEntries(open.map((f) => [f.key, { by: 'Spec', reason: 'looked at', at: '2026-12-01' }]));
+      const all = Object.fromEntries(order.lines.map((l) => [l.key, { what: l.what, unit: l.unit, count: l.quantity, here: 0, from: '', due: '2020-01-02' }]));
+      const { [order.lines[0]!.key]: left, ...rest } = all;
+      expect((await save(id, 1, [{ op: 'replace', path: '/accepted', value: accepted }, ...patchOf('/bought', rest)])).statusCode).toBe(200);
+      expect((await lineOf(id)).next.say).toMatch(/^Ask where \d+ lines of the parts are: late/);
+      await save(id, 2, patchOf('/bought', Object.fromEntries(Object.entries(rest).map(([k, b]) => [k, { ...b, due: null }]))));
+      expect((await lineOf(id)).next.say).toBe('Order the rest: 1 line');
+      await save(id, 3, patchOf('/bought', Object.fromEntries(Object.entries({ ...rest, [order.lines[0]!.key]: left! }).map(([k, b]) => [k, { ...b, here: b.count, due: null }]))));
+      expect((await lineOf(id)).next.say).toBe('Fit it: all parts are here');
+      expect((await save(id, 4, patchOf('/bought/odd', 7))).statusCode).toBe(422);
+      await settle(id, { deleted: true });
+    });
+    it('that is a template stands on no list of parts or care, and other jobs begin from it', async () => {
+      const from = jobs.find((l) => l.customer === 'Bellbird Ranges Mobile Vet')!.id;
+      const before = (await get('/api/jobs')).json<{ buy: unknown }>().buy;
+      const id = (await post('/api/jobs', { customer: 'Usual canopy', promisedOn: new Date().toISOString().slice(0, 10), from })).json<{ id: string }>().id;
+      await settle(id, { state: 'template' });
+      expect([(await get('/api/jobs')).json<{ buy: unknown }>().buy, (await lineOf(id)).state]).toEqual([before, 'template']);
+      expect((await post('/api/jobs', { customer: 'Saltbush Fencing', promisedOn: null, from: id })).statusCode).toBe(201);
+      await settle(id, { deleted: true });
     });
     it('refuses a state that is none, and another workshop’s job', async () => {
       const id = await newJob();

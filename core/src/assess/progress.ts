@@ -21,6 +21,12 @@ const share = (part: number, whole: number): Progress => (whole > 0 && part >= w
 /** Jobs that have left the workshop. */
 export const isOut = (state: string | undefined): boolean => state === 'handed over' || state === 'in service' || state === 'closed';
 
+/** The order is done when nothing is left to be ordered. */
+function bought({ bought: got }: Design, { order }: Assessment): Progress {
+  if (!Object.keys(got).length) return 'hollow';
+  return order.lines.every((l) => (got[l.key]?.count ?? 0) >= l.quantity) ? 'solid' : 'half';
+}
+
 /** Progress of each stage from the design's own content, the ticks and the readings; a stop keeps a stage from complete. */
 export function stageProgress(design: Design, a: Assessment, done: Done): Record<Stage, Progress> {
   const ticked = a.fit.filter((s) => done.ticked.has(s.id)).length;
@@ -37,7 +43,7 @@ export function stageProgress(design: Design, a: Assessment, done: Done): Record
     runs: share(typed, a.runs.length),
     protection: a.runs.length ? 'solid' : 'hollow',
     checks: a.open.length === 0 && mainsGap(mainsSide(design, catalogueOf(design))) === null ? 'solid' : 'half',
-    order: ticked || done.state === 'quoted' || isOut(done.state) ? 'solid' : 'hollow',
+    order: ticked || done.state === 'quoted' || isOut(done.state) ? 'solid' : bought(design, a),
     fit: share(ticked, a.fit.length),
     prove: share(read, toRead.length),
     'hand-over': isOut(done.state) ? 'solid' : proved ? 'half' : 'hollow',

@@ -4,7 +4,7 @@ import { catalogueOf } from '../catalogue/index.js';
 import { blankDesign, keepBought, likeJob, type Design } from '../design/index.js';
 import { after, refusal } from '../testing/commanded.js';
 import { EXAMPLE_RIGS } from '../testing/rigs.js';
-import { buyingOf, type OrderLine } from './index.js';
+import { allBought, buyingOf, type OrderLine } from './index.js';
 
 const TODAY = '2026-12-03';
 const line = (key: string, quantity: number, priceEach = 10, unit: 'pc' | 'm' = 'pc'): OrderLine => ({ key, group: 'joints', what: key, quantity, unit, priceEach, kg: 0, uses: [] });
@@ -63,6 +63,16 @@ describe('what was bought of an order', () => {
     const old = structuredClone(blank);
     keepBought(old, ordered);
     expect(old.bought).toEqual(ordered.bought);
+  });
+
+  it('for several vehicles counts together', () => {
+    const two = after(
+      ordered,
+      { do: 'addVehicle', with: { id: 'camper', vehicleKind: 'camper', name: 'camper' } },
+      { do: 'orderParts', in: 'camper', with: { lines: [some('lug', 5)], due: '2026-12-09' } },
+    );
+    expect(allBought(two)['lug']).toEqual({ what: 'lug', unit: 'pc', count: 11, here: 0, from: 'Wirrabel Auto Parts', due: '2026-12-09' });
+    expect(two.bought['lug']!.count).toBe(6);
   });
 
   it('whatever is ordered, comes and goes back: each line is counted once, and what is got is wanted or to spare', () => {

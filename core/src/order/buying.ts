@@ -63,6 +63,16 @@ function spareOf(key: string, { what, unit, count, here }: Bought, wanted: numbe
   return [{ key, what, unit, here: over - waiting, waiting }];
 }
 
+/** What was got for all vehicles of a job, line by line. */
+export function allBought({ bought, vehicles }: Pick<Design, 'bought' | 'vehicles'>): Design['bought'] {
+  const all: Design['bought'] = {};
+  for (const [key, b] of [bought, ...Object.values(vehicles).map((v) => v.bought)].flatMap((of) => Object.entries(of))) {
+    const there = all[key];
+    all[key] = there ? { ...there, count: there.count + b.count, here: there.here + b.here, due: [there.due, b.due].sort().at(-1) ?? null } : b;
+  }
+  return all;
+}
+
 /**
  * An order beside what was got of it: what is still to be ordered, what is on its way and late, and what a changed plan
  * asks for no more. `today` as `2026-12-03`.

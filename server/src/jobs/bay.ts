@@ -123,7 +123,7 @@ export async function baySheet(tx: Tx): Promise<BaySheet> {
   for (const { job, summary, customer: owner } of rows) {
     const { customer, vehicle, plate, stages, hold, next, minutes, licensed, joints, ...s } = fresh.get(job.id) ?? summary ?? waiting(owner);
     lines.push({ id: job.id, promisedOn: job.promisedOn, state: job.state, note: job.note, customer, vehicle, plate, stages, hold, next, minutes, licensed });
-    if (job.state === 'closed') continue;
+    if (job.state === 'closed' || job.state === 'template') continue;
     if (isOut(job.state)) care.push({ id: job.id, customer, on: job.promisedOn, joints });
     else if (job.promisedOn !== null && job.promisedOn <= soon && !s.fitted) takes.push(s.takes);
   }

@@ -1,6 +1,9 @@
 import {
+  allBought,
   type Assessment,
   assessWhole,
+  type Buying,
+  buyingOf,
   catalogueOf,
   type Design,
   type Done,
@@ -36,7 +39,7 @@ export interface JobSummary {
   readonly minutes: number;
   /** A licensed electrician is wanted for it. */
   readonly licensed: boolean;
-  /** Cable and protection that it takes. */
+  /** Cable and protection that is still to be bought for it. */
   readonly takes: readonly { readonly what: string; readonly quantity: number; readonly unit: string; readonly price: number }[];
 }
 
@@ -56,10 +59,19 @@ function hold(a: Assessment, state: string, note: string): Hold {
   return a.open.length ? { mark: 'look', say: `${a.open.length} to look at` } : { mark: 'holds', say: 'nothing' };
 }
 
-function next(a: Assessment, done: Done, state: string, note: string): JobSummary['next'] {
+function buy({ lines, counts, late }: Buying, note: string): string {
+  const of = (n: number): string => `${n} ${n === 1 ? 'line' : 'lines'}`;
+  if (late) return `Ask where ${of(late)} of the parts ${late === 1 ? 'is' : 'are'}: late`;
+  if (counts.ordered && !counts['to order']) return `Wait for ${of(counts.ordered)} of the parts`;
+  if (counts['to order'] && counts['to order'] < lines.length) return `Order the rest: ${of(counts['to order'])}`;
+  return note || (counts['to order'] ? 'Order the parts' : 'Fit it: all parts are here');
+}
+
+function next(a: Assessment, done: Done, state: string, note: string, buying: Buying): JobSummary['next'] {
   const stop = a.open.find((f) => f.severity === 'stop');
   if (!a.day.loads.length) return { stage: 'loads', say: 'Type what must run' };
   if (state === 'closed') return { stage: 'look-after', say: 'Nothing: it is closed' };
+  if (state === 'template') return { stage: 'loads', say: 'Begin a job from it' };
   if (state === 'handed over') return { stage: 'look-after', say: `First service: re-tighten ${a.runs.length * 4} joints` };
   if (state === 'in service') return { stage: 'prove', say: 'Measure at the load that fails, circuit on' };
   if (state === 'sign-off') return { stage: 'checks', say: 'Sign-off by the licensed electrician' };
@@ -68,13 +80,14 @@ function next(a: Assessment, done: Done, state: string, note: string): JobSummar
   const index = a.fit.findIndex((s) => !done.ticked.has(s.id));
   if (a.fit.some((s) => done.ticked.has(s.id)) && index >= 0) return { stage: 'fit', say: `Fit, step ${index + 1} of ${a.fit.length}: ${a.fit[index]!.text}` };
   const look = a.open[0];
-  return look ? { stage: look.at.stage, say: inWords(look).fix } : { stage: 'order', say: note || 'Order the parts' };
+  return look ? { stage: look.at.stage, say: inWords(look).fix } : { stage: 'order', say: buy(buying, note) };
 }
 
 /** Works a job out for the lists. */
 export function summaryOf(job: Job, design: Design, done: Done): JobSummary {
   const a = assessWhole(design, catalogueOf(design));
   const plan = testPlan(design, catalogueOf(design))?.groups.flatMap((g) => g.rows.map((r) => r.id)) ?? [];
+  const buying = buyingOf(a.order, allBought(design), new Date().toISOString().slice(0, 10));
   const progress = stageProgress(design, a, { ...done, plan });
   return {
     customer: design.brief.customer,
@@ -84,12 +97,14 @@ export function summaryOf(job: Job, design: Design, done: Done): JobSummary {
     plate: design.brief.plate,
     stages: STAGES.map((s) => progress[s]),
     hold: hold(a, job.state, job.note),
-    next: next(a, done, job.state, job.note),
+    next: next(a, done, job.state, job.note, buying),
     joints: a.runs.length * 4,
     fitted: a.fit.every((s) => done.ticked.has(s.id)),
     minutes: a.fit.reduce((m, s) => (done.ticked.has(s.id) ? m : m + s.minutes), 0),
     licensed: vehicleIds(design).some((id) => hasMains(vehicleIn(design, id), catalogueOf(design))),
-    takes: a.order.lines.filter((l) => l.group === 'cable' || l.group === 'protection').map((l) => ({ what: l.what, quantity: l.quantity, unit: l.unit, price: l.quantity * l.priceEach })),
+    takes: buying.lines
+      .filter(({ line: l, toOrder }) => toOrder > 0 && (l.group === 'cable' || l.group === 'protection'))
+      .map(({ line: l, toOrder, price }) => ({ what: l.what, quantity: toOrder, unit: l.unit, price })),
   };
 }
 

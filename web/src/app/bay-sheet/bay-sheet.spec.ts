@@ -55,6 +55,29 @@ describe('the bay sheet', () => {
     element = fixture.nativeElement as HTMLElement;
   });
 
+  it('keeps templates aside, and begins a job from one', async () => {
+    await show({ lines: [line('a'), line('t', { state: 'template', customer: 'Usual canopy' })], buy: [], care: [], deleted: [], pending: 0 });
+    const text = (): string => element.textContent!.replace(/\s+/g, ' ');
+    const press = async (name: string): Promise<void> => {
+      const all = [...element.querySelectorAll('button'), ...document.querySelectorAll<HTMLButtonElement>('mx-new-job button')];
+      all.find((b) => b.textContent!.trim() === name)!.click();
+      await fixture.whenStable();
+    };
+    expect(text()).not.toContain('Usual canopy');
+    await press('1 template');
+    expect([text().includes('Usual canopy'), text().includes('Customer a'), text().includes('1 template that new jobs begin from')]).toEqual([true, false, true]);
+    await press('Back to the jobs');
+    await key('n');
+    await until(() => document.querySelector('mx-new-job') !== null, 'the dialog');
+    await press('a template');
+    const name = document.querySelector<HTMLInputElement>('mx-new-job input[name=customer]')!;
+    name.value = 'Quartz Gully Rovers';
+    name.dispatchEvent(new Event('input'));
+    document.querySelector('mx-new-job form')!.dispatchEvent(new Event('submit', { cancelable: true }));
+    await fixture.whenStable();
+    expect(server.expectOne({ url: '/api/jobs', method: 'POST' }).request.body).toEqual({ customer: 'Quartz Gully Rovers', promisedOn: null, from: 't' });
+  });
+
   it('has a row a job with what holds it up and what to do next', async () => {
     await show({ lines: [line('a'), line('b', { hold: { mark: 'stop', say: 'fuse cannot break it' } })], buy: [], care: [], deleted: [], pending: 0 });
     const rows = [...element.querySelectorAll('tbody tr')].map((r) => r.textContent!);

@@ -40,11 +40,14 @@ export class BaySheet {
   protected readonly bay = signal<Bay | null>(null);
   protected readonly find = signal('');
   protected readonly showClosed = signal(false);
+  /** Templates are no jobs: they are looked at by themselves. */
+  protected readonly showTemplates = signal(false);
+  protected readonly templates = computed(() => (this.bay()?.lines ?? []).filter((l) => l.state === 'template').length);
   /** What is closed stands aside until it is asked for. */
   protected readonly closed = computed(() => (this.bay()?.lines ?? []).filter((l) => l.state === 'closed').length);
   protected readonly lines = computed(() => {
     const words = this.find().toLowerCase().split(/\s+/).filter(Boolean);
-    const all = this.bay()?.lines.filter((l) => this.showClosed() || l.state !== 'closed');
+    const all = this.bay()?.lines.filter((l) => (this.showClosed() || l.state !== 'closed') && (l.state === 'template') === this.showTemplates());
     return all?.filter((l) => words.every((w) => `${l.customer} ${l.vehicle} ${l.plate} ${l.state} ${l.note}`.toLowerCase().includes(w))) ?? null;
   });
   protected readonly out = isOut;
@@ -66,6 +69,7 @@ export class BaySheet {
   protected readonly today = isoDay(new Date());
   protected readonly summary = computed(() => {
     const lines = this.lines() ?? [];
+    if (this.showTemplates()) return `${lines.length} ${lines.length === 1 ? 'template' : 'templates'} that new jobs begin from`;
     const week = isoDay(new Date(Date.now() + 7 * DAY_MS));
     const soon = lines.filter((l) => l.promisedOn !== null && l.promisedOn >= this.today && l.promisedOn <= week).length;
     const held = lines.filter((l) => l.hold.mark === 'stop').length;

@@ -9,9 +9,9 @@ import { inWordsOf } from '../services/asks-server';
 import { type JobLine, JobsService } from '../services/jobs.service';
 import { isoDay } from '../fields/iso-day';
 
-type Start = 'answers' | 'copy' | 'file';
+type Start = 'answers' | 'template' | 'copy' | 'file';
 
-/** A new job: from ten answers, as a copy of another one, or from a job file. */
+/** A new job: from ten answers, from a template of the workshop’s own, as a copy of another one, or from a job file. */
 @Component({
   selector: 'mx-new-job',
   imports: [FormsModule, NzDatePickerModule, NzInputModule, NzSelectModule],
@@ -32,14 +32,19 @@ export class NewJob {
   protected readonly start = signal<Start | null>(null);
   protected readonly startNow = computed<Start>(() => this.start() ?? (this.from() ? 'copy' : 'answers'));
   protected readonly chosen = signal<string | null>(null);
+  protected readonly templates = computed(() => this.jobs().filter((j) => j.state === 'template'));
+  protected readonly others = computed(() => this.jobs().filter((j) => j.state !== 'template'));
+  /** The template that is chosen; of one alone that. */
+  protected readonly template = signal<string | null>(null);
   protected readonly like = computed(() => this.chosen() ?? this.from());
   protected readonly file = signal<{ readonly name: string; readonly design: unknown } | null>(null);
   protected readonly refused = signal<string | null>(null);
-  protected readonly starts: readonly { readonly label: string; readonly value: Start }[] = [
+  protected readonly starts = computed((): readonly { readonly label: string; readonly value: Start }[] => [
     { label: 'ten answers', value: 'answers' },
+    ...(this.templates().length ? [{ label: 'a template', value: 'template' as const }] : []),
     { label: 'a copy', value: 'copy' },
     { label: 'a job file', value: 'file' },
-  ];
+  ]);
 
   private opening = true;
 
@@ -86,12 +91,14 @@ export class NewJob {
 
   protected create(): void {
     const customer = this.customer().trim();
-    const [start, from, file, day] = [this.startNow(), this.like(), this.file(), this.promised()];
+    const [start, file, day] = [this.startNow(), this.file(), this.promised()];
+    const from = start === 'template' ? (this.template() ?? (this.templates().length === 1 ? this.templates()[0]!.id : null)) : this.like();
     if (!customer) return this.refused.set('Customer: nothing typed; a person’s or an organisation’s name is accepted.');
+    if (start === 'template' && !from) return this.refused.set('Template: nothing chosen; one of the workshop’s templates is accepted.');
     if (start === 'copy' && !from) return this.refused.set('Copy of: nothing chosen; one of the workshop’s jobs is accepted.');
     if (start === 'file' && !file) return this.refused.set('Job file: none chosen; a .json file that Meridex wrote is accepted.');
     const promisedOn = day ? isoDay(day) : null;
-    const job = { customer, promisedOn, ...(start === 'copy' ? { from: from! } : {}), ...(start === 'file' ? { design: file!.design } : {}) };
+    const job = { customer, promisedOn, ...(start === 'copy' || start === 'template' ? { from: from! } : {}), ...(start === 'file' ? { design: file!.design } : {}) };
     this.service.create(job).subscribe({
       next: ({ id }) => this.opened.emit({ id, empty: start === 'answers' }),
       error: (error: HttpErrorResponse) => this.refused.set(inWordsOf(error)),

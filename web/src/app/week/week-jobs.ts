@@ -16,8 +16,8 @@ export function planFrom(now: Date): string {
 /** States in which a job stands in the plan unless it is kept out of it. */
 const PLANNED = ['accepted', 'parts ordered', 'fitting', 'sign-off'];
 
-/** Jobs that may stand in a bay: what is out or closed does not. */
-export const mayStand = (lines: readonly JobLine[]): readonly JobLine[] => lines.filter((l) => !isOut(l.state) && l.state !== 'closed');
+/** Jobs that may stand in a bay: what is out or closed does not, nor a template. */
+export const mayStand = (lines: readonly JobLine[]): readonly JobLine[] => lines.filter((l) => !isOut(l.state) && l.state !== 'closed' && l.state !== 'template');
 
 export const isPlanned = ({ id, state }: JobLine, week: ShopWeek): boolean => week.jobs[id]?.planned ?? PLANNED.includes(state);
 

@@ -3,7 +3,7 @@ import { halfDaysOf, planCalendar, savings, shopWeekSchema, type ShopJob, type S
 // A Monday.
 const MONDAY = '2026-12-07';
 const day = (n: number): string => new Date(Date.parse(MONDAY) + n * 86_400_000).toISOString().slice(0, 10);
-const job = (id: string, hours: number, promisedOn: string | null, licensed = false): ShopJob => ({ id, name: id, minutes: 60 * hours, licensed, promisedOn });
+const job = (id: string, hours: number, promisedOn: string | null, licensed = false): ShopJob => ({ id, name: id, minutes: 60 * hours, licensed, promisedOn, partsBy: null });
 const shop = (change: Partial<ShopWeek> = {}): ShopWeek => ({ ...usualShop('Kit'), ...change });
 const two = shop({
   bays: ['A', 'B'],
@@ -30,6 +30,18 @@ describe('the bay’s week by the calendar', () => {
       const taken = blocks.flatMap((b) => Array.from({ length: b.halfDays }, (_, i) => `${b[hold]} ${b.start + i}`));
       expect(new Set(taken).size).toBe(taken.length);
     }
+  });
+
+  it('waits for what is ordered, unless somebody says another day, and says that the parts today would save it', () => {
+    const waiting = { ...job('vet', 8, day(1)), partsBy: day(3) };
+    const start = (week: ShopWeek): string => {
+      const { blocks } = planCalendar(week, [waiting], MONDAY);
+      return workdays(MONDAY, week.saturdays)[Math.floor(blocks[0]!.start / 2)]!;
+    };
+    expect(start(shop())).toBe(day(3));
+    expect(start(shop({ jobs: { vet: { ...USUAL_JOB, partsOn: day(1) } } }))).toBe(day(1));
+    const plan = planCalendar(shop(), [waiting], MONDAY);
+    expect(savings(shop(), [waiting], MONDAY, plan)[0]!.what).toBe('parts today');
   });
 
   it('plans anew when parts slip, and moves nothing that is fixed', () => {

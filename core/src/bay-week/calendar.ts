@@ -70,11 +70,12 @@ function taskOf(week: ShopWeek, jobs: readonly ShopJob[], days: readonly string[
     licensedHalfDays: halves(week.licensedOn),
     jobs: jobs.map((j) => {
       const s = said(week, j.id);
+      const parts = s.partsOn ?? j.partsBy;
       const start = s.fixed && firstHalf(days, s.fixed.on) + s.fixed.half;
       return {
         id: j.id,
         halfDays: halfDaysOf(s.hours === null ? j.minutes : 60 * s.hours, week.hoursPerDay),
-        partsFromHalfDay: s.partsOn === null ? 0 : firstHalf(days, s.partsOn),
+        partsFromHalfDay: parts === null ? 0 : firstHalf(days, parts),
         promisedHalfDay: j.promisedOn === null ? NO_PROMISE : lastHalf(days, j.promisedOn),
         weight: s.weight,
         needs: s.needs,

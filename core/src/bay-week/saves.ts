@@ -29,10 +29,10 @@ function idleSaturdays(days: readonly string[], worked: readonly string[]): stri
 
 function ways(week: ShopWeek, jobs: readonly ShopJob[], from: string): Omit<Saving, 'left' | 'lateness'>[] {
   const days = workdays(from, week.saturdays);
-  const late = (id: string): boolean => (week.jobs[id]?.partsOn ?? '') > from;
+  const late = (j: ShopJob): boolean => (week.jobs[j.id]?.partsOn ?? j.partsBy ?? '') > from;
   return [
     ...idleSaturdays(days, week.saturdays).map((on) => ({ what: 'a Saturday' as const, on, week: { ...week, saturdays: [...week.saturdays, on] } })),
-    ...jobs.filter((j) => late(j.id)).map((j) => ({ what: 'parts today' as const, on: j.id, week: { ...week, jobs: { ...week.jobs, [j.id]: { ...(week.jobs[j.id] ?? USUAL_JOB), partsOn: from } } } })),
+    ...jobs.filter(late).map((j) => ({ what: 'parts today' as const, on: j.id, week: { ...week, jobs: { ...week.jobs, [j.id]: { ...(week.jobs[j.id] ?? USUAL_JOB), partsOn: from } } } })),
     // A day of the electrician's matters where others are known and a job waits for one.
     ...(week.licensedOn.length && jobs.some((j) => j.licensed)
       ? days.filter((d) => !week.licensedOn.includes(d)).map((on) => ({ what: 'the electrician' as const, on, week: { ...week, licensedOn: [...week.licensedOn, on] } }))

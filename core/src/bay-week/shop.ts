@@ -68,4 +68,6 @@ export interface ShopJob {
   /** A licensed electrician is wanted for its end. */
   readonly licensed: boolean;
   readonly promisedOn: string | null;
+  /** The day by which what is ordered for it should be here, where nobody says another one; null: nothing is on its way. */
+  readonly partsBy: string | null;
 }

@@ -8,7 +8,7 @@ import { customers, designRevisions, jobs, jobSummaries, readings, ticks } from 
 import { type JobSummary, summaryOf, unreadable, waiting } from './summary.js';
 
 /** A line of the bay sheet. */
-export interface JobLine extends Pick<JobSummary, 'customer' | 'vehicle' | 'plate' | 'stages' | 'hold' | 'next' | 'minutes' | 'licensed'> {
+export interface JobLine extends Pick<JobSummary, 'customer' | 'vehicle' | 'plate' | 'stages' | 'hold' | 'next' | 'minutes' | 'licensed' | 'partsBy'> {
   readonly id: string;
   readonly promisedOn: string | null;
   readonly state: string;
@@ -121,8 +121,8 @@ export async function baySheet(tx: Tx): Promise<BaySheet> {
   const soon = new Date(Date.now() + SOON_MS).toISOString().slice(0, 10);
   const [lines, takes, care]: [JobLine[], JobSummary['takes'][], BaySheet['care'][number][]] = [[], [], []];
   for (const { job, summary, customer: owner } of rows) {
-    const { customer, vehicle, plate, stages, hold, next, minutes, licensed, joints, ...s } = fresh.get(job.id) ?? summary ?? waiting(owner);
-    lines.push({ id: job.id, promisedOn: job.promisedOn, state: job.state, note: job.note, customer, vehicle, plate, stages, hold, next, minutes, licensed });
+    const { customer, vehicle, plate, stages, hold, next, minutes, licensed, partsBy, joints, ...s } = fresh.get(job.id) ?? summary ?? waiting(owner);
+    lines.push({ id: job.id, promisedOn: job.promisedOn, state: job.state, note: job.note, customer, vehicle, plate, stages, hold, next, minutes, licensed, partsBy });
     if (job.state === 'closed' || job.state === 'template') continue;
     if (isOut(job.state)) care.push({ id: job.id, customer, on: job.promisedOn, joints });
     else if (job.promisedOn !== null && job.promisedOn <= soon && !s.fitted) takes.push(s.takes);

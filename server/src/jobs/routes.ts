@@ -21,6 +21,7 @@ const jobLine = z.object({
   next: z.object({ stage: z.enum(STAGES), say: z.string() }),
   minutes: z.number(),
   licensed: z.boolean(),
+  partsBy: z.string().nullable(),
 });
 
 const bay = z.object({

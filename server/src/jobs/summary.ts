@@ -39,6 +39,8 @@ export interface JobSummary {
   readonly minutes: number;
   /** A licensed electrician is wanted for it. */
   readonly licensed: boolean;
+  /** The last day on which something of it should come; null: nothing is on its way. */
+  readonly partsBy: string | null;
   /** Cable and protection that is still to be bought for it. */
   readonly takes: readonly { readonly what: string; readonly quantity: number; readonly unit: string; readonly price: number }[];
 }
@@ -102,6 +104,7 @@ export function summaryOf(job: Job, design: Design, done: Done): JobSummary {
     fitted: a.fit.every((s) => done.ticked.has(s.id)),
     minutes: a.fit.reduce((m, s) => (done.ticked.has(s.id) ? m : m + s.minutes), 0),
     licensed: vehicleIds(design).some((id) => hasMains(vehicleIn(design, id), catalogueOf(design))),
+    partsBy: buying.allBy,
     takes: buying.lines
       .filter(({ line: l, toOrder }) => toOrder > 0 && (l.group === 'cable' || l.group === 'protection'))
       .map(({ line: l, toOrder, price }) => ({ what: l.what, quantity: toOrder, unit: l.unit, price })),
@@ -119,6 +122,7 @@ const line = (customer: string, vehicle: string, hold: Hold, say: string): JobSu
   fitted: true,
   minutes: 0,
   licensed: false,
+  partsBy: null,
   takes: [],
 });
 

@@ -23,6 +23,7 @@ const line = (id: string, change: Partial<JobLine> = {}): JobLine => ({
   next: { stage: 'runs', say: 'Type the lengths' },
   minutes: 0,
   licensed: false,
+  partsBy: null,
   ...change,
 });
 

@@ -19,6 +19,8 @@ export interface JobLine {
   /** Work left, and whether a licensed electrician is wanted for it. */
   readonly minutes: number;
   readonly licensed: boolean;
+  /** The day by which what is ordered for it should be here; null: nothing is on its way. */
+  readonly partsBy: string | null;
 }
 
 export interface Bay {

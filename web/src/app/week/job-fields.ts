@@ -1,4 +1,4 @@
-import { DatePipe } from '@angular/common';
+import { DatePipe, formatDate } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
@@ -31,7 +31,7 @@ import type { JobLine } from '../services/jobs.service';
         <span class="name">Its parts are there on</span>
         <nz-date-picker
           aria-label="Its parts are there on"
-          nzPlaceHolder="they are there"
+          [nzPlaceHolder]="ordered()"
           nzFormat="EEE d MMM yyyy"
           [nzDisabled]="!may()"
           [ngModel]="s.partsOn"
@@ -74,6 +74,11 @@ import type { JobLine } from '../services/jobs.service';
 })
 export class WeekJobFields {
   readonly job = input.required<JobLine>();
+  /** What stands in the field while nobody said a day: the day that its order gives. */
+  protected readonly ordered = computed(() => {
+    const by = this.job().partsBy;
+    return by === null ? 'they are there' : `as ordered: ${formatDate(`${by}T12:00:00`, 'EEE d MMM', 'en-US')}`;
+  });
   readonly said = input.required<PlannedJob>();
   /** Where the plan has it; null: nowhere. */
   readonly place = input.required<PlannedJob['fixed']>();

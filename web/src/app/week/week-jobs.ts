@@ -21,4 +21,4 @@ export const mayStand = (lines: readonly JobLine[]): readonly JobLine[] => lines
 
 export const isPlanned = ({ id, state }: JobLine, week: ShopWeek): boolean => week.jobs[id]?.planned ?? PLANNED.includes(state);
 
-export const shopJobOf = ({ id, customer, minutes, licensed, promisedOn }: JobLine): ShopJob => ({ id, name: customer, minutes, licensed, promisedOn });
+export const shopJobOf = ({ id, customer, minutes, licensed, promisedOn, partsBy }: JobLine): ShopJob => ({ id, name: customer, minutes, licensed, promisedOn, partsBy });

@@ -32,6 +32,7 @@ const line = (id: string, state: string, hours: number, promisedOn: string | nul
   next: { stage: 'fit', say: '' },
   minutes: 60 * hours,
   licensed: false,
+  partsBy: null,
 });
 
 describe('the bay’s week', () => {
@@ -99,6 +100,14 @@ describe('the bay’s week', () => {
     await press(button('Plan with it'));
     await until(() => page().querySelector('.sum')!.textContent.includes('every promised day is kept'), 'the better plan');
     expect((await kept()).week.jobs['a']!.partsOn).toBe(FROM);
+  });
+
+  it('waits for the parts as they are ordered', async () => {
+    await open([{ ...line('a', 'accepted', 8, DAYS[1]), partsBy: DAYS[3]! }]);
+    expect(page().querySelector('.sum')!.textContent).toContain('1 late');
+    await press(page().querySelector<HTMLElement>('.block')!);
+    await until(() => page().querySelector('mx-week-job') !== null, 'what is said of it');
+    expect(page().querySelector<HTMLInputElement>('mx-week-job nz-date-picker input')!.placeholder).toContain('as ordered: ');
   });
 
   it('keeps a promise where a block was put down, until it is let go', async () => {

@@ -21,7 +21,7 @@ const isShelf = (kept: unknown): kept is CableShelf => typeof kept === 'object' 
     @for (p of plans(); track p.cable) {
       <div class="cable" [attr.aria-label]="p.cable">
         <div class="line">
-          <b class="keep"><i class="dot" [class.red]="isRed(p.cable)"></i>{{ p.cable }}</b>
+          <b class="keep"><i class="dot" [class.red]="isRed(p.cable)" [class.sheath]="isSheathed(p.cable)"></i>{{ p.cable }}</b>
           <span class="buy">{{ buys(p.bought) }}</span>
           <mx-read class="shelf" [label]="'On the shelf, ' + p.cable" placeholder="shelf, m" [bare]="true" [shown]="shelfText(p.cable)" [reader]="readShelf" (taken)="lay(p.cable, $event)" />
           <span class="figure">{{ p.price | money: 2 }}</span>
@@ -60,6 +60,7 @@ export class CableCuts {
   protected readonly plans = computed(() => cablePlans(this.cuts(), this.shelf()));
   protected readonly sums = computed(() => this.plans().reduce((s, p) => ({ price: s.price + p.price, waste: s.waste + p.wasteM, kept: s.kept + p.keptM }), { price: 0, waste: 0, kept: 0 }));
   protected readonly isRed = (cable: string): boolean => cable.endsWith('red');
+  protected readonly isSheathed = (cable: string): boolean => cable.endsWith('sheathed');
 
   private get key(): string {
     return `meridex.shelf.${this.session.person()?.workshop ?? ''}`;

@@ -58,6 +58,10 @@ const GROUPS: readonly OrderLine['group'][] = ['devices', 'protection', 'cable',
     .dot.red {
       background: var(--feed);
     }
+    .dot.sheath {
+      background: none;
+      border: 2px solid var(--muted);
+    }
     .inset {
       margin: 2px 14px 8px;
     }

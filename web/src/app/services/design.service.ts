@@ -1,6 +1,24 @@
 import type { HttpErrorResponse } from '@angular/common/http';
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { type Asked, catalogueOf, clean, coarse, type Design, doCommands, editDesign, inJob, isJoined, keepBought, OWN, type Patch, patchBetween, Session, tidy, vehicleIds, withVehicle } from '@meridex/core';
+import {
+  type Asked,
+  catalogueOf,
+  clean,
+  coarse,
+  type Design,
+  doCommands,
+  editDesign,
+  inJob,
+  isJoined,
+  keepBought,
+  OWN,
+  type Patch,
+  patchBetween,
+  Session,
+  tidy,
+  vehicleIds,
+  withVehicle,
+} from '@meridex/core';
 import { BehaviorSubject } from 'rxjs';
 import { inWordsOf } from './asks-server';
 import type { Revision } from '../sync/clash';

@@ -16,17 +16,32 @@ const maintainerFor = (d: Design): string => {
   return (all.find((p) => p.inputV === d.supply.houseV && p.outputV === d.brief.vehicleV) ?? all[0]!).id;
 };
 
+/** The usual charger from the vehicle for the volts of a job, the smallest of those. */
+const chargerFor = (d: Design): string => {
+  const all = [...catalogueOf(d).usual('dcdc')].sort((a, b) => a.outputA - b.outputA);
+  return (all.find((p) => p.inputV === d.brief.vehicleV && p.outputV === d.supply.houseV && !p.sunInput && !p.mainsInput && p.inside === undefined) ?? all[0]!).id;
+};
+
+/** The smallest charger from the mains for the volts of a job. */
+const mainsChargerFor = (d: Design): string => {
+  const all = [...catalogueOf(d).usual('mains-charger')].sort((a, b) => a.outputA - b.outputA);
+  return (all.find((p) => p.outputV === d.supply.houseV) ?? all[0]!).id;
+};
+
+/** Plain panels, as many in series as their volts ask for. */
+const panelsFor = (d: Design): Asked => ({ do: 'addArray', with: { part: 'pv-160', ...(d.supply.houseV > 12 ? { count: 2, inSeries: 2 } : {}) } });
+
 export const SHELF: readonly ShelfItem[] = [
   {
     words: 'an array with its own controller',
     short: 'array + controller',
     // One that nothing feeds is taken before another is added.
-    asked: (d) => [...(idleController(d) ? [] : [{ do: 'addConverter', with: { part: 'mppt-20' } } as const]), { do: 'addArray', with: { part: 'pv-160' } }],
+    asked: (d) => [...(idleController(d) ? [] : [{ do: 'addConverter', with: { part: 'mppt-20' } } as const]), panelsFor(d)],
   },
-  { words: 'an array beside the others', short: 'array', asked: () => [{ do: 'addArray', with: { part: 'pv-160' } }] },
+  { words: 'an array beside the others', short: 'array', asked: (d) => [panelsFor(d)] },
   { words: 'a portable panel', short: 'portable panel', asked: () => [{ do: 'addArray', with: { part: 'pv-120-fold', portable: { regulated: true } } }] },
-  { words: 'a charger from the vehicle', short: 'vehicle charger', asked: () => [{ do: 'addConverter', with: { part: 'dcdc-20' } }] },
-  { words: 'a mains charger', short: 'mains charger', asked: () => [{ do: 'addConverter', with: { part: 'mc-15' } }] },
+  { words: 'a charger from the vehicle', short: 'vehicle charger', asked: (d) => [{ do: 'addConverter', with: { part: chargerFor(d) } }] },
+  { words: 'a mains charger', short: 'mains charger', asked: (d) => [{ do: 'addConverter', with: { part: mainsChargerFor(d) } }] },
   { words: 'a charger for vehicle, sun and mains', short: 'three-input charger', asked: () => [{ do: 'addConverter', with: { part: 'dcdc-30-three' } }] },
   { words: 'an inverter', short: 'inverter', asked: (d) => [{ do: 'addConverter', with: { part: d.supply.houseV > 12 ? 'inv-24-1200' : 'inv-1000' } }] },
   {

@@ -118,6 +118,18 @@ describe('the server on a real PostgreSQL', () => {
       const { [order.lines[0]!.key]: left, ...rest } = all;
       expect((await save(id, 1, [{ op: 'replace', path: '/accepted', value: accepted }, ...patchOf('/bought', rest)])).statusCode).toBe(200);
       expect((await lineOf(id)).next.say).toMatch(/^Ask where \d+ lines of the parts are: late/);
+      // What is late is found by the day that passes, without an edit.
+      await get('/api/jobs');
+      const client = new pg.Client({ connectionString: database.ownerUrl });
+      await client.connect();
+      const kept = async (): Promise<string> => (await client.query<{ of: string }>(`select "of" from job_summaries where job_id = $1`, [id])).rows[0]!.of;
+      expect((await kept()).endsWith(`|${new Date().toISOString().slice(0, 10)}`)).toBeTrue();
+      await client.query(`update job_summaries set "of" = replace("of", $2, '2026-01-02'), summary = jsonb_set(summary, '{next,say}', '"as it was"') where job_id = $1`, [
+        id,
+        new Date().toISOString().slice(0, 10),
+      ]);
+      expect((await lineOf(id)).next.say).toMatch(/: late/);
+      await client.end();
       await save(id, 2, patchOf('/bought', Object.fromEntries(Object.entries(rest).map(([k, b]) => [k, { ...b, due: null }]))));
       expect((await lineOf(id)).next.say).toBe('Order the rest: 1 line');
       await save(id, 3, patchOf('/bought', Object.fromEntries(Object.entries({ ...rest, [order.lines[0]!.key]: left! }).map(([k, b]) => [k, { ...b, here: b.count, due: null }]))));

@@ -1,6 +1,7 @@
 import { catalogueOf } from '../catalogue/index.js';
 import type { Design } from '../design/index.js';
 import { mainsGap, mainsSide } from '../mains/index.js';
+import { allBought, buyingOf } from '../order/index.js';
 import type { Stage } from '../rules/index.js';
 import type { Assessment } from './assess.js';
 
@@ -21,10 +22,11 @@ const share = (part: number, whole: number): Progress => (whole > 0 && part >= w
 /** Jobs that have left the workshop. */
 export const isOut = (state: string | undefined): boolean => state === 'handed over' || state === 'in service' || state === 'closed';
 
-/** The order is done when nothing is left to be ordered. */
-function bought({ bought: got }: Design, { order }: Assessment): Progress {
+/** The order is done when nothing is left to be ordered, for all vehicles that it is of. */
+function bought(design: Design, { order }: Assessment): Progress {
+  const got = allBought(design);
   if (!Object.keys(got).length) return 'hollow';
-  return order.lines.every((l) => (got[l.key]?.count ?? 0) >= l.quantity) ? 'solid' : 'half';
+  return buyingOf(order, got, '').counts['to order'] ? 'half' : 'solid';
 }
 
 /** Progress of each stage from the design's own content, the ticks and the readings; a stop keeps a stage from complete. */

@@ -62,6 +62,8 @@ export function feed(d: Design, catalogue: Catalogue, id: string, on: string): v
     if (shares && (!ports?.dcIn || ports.mainsOut)) throw new Refused(`from: ${on} has no DC output that another box takes; a charger with a DC input is accepted, or starting (the vehicle)`);
     if (shares && other) throw new Refused(`from: ${on} charges from ${other} too, which would be lost; a box that the vehicle or a lead alone feeds is accepted`);
     if (shares && step.from?.in === 'converters') throw new Refused(`from: ${on} is fed by another box itself; one box before a charger is accepted, not two`);
+    if (Object.values(d.converters).some((x) => x.from?.in === 'converters' && x.from.id === id))
+      throw new Refused(`from: ${id} feeds another box itself; one box before a charger is accepted, not two`);
     if (step.bank === c.bank) step.bank = null;
   }
   c.from = next;

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
-import { assess } from '../assess/index.js';
+import { assess, stageProgress } from '../assess/index.js';
 import { catalogueOf } from '../catalogue/index.js';
+import { assessWhole } from '../couplings/index.js';
 import { blankDesign, keepBought, likeJob, type Design } from '../design/index.js';
 import { after, refusal } from '../testing/commanded.js';
 import { EXAMPLE_RIGS } from '../testing/rigs.js';
@@ -73,6 +74,15 @@ describe('what was bought of an order', () => {
     );
     expect(allBought(two)['lug']).toEqual({ what: 'lug', unit: 'pc', count: 11, here: 0, from: 'Wirrabel Auto Parts', due: '2026-12-09' });
     expect(two.bought['lug']!.count).toBe(6);
+  });
+
+  it('makes the stage of the order complete when nothing is left to order, for all vehicles of the job', () => {
+    const rig = EXAMPLE_RIGS.find((r) => r.key === 'ute-and-trailer')!.design;
+    const a = assessWhole(rig, catalogueOf(rig));
+    const none = { ticked: new Set<string>(), read: new Set<string>() };
+    const got = (share: number, in_: string): Design =>
+      after(rig, { do: 'orderParts', in: in_, with: { lines: a.order.lines.map((l) => ({ key: l.key, what: l.what, unit: l.unit, count: share * l.quantity })) } });
+    expect([rig, got(0.5, 'trailer'), got(1, 'trailer')].map((d) => stageProgress(d, a, none).order)).toEqual(['hollow', 'half', 'solid']);
   });
 
   it('whatever is ordered, comes and goes back: each line is counted once, and what is got is wanted or to spare', () => {

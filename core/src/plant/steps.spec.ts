@@ -57,6 +57,12 @@ describe('a box that feeds another box', () => {
     expect(s.runs.get(`start-${charger}`)!.toV).toBeCloseTo(0, 3);
   });
 
+  it('waits at the starting battery once, by its own name, whatever hangs on it', () => {
+    const two = after(rig, { do: 'addConverter', with: { id: 'b', part: 'dcdc-20' } }, { do: 'hang', with: { thing: 'b', on: step } });
+    const waiting = of(two).supply.drains.filter((d) => d.path.includes('waiting'));
+    expect(waiting.map((d) => d.path)).toEqual(['DC-DC charger 24 to 12 V, 40 A waiting']);
+  });
+
   it('too small, it is a stop; half power behind it or a larger box ends that', () => {
     const small = after(rig, { do: 'changeThing', with: { thing: step, set: { part: 'dcdc-24-12-30' } } }, { do: 'changeThing', with: { thing: charger, set: { part: 'dcdc-40-dual' } } });
     const p = plant(small, catalogue);
@@ -114,6 +120,7 @@ describe('a box that feeds another box', () => {
     expect(after(two, { do: 'remove', with: { thing: step } }).converters['b']!.from).toEqual({ in: 'vehicles', id: 'starting' });
     const three = after(two, { do: 'addConverter', with: { id: 'c', part: 'dcdc-20' } });
     expect(refusal(three, { do: 'hang', with: { thing: 'c', on: 'b' } })).toBe('from: b is fed by another box itself; one box before a charger is accepted, not two');
+    expect(refusal(three, { do: 'hang', with: { thing: step, on: 'c' } })).toBe('from: charger feeds another box itself; one box before a charger is accepted, not two');
     const mains = after(three, { do: 'addConverter', with: { id: 'm', part: 'mc-15' } });
     expect(refusal(after(rig, { do: 'addConverter', with: { id: 'c', part: 'dcdc-20' } }), { do: 'hang', with: { thing: 'c', on: charger } })).toContain('from: sun-charger charges from panels too');
     expect(refusal(mains, { do: 'hang', with: { thing: 'c', on: 'm' } })).toContain('from: m has no DC output that another box takes');

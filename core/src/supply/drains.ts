@@ -27,17 +27,22 @@ export function drainDays(startingAh: number, amps: number): number {
 function chargerDrain(design: Design, catalogue: Catalogue, bank: Bank | null): readonly Drain[] {
   const { brief } = design;
   const { supply } = design;
-  return dcdcsOf(design, catalogue).map(({ id, part, port, share, step }): Drain => {
-    // The first box after the battery waits there, and is what is switched.
-    const { trigger } = design.converters[step?.ref.id ?? id]!;
-    const standby = (step?.ports.dcIn ?? port).standbyMa / 1000;
+  const chargers = dcdcsOf(design, catalogue);
+  // The first box after the battery waits there, and is what is switched: once, whatever hangs on it.
+  const first = [...new Map(chargers.map((d) => [d.step?.ref.id ?? d.id, d])).entries()];
+  return first.map(([id, { part: own, port, step }]): Drain => {
+    const part = step?.part ?? own;
+    const { trigger } = design.converters[id]!;
+    const { standbyMa, cutOutV } = step?.ports.dcIn ?? port;
+    const standby = standbyMa / 1000;
     if (trigger === 'always-live wire' && bank) {
-      const amps = (chargerInputW(port, bank.absorptionV) * share * takenBefore(step)) / (12.6 * (brief.vehicleV / 12));
+      const takenW = chargers.filter((d) => (d.step?.ref.id ?? d.id) === id).reduce((w, d) => w + chargerInputW(d.port, bank.absorptionV) * d.share * takenBefore(d.step), 0);
+      const amps = takenW / (12.6 * (brief.vehicleV / 12));
       return {
         path: `${part.name}, its trigger always live: it goes on charging the house bank`,
         amps,
         days: drainDays(supply.startingAh, amps),
-        stopsBy: `its own cut-out at ${port.cutOutV} V, long after the engine would not crank`,
+        stopsBy: `its own cut-out at ${cutOutV} V, long after the engine would not crank`,
       };
     }
     return { path: `${part.name} waiting`, amps: standby, days: drainDays(supply.startingAh, standby), stopsBy: trigger === 'volts' ? 'volts below its threshold' : 'the trigger going dead' };

@@ -84,7 +84,9 @@ async function jobRows(tx: Tx) {
     .leftJoin(jobSummaries, eq(jobSummaries.jobId, jobs.id))
     .where(isNull(jobs.deletedAt))
     .orderBy(sql`${jobs.promisedOn} nulls last`, asc(jobs.createdAt));
-  return rows.map((r) => ({ ...r, wanted: [PROGRAM, r.number, r.tickedAt, r.readAt, r.job.state, r.job.note].join('|') }));
+  const today = new Date().toISOString().slice(0, 10);
+  // Where parts are on their way a day that passes makes them late.
+  return rows.map((r) => ({ ...r, wanted: [PROGRAM, r.number, r.tickedAt, r.readAt, r.job.state, r.job.note, ...(r.summary?.partsBy ? [today] : [])].join('|') }));
 }
 type Row = Awaited<ReturnType<typeof jobRows>>[number];
 

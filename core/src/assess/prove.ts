@@ -2,8 +2,8 @@ import { restV, type Catalogue } from '../catalogue/index.js';
 import { designCircuit, feeders, hasMain, type InlinePart } from '../circuit/index.js';
 import type { Design } from '../design/index.js';
 import { BATTERY_ROW, proveRows, type ProveRow } from '../prove/index.js';
-import { FIRST_BANK, SECOND_BANK } from '../plant/index.js';
-import { bankPosts, inCircuit, isLeadOf, type SizedRun } from '../routes/index.js';
+import { FIRST_BANK } from '../plant/index.js';
+import { bankPosts, inCircuit, isSecondLead, type SizedRun } from '../routes/index.js';
 import { bankOf } from '../supply/index.js';
 
 /** State of charge that a bank is taken to have while nobody has measured it. */
@@ -21,7 +21,7 @@ export function provePlan(design: Design, catalogue: Catalogue, runs: readonly S
   const usual = restV(bank.part.chemistry, TAKEN_SOC) * bank.inSeries;
   const sensible = typed !== undefined && typed > 0.8 * usual && typed < 1.25 * usual;
   const rest = sensible ? typed : usual;
-  const house = fitted.filter((r) => (r.spec.group === 'house' || r.spec.group === 'loads') && !isLeadOf(r, SECOND_BANK));
+  const house = fitted.filter((r) => (r.spec.group === 'house' || r.spec.group === 'loads') && !isSecondLead(r));
   const ids = new Set(house.map((r) => r.spec.id));
   const joined = house.filter((r) => feeders(r.spec).every((f) => ids.has(f)));
   const strings = Array.from({ length: bank.strings }, (_, i) => i + 1);

@@ -1,7 +1,6 @@
 import { solveCircuit, type Circuit, type Solved } from '../network/index.js';
-import { feedId, inputId, type GiverMode, type Settling } from './settling.js';
+import { feedId, inputId, type GiverMode, type Settling, type StringAt } from './settling.js';
 import type { Giver } from './units.js';
-import { houseNode } from './wires.js';
 
 /**
  * Where nothing settles, it may be a charger that asks more of its feed than the feed can give: its input would fall
@@ -21,44 +20,50 @@ export function cutOut(s: Settling, circuit: Circuit): boolean {
   return true;
 }
 
+/** True where no string of a side holds its volts any more: all take what they can. */
+const allLimited = (s: Settling, side: StringAt['side']): boolean => s.strings.every((x) => x.side !== side || s.u.limited.has(x.id));
+
 /** Strings that charge do so behind another resistance, and take no more than they can. */
 function learnBank(s: Settling, solved: Solved, giversStand: boolean): boolean {
   const { u } = s;
   let changed = false;
   if (s.state.postsV !== null) return false;
-  for (let k = 1; k <= s.bank.strings; k++) {
-    const string = s.stringOf(k);
-    if (u.limited.has(k)) {
+  for (const at of s.strings) {
+    const { id, posts, side } = at;
+    const string = s.stringOf(at);
+    if (u.limited.has(id)) {
       // What the volts at its posts would press into it has fallen below what it may take: it follows them again.
-      const node = houseNode(s.plan.bank, k);
-      const pressedA = (s.across(solved, node.plus, node.minus) - string.volt) / string.chargeOhm;
+      const pressedA = (s.across(solved, posts.plus, posts.minus) - string.volt) / string.chargeOhm;
       if (giversStand && pressedA < string.takesA - 1e-6) {
-        u.limited.delete(k);
+        u.limited.delete(id);
         changed = true;
       }
       continue;
     }
-    const amp = solved.branchAmp[`battery${k}`] ?? 0;
+    const amp = solved.branchAmp[id] ?? 0;
     const charging = amp < -1e-9;
-    if (charging !== u.charging.has(k)) {
-      if (charging) u.charging.add(k);
-      else u.charging.delete(k);
+    if (charging !== u.charging.has(id)) {
+      if (charging) u.charging.add(id);
+      else u.charging.delete(id);
       changed = true;
     } else if (giversStand && -amp > string.takesA + 1e-6 && s.givers.length) {
-      u.limited.add(k);
+      u.limited.add(id);
       // The last string that held the volts leaves that to the chargers.
-      if (u.limited.size === s.bank.strings) for (const g of s.givers) if (g.side === 'house' && u.modes.get(g.id) !== 'cut out') u.modes.set(g.id, 'holding');
+      if (allLimited(s, side)) for (const g of s.givers) if (g.side === side && u.modes.get(g.id) !== 'cut out') u.modes.set(g.id, 'holding');
       changed = true;
     }
   }
   return changed;
 }
 
-/** Volts must come from somewhere: when nothing on the house side holds them any more, the bank does again. */
+/** Volts must come from somewhere: when nothing on a bank's side holds them any more, the bank does again. */
 function freeBank(s: Settling): void {
-  const string = s.bank.strings > s.u.limited.size;
-  const holds = string || s.givers.some((g) => g.side === 'house' && s.u.modes.get(g.id) === 'holding') || s.u.closed.size > 0;
-  if (!holds) s.u.limited.clear();
+  for (const side of s.plan.aside ? (['house', 'aside'] as const) : (['house'] as const)) {
+    // A closed link ties the starting battery to where the chargers give.
+    const tied = s.u.closed.size > 0 && side === (s.plan.aside ? 'aside' : 'house');
+    const holds = !allLimited(s, side) || tied || s.givers.some((g) => g.side === side && s.u.modes.get(g.id) === 'holding');
+    if (!holds) for (const x of s.strings) if (x.side === side) s.u.limited.delete(x.id);
+  }
 }
 
 /** A giver holds its volts, or gives all it has, or is pressed off by others. */

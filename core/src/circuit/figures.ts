@@ -43,7 +43,7 @@ function notes(plan: CircuitPlan, r: SettledState): string[] {
   if (plan.standIns.length) out.push(`has no size yet, and stands here as its load wants it: ${plan.standIns.join(', ')}`);
   if (plan.leftOut.length) out.push(`left out, since it has no size: ${plan.leftOut.join(', ')}`);
   for (const l of r.loads) if (!l.live) out.push(`nothing feeds ${l.name}`);
-  const low = r.batteries.filter((b) => b.id !== 'starting' && b.volt < plan.bank.openV - 1e-6);
+  const low = r.batteries.filter((b) => b.id !== 'starting' && !b.aside && b.volt < plan.bank.openV - 1e-6);
   if (low.length) out.push(`the battery stands below the ${plan.bank.openV.toFixed(1)} V at which the disconnect opens`);
   return out;
 }

@@ -11,12 +11,12 @@ const nodes = (d: Design) => houseNodes(inlineParts(d, SHIPPED_CATALOGUE));
 
 describe('parts in line', () => {
   it('stand between battery leads and bus bars, and between bus bars and loads', () =>
-    expect(nodes(demo('vet'))).toEqual({ main: { plus: 'main+', minus: 'main-' }, fed: { plus: 'fed+', minus: 'bus-' } }));
+    expect(nodes(demo('vet'))).toEqual({ main: { plus: 'main+', minus: 'main-' }, fed: { plus: 'fed+', minus: 'bus-' }, charge: { plus: 'bus+', minus: 'bus-' } }));
 
   it('leave the bus bars as they are where there are none', () => {
     const d = demo('vet');
     Object.assign(supplyOf(d), { mainSwitch: null, shunt: null, disconnect: { part: null, pole: 'positive' } });
-    expect(nodes(d)).toEqual({ main: { plus: 'bus+', minus: 'bus-' }, fed: { plus: 'bus+', minus: 'bus-' } });
+    expect(nodes(d)).toEqual({ main: { plus: 'bus+', minus: 'bus-' }, fed: { plus: 'bus+', minus: 'bus-' }, charge: { plus: 'bus+', minus: 'bus-' } });
     expect(of(d).gear.some((g) => ['switch', 'shunt', 'disconnect', 'display'].includes(g.id))).toBeFalse();
   });
 

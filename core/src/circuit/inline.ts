@@ -4,9 +4,9 @@ import { plant } from '../plant/index.js';
 import type { RunSpec } from '../routes/index.js';
 import { distributionOf } from '../supply/index.js';
 
-/** What sits in a pole of the house side between its two studs: main switch, shunt, low-voltage disconnect. */
+/** What sits in a pole of the house side between its two studs: main switch, selector of the bank on charge, shunt, low-voltage disconnect. */
 export interface InlinePart {
-  readonly id: 'switch' | 'shunt' | 'disconnect';
+  readonly id: 'switch' | 'charging' | 'shunt' | 'disconnect';
   readonly name: string;
   readonly pole: 'positive' | 'negative';
   /** Nodes at its studs: towards the battery, towards the loads. */
@@ -27,22 +27,31 @@ const SHUNT_JOINTS_OHM = 50e-6;
 export interface HouseNodes {
   readonly main: { readonly plus: string; readonly minus: string };
   readonly fed: { readonly plus: string; readonly minus: string };
+  /** Where chargers give what they give. */
+  readonly charge: { readonly plus: string; readonly minus: string };
 }
 
 const REASON: Readonly<Record<InlinePart['id'], string>> = {
   switch: 'parts the house battery from everything by hand: the first thing to reach for in a fault, and before work',
+  charging: 'chooses the bank that is charged, apart from the one that the loads hang on; its studs are linked to those of the other selector, behind the same main fuses',
   shunt: 'all that enters or leaves the battery passes it, so charge can be counted; nothing else may be tied to its battery side',
   disconnect: 'cuts the loads off before the battery is empty; its own board is only the last line. The inverter has its own cut-off',
 };
 
+/** A main switch that banks stand behind is a selector; with another for the chargers it is the loads'. */
+function mainSwitchName(design: Design, catalogue: Catalogue, apart: boolean): string {
+  if (!plant(design, catalogue).switchgear.some((s) => s.selects)) return 'main switch';
+  return apart ? 'load selector' : 'selector';
+}
+
 /** The parts in line that a design calls for, as they stand in the circuit. */
 export function inlineParts(design: Design, catalogue: Catalogue): InlinePart[] {
-  const { mainSwitch, shunt, disconnect } = distributionOf(design, catalogue);
+  const { mainSwitch, chargingSelector, shunt, disconnect } = distributionOf(design, catalogue);
   const out: InlinePart[] = [];
   if (mainSwitch)
     out.push({
       id: 'switch',
-      name: plant(design, catalogue).switchgear.some((s) => s.selects) ? 'selector' : 'main switch',
+      name: mainSwitchName(design, catalogue, chargingSelector !== null),
       pole: 'positive',
       a: MAIN_NODES.plus,
       b: 'bus+',
@@ -50,6 +59,18 @@ export function inlineParts(design: Design, catalogue: Catalogue): InlinePart[] 
       ratedA: mainSwitch.ratedA,
       onHub: mainSwitch.onHub,
       reason: REASON.switch,
+    });
+  if (chargingSelector)
+    out.push({
+      id: 'charging',
+      name: 'charging selector',
+      pole: 'positive',
+      a: mainSwitch ? MAIN_NODES.plus : 'bus+',
+      b: CHARGE_PLUS,
+      ohm: chargingSelector.milliohm / 1000,
+      ratedA: chargingSelector.ratedA,
+      onHub: false,
+      reason: REASON.charging,
     });
   if (shunt)
     out.push({
@@ -89,6 +110,8 @@ export function passing(inline: readonly InlinePart[], ids: readonly InlinePart[
 
 /** Nodes where the battery’s leads end before what is in line, and of what the disconnect feeds. */
 export const MAIN_NODES = { plus: 'main+', minus: 'main-' } as const;
+/** The bar of the chargers’ outputs behind a charging selector. */
+export const CHARGE_PLUS = 'charge+';
 export const FED_NODES = { plus: 'fed+', minus: 'fed-' } as const;
 
 /** Where leads of the house side end, given what is in line. */
@@ -97,5 +120,6 @@ export function houseNodes(inline: readonly InlinePart[]): HouseNodes {
   return {
     main: { plus: node('switch', 'positive', 'a'), minus: node('shunt', 'negative', 'a') },
     fed: { plus: node('disconnect', 'positive', 'b'), minus: node('disconnect', 'negative', 'b') },
+    charge: { plus: node('charging', 'positive', 'b'), minus: 'bus-' },
   };
 }

@@ -7,7 +7,7 @@ import type { CircuitPlan } from './plan.js';
 import { contactName, contactOf, houseNode } from './wires.js';
 
 /** What may be opened by hand before someone works on the circuit. */
-export type Opened = 'main switch' | 'disconnect' | 'panel breaker' | 'mains lead' | 'lead from the other battery' | 'starting battery’s fuse';
+export type Opened = 'main switch' | 'charging selector' | 'disconnect' | 'panel breaker' | 'mains lead' | 'lead from the other battery' | 'starting battery’s fuse';
 
 /** How a piece of gear stands: fed, its positive still at battery volts against the body, or dead. */
 export type Liveness = 'live' | 'live to the body' | 'dead';
@@ -73,7 +73,7 @@ function wires(plan: CircuitPlan, opened: ReadonlySet<Opened>): Resistor[] {
     out.push({ id: `${spec.id}.back`, a: spec.from.minus, b: spec.to.minus, ohm: 1 });
   }
   for (const p of plan.inline) {
-    const open = (p.id === 'switch' && opened.has('main switch')) || (p.id === 'disconnect' && opened.has('disconnect'));
+    const open = (p.id === 'switch' && opened.has('main switch')) || (p.id === 'charging' && opened.has('charging selector')) || (p.id === 'disconnect' && opened.has('disconnect'));
     if (!open) out.push({ id: p.id, a: p.a, b: p.b, ohm: 1 });
   }
   // A closed isolator is the worse case for whoever works behind it.
@@ -112,6 +112,7 @@ export function isolationMap(plan: CircuitPlan): IsolationMap {
   const has = (role: RunRole): boolean => plan.runs.some((r) => r.spec.role === role);
   const single: Opened[] = [
     ...(plan.inline.some((p) => p.id === 'switch') ? (['main switch'] as const) : []),
+    ...(plan.inline.some((p) => p.id === 'charging') ? (['charging selector'] as const) : []),
     ...(plan.inline.some((p) => p.id === 'disconnect') ? (['disconnect'] as const) : []),
     ...(has('panel lead') ? (['panel breaker'] as const) : []),
     ...(fromInlet(plan.plant).length ? (['mains lead'] as const) : []),

@@ -1,8 +1,8 @@
 import type { Catalogue } from '../catalogue/index.js';
 import { asOfNow, type Design } from '../design/index.js';
 import type { DayFigures } from '../loads/index.js';
-import { plant, SECOND_BANK, type Plant } from '../plant/index.js';
-import { givesBy, inCircuit, isBetweenBoxes, isLeadOf, isMainLead, serves, type Fitted, type RunSpec, type SizedRun } from '../routes/index.js';
+import { plant, type Plant } from '../plant/index.js';
+import { givesBy, inCircuit, isBetweenBoxes, isMainLead, isSecondLead, serves, type Fitted, type RunSpec, type SizedRun } from '../routes/index.js';
 import { arraysOf, bankOf, selectedBankOf, type Bank, type SolarArray } from '../supply/index.js';
 import type { CircuitFault } from './fault.js';
 import { inlineParts, type InlinePart } from './inline.js';
@@ -17,6 +17,8 @@ export interface CircuitPlan {
   readonly bank: Bank;
   /** The bank behind the selector; null: none. */
   readonly second: Bank | null;
+  /** The bank on charge while another is in use, with its leads among `runs`; null: what is in use is what is charged. */
+  readonly aside: Bank | null;
   readonly arrays: readonly SolarArray[];
   readonly day: DayFigures;
   readonly runs: readonly Fitted[];
@@ -42,7 +44,7 @@ export function circuitPlan(design: Design, catalogue: Catalogue, assessed: { re
   const bank = bankOf(design, catalogue);
   if (!bank || !hasMain(assessed.runs)) return null;
   const runs = reachable(assessed.runs);
-  const secondLeads = assessed.runs.map(inCircuit).filter((r) => isLeadOf(r, SECOND_BANK));
+  const secondLeads = assessed.runs.map(inCircuit).filter((r) => isSecondLead(r));
   const there = new Set([...runs, ...secondLeads].map((r) => r.spec.id));
   return {
     design: asOfNow(design),
@@ -50,6 +52,7 @@ export function circuitPlan(design: Design, catalogue: Catalogue, assessed: { re
     plant: plant(asOfNow(design), catalogue),
     bank,
     second: selectedBankOf(design, catalogue),
+    aside: null,
     arrays: arraysOf(asOfNow(design), catalogue),
     day: assessed.day,
     runs,
@@ -78,7 +81,7 @@ export function feeders({ from, parent }: Pick<RunSpec, 'from' | 'parent'>): rea
 
 /** Fitted runs whose way to the bus bars is fitted too: a gap would leave the rest floating. */
 export function reachable(runs: readonly SizedRun[]): Fitted[] {
-  const fitted = runs.map(inCircuit).filter((r) => !isLeadOf(r, SECOND_BANK));
+  const fitted = runs.map(inCircuit).filter((r) => !isSecondLead(r));
   const reached = fitted.filter((r) => needs(r, fitted));
   return reached.length < fitted.length ? reachable(reached) : reached;
 }

@@ -1,5 +1,6 @@
 import { assess, type Assessment } from '../assess/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
+import { doCommand } from '../commands/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { type Design, supplyOf } from '../design/index.js';
 import { buildDiagram } from '../diagram/index.js';
@@ -32,6 +33,22 @@ describe('a bank behind a selector', () => {
     expect(fuse!.maxA).toBeGreaterThan(500);
     expect(main.ok && fuse!.maxA < main.figures.fuses[0]!.maxA).toBeTrue();
     expect(a.inline.find((p) => p.id === 'switch')!.name).toBe('selector');
+  });
+
+  it('is wired and turned to whatever it is called', () => {
+    const done = doCommand(structuredClone(DEMO_JOBS.find((j) => j.key === 'vet')!.design), { do: 'addBank', with: { id: 'spare', part: 'bat-agm-120', selector: 'switch' } });
+    if (!done.ok) throw new Error(done.message);
+    const lead = of(done.design).runs.find((r) => r.spec.serves.id === 'spare');
+    expect([lead?.spec.role, lead?.ok]).toEqual(['bank lead', true]);
+    expect(on(done.design, 'second').batteries[0]!.gear).toBe('spare');
+  });
+
+  it('wants a switch with a position for each bank, which is taken at a press', () => {
+    const [f] = of(twoBanks()).open.filter((x) => x.rule === 'selector-missing');
+    expect(f!.presses.map((p) => p.label)).toEqual(['Take the battery selector 1-2-both-off 500 A', 'Join the banks in parallel']);
+    const d = twoBanks();
+    supplyOf(d).mainSwitch = 'sel-500';
+    expect(of(d).open.some((x) => x.rule === 'selector-missing')).toBeFalse();
   });
 
   it('judges the far end of every other run by the bank that gives less', () => {

@@ -1,11 +1,11 @@
 import { solveCircuit, type Circuit, type Solved } from '../network/index.js';
+import { FIRST_BANK } from '../plant/index.js';
 import { terminals } from '../routes/index.js';
 import { applySolution, cutOut } from './apply-solution.js';
 import type { CircuitPlan } from './plan.js';
-import { planOnSecond } from './second.js';
+import { turned } from './second.js';
 import { feedId, Settling, type GiverMode } from './settling.js';
 import type { CircuitState } from './state.js';
-import { houseNode } from './wires.js';
 
 export interface GiverResult {
   readonly id: string;
@@ -17,6 +17,18 @@ export interface GiverResult {
   readonly inW: number;
   readonly inA: number;
   readonly inV: number;
+}
+
+export interface BatteryResult {
+  readonly id: string;
+  /** String of its bank, from 1; null: the starting battery. */
+  readonly string: number | null;
+  /** The gear that it is, or is a string of. */
+  readonly gear: string;
+  /** It is on charge while another bank is in use. */
+  readonly aside: boolean;
+  readonly volt: number;
+  readonly amp: number;
 }
 
 export interface RunResult {
@@ -37,8 +49,8 @@ export interface SettledState {
   readonly runs: ReadonlyMap<string, RunResult>;
   readonly givers: readonly GiverResult[];
   readonly loads: readonly { readonly id: string; readonly name: string; readonly volt: number; readonly amp: number; readonly live: boolean }[];
-  /** Batteries: amps out of each, charging below 0; which string of the bank it is, from 1, or the starting battery. */
-  readonly batteries: readonly { readonly id: string; readonly string: number | null; readonly volt: number; readonly amp: number }[];
+  /** Batteries: amps out of each, charging below 0. */
+  readonly batteries: readonly BatteryResult[];
   readonly isolatorClosed: boolean | null;
   /** Rounds until modes, temperatures and powers agreed; false: they went on changing. */
   readonly rounds: number;
@@ -71,15 +83,17 @@ function report(s: Settling, circuit: Circuit, solved: Solved, rounds: number, s
     const live = fed.has(d.id);
     return { id: d.id, name: d.name, volt: across, live, amp: !live ? 0 : d.kind === 'current' ? d.value : d.value / across };
   });
-  const batteries = [
-    ...Array.from({ length: s.bank.strings }, (_, i) => ({ id: `battery${i + 1}`, string: i + 1, posts: houseNode(s.plan.bank, i + 1) })),
-    ...(s.starting ? [{ id: 'starting', string: null, posts: terminals('starting') }] : []),
-  ].map(({ id, string, posts }) => ({
-    id,
-    string,
-    volt: volt(posts.plus, posts.minus),
-    amp: string !== null && s.u.limited.has(string) ? -s.stringOf(string).takesA : (solved.branchAmp[id] ?? 0),
+  const gearAt = new Map(s.plan.runs.map(({ spec }) => [spec.from.plus, spec.from.gear]));
+  const batteries = s.strings.map((x): BatteryResult => ({
+    id: x.id,
+    string: x.string,
+    gear: gearAt.get(x.posts.plus) ?? FIRST_BANK.id,
+    aside: x.side === 'aside',
+    volt: volt(x.posts.plus, x.posts.minus),
+    amp: s.u.limited.has(x.id) ? -s.stringOf(x).takesA : (solved.branchAmp[x.id] ?? 0),
   }));
+  const starting = terminals('starting');
+  if (s.starting) batteries.push({ id: 'starting', string: null, gear: 'starting', aside: false, volt: volt(starting.plus, starting.minus), amp: solved.branchAmp['starting'] ?? 0 });
   return { ok: true, state: s.state, circuit, solved, runs, givers, loads, batteries, isolatorClosed: s.links.length ? s.u.closed.size > 0 : null, rounds, steady };
 }
 
@@ -89,11 +103,8 @@ function report(s: Settling, circuit: Circuit, solved: Solved, rounds: number, s
  * warm as their own current makes them, loads that nothing feeds are dark.
  */
 export function settle(plan: CircuitPlan, state: CircuitState): StateResult {
-  const turned = state.bank === 'second' ? planOnSecond(plan) : null;
-  if (!turned) return settleOn(plan, state);
-  const r = settleOn(turned, { ...state, bank: 'first' });
-  if (!r.ok) return { ...r, state };
-  return { ...r, state };
+  const as = turned(plan, state);
+  return as === plan ? settleOn(plan, state) : { ...settleOn(as, { ...state, bank: 'first', charges: 'the bank in use' }), state };
 }
 
 function settleOn(plan: CircuitPlan, state: CircuitState): StateResult {

@@ -1,13 +1,14 @@
 import { resistanceOhmPerM } from '../cable/index.js';
 import { batterySource } from '../catalogue/index.js';
 import { type Circuit, type CircuitLoad, type Resistor, type Solved, type Source } from '../network/index.js';
-import { isBetweenBoxes, serves, type Fitted } from '../routes/index.js';
-import { sensingAt } from '../supply/index.js';
+import { isBetweenBoxes, serves, type Fitted, type Posts } from '../routes/index.js';
+import { sensingAt, type Bank } from '../supply/index.js';
 import { drawnIn, type Drawn } from './drawn.js';
 import { BLEED_OHM, type CircuitFault } from './fault.js';
 import { leadSources, usualLead } from './lead.js';
 import { joinedTo, OPEN_OHM } from './live.js';
 import type { CircuitPlan } from './plan.js';
+import { asidePosts } from './second.js';
 import type { CircuitState } from './state.js';
 import { bankInUse, giversIn, litPanels, stringIn, type Giver, type Lit } from './units.js';
 import { contactName, contactOf, houseNode, ISOLATOR_OHM, wireAt } from './wires.js';
@@ -33,8 +34,8 @@ const POSTS_OHM = 1e-6;
 interface Underway {
   readonly modes: Map<string, GiverMode>;
   /** Strings that take all they can, instead of what the volts press into them. */
-  readonly limited: Set<number>;
-  readonly charging: Set<number>;
+  readonly limited: Set<string>;
+  readonly charging: Set<string>;
   /** Power that each charger takes from the vehicle's side, W. */
   readonly inW: Map<string, number>;
   readonly conductorC: Map<string, number>;
@@ -49,6 +50,18 @@ const stateUnder = (asked: CircuitState, { isolator, mainSwitch, disconnect }: C
   mainSwitch: mainSwitch ?? asked.mainSwitch,
   disconnect: disconnect ?? asked.disconnect,
 });
+
+/** One string of a bank as a battery of the circuit: of the bank in use, or of another that is on charge meanwhile. */
+export interface StringAt {
+  readonly id: string;
+  readonly string: number;
+  readonly bank: Bank;
+  readonly side: 'house' | 'aside';
+  readonly posts: Posts;
+}
+
+const stringsOf = (bank: Bank, side: StringAt['side'], posts: (string: number) => Posts): StringAt[] =>
+  Array.from({ length: bank.strings }, (_, i) => ({ id: `${side === 'aside' ? 'aside' : 'battery'}${i + 1}`, string: i + 1, bank, side, posts: posts(i + 1) }));
 
 /** A link with the run behind it and what its contact is called in the circuit. */
 interface Tie {
@@ -76,6 +89,7 @@ function dimmed(light: Light, fault: CircuitFault | undefined): Light[] {
 /** A circuit in one state while it settles: what stands fixed, what may still change, and the circuit that follows. */
 export class Settling {
   readonly bank;
+  readonly strings: readonly StringAt[];
   readonly lit;
   readonly givers: Giver[];
   readonly drawn: Drawn[];
@@ -94,6 +108,8 @@ export class Settling {
     const state = fault ? stateUnder(asked, fault) : asked;
     this.state = state;
     this.bank = bankInUse(plan, state);
+    const { aside } = plan;
+    this.strings = [...stringsOf(this.bank, 'house', (k) => houseNode(plan.bank, k)), ...(aside ? stringsOf(aside, 'aside', (k) => asidePosts(aside, k)) : [])];
     this.starting = plan.runs.some((r) => r.spec.from.ref.in === 'vehicles');
     // Only what has its cable arrives.
     const led = new Set(plan.runs.flatMap((r) => (r.spec.to.terminal === 'sun' ? [r.spec.from.plus] : [])));
@@ -139,17 +155,17 @@ export class Settling {
       if (!there || there.ohm < sharedOhm) shared.set(m.id, { id: commonBackId(m.id), a: meets(m.id), b: spec.from.minus, ohm: sharedOhm });
     }
     out.push(...shared.values());
-    const open = { switch: state.mainSwitch === 'open', disconnect: state.disconnect === 'open', shunt: false };
+    const open = { switch: state.mainSwitch === 'open', charging: false, disconnect: state.disconnect === 'open', shunt: false };
     for (const p of plan.inline) out.push({ id: p.id, a: p.a, b: p.b, ohm: open[p.id] ? OPEN_OHM : p.ohm });
     for (const l of this.links) out.push({ id: l.contact, ...contactOf(l.run), ohm: u.closed.has(l.id) ? ISOLATOR_OHM : OPEN_OHM });
     const added = plan.fault?.addOhm;
     return added ? out.map((r) => (added[r.id] === undefined ? r : { ...r, ohm: r.ohm + added[r.id]! })) : out;
   }
 
-  /** Volts and ohms of one string of the bank in use. */
-  stringOf(string: number): ReturnType<typeof stringIn> {
-    const sound = stringIn(this.bank, string, this.state);
-    const weak = this.plan.fault?.battery?.[`battery${string}`];
+  /** Volts and ohms of one string. */
+  stringOf({ id, bank, string }: StringAt): ReturnType<typeof stringIn> {
+    const sound = stringIn(bank, string, this.state);
+    const weak = this.plan.fault?.battery?.[id];
     return weak ? { ...sound, volt: sound.volt - weak.belowV, ohm: sound.ohm * weak.timesOhm, chargeOhm: sound.chargeOhm * weak.timesOhm } : sound;
   }
 
@@ -162,15 +178,15 @@ export class Settling {
   }
 
   private sources(): { sources: Source[]; loads: CircuitLoad[] } {
-    const { plan, state, u, bank } = this;
+    const { plan, state, u } = this;
     const sources: Source[] = [];
     const loads: CircuitLoad[] = [];
-    for (let k = 1; k <= bank.strings; k++) {
-      const node = houseNode(plan.bank, k);
-      const s = this.stringOf(k);
-      if (state.postsV !== null) sources.push({ id: `battery${k}`, ...node, volt: state.postsV, ohm: POSTS_OHM });
-      else if (u.limited.has(k)) loads.push({ id: `battery${k}`, ...node, kind: 'current', value: s.takesA });
-      else sources.push({ id: `battery${k}`, ...node, volt: s.volt, ohm: u.charging.has(k) ? s.chargeOhm : s.ohm });
+    for (const at of this.strings) {
+      const { id, posts } = at;
+      const s = this.stringOf(at);
+      if (state.postsV !== null) sources.push({ id, ...posts, volt: state.postsV, ohm: POSTS_OHM });
+      else if (u.limited.has(id)) loads.push({ id, ...posts, kind: 'current', value: s.takesA });
+      else sources.push({ id, ...posts, volt: s.volt, ohm: u.charging.has(id) ? s.chargeOhm : s.ohm });
     }
     if (this.starting) {
       const one = batterySource('flooded', plan.design.supply.startingAh, 'typical');

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { InlinePart } from './inline.js';
 
 /** What everything in the circuit is doing: any combination may be asked for. */
 export const circuitStateSchema = z.object({
@@ -17,6 +18,8 @@ export const circuitStateSchema = z.object({
   disconnect: z.enum(['closed', 'open']),
   /** The bank in use, where a selector chooses. */
   bank: z.enum(['first', 'second']),
+  /** Where the chargers’ own selector stands, where there is one: on the bank in use, or on the other. */
+  charges: z.enum(['the bank in use', 'the other bank']).default('the bank in use'),
   /** Volts at the posts of each house battery; null: what its charge gives. */
   postsV: z.number().min(1).max(70).nullable(),
 });
@@ -35,6 +38,7 @@ export const PARKED: CircuitState = {
   mainSwitch: 'closed',
   disconnect: 'closed',
   bank: 'first',
+  charges: 'the bank in use',
   postsV: null,
 };
 
@@ -53,3 +57,25 @@ export const NAMED_STATES: Readonly<Record<string, CircuitState>> = {
   'main switch open': { ...PARKED, engine: 'cruise', sun: 'full', mainSwitch: 'open' },
   'disconnect open': { ...PARKED, disconnect: 'open' },
 };
+
+const APART = { charges: 'the other bank' } as const;
+
+/** The same for a rig whose chargers have a selector of their own: one bank carries the loads while the other is charged. */
+const APART_STATES: Readonly<Record<string, CircuitState>> = {
+  'driving, loads on one bank, charge into the other': { ...PARKED, ...APART, engine: 'cruise', sun: 'full' },
+  'parked in the sun, charge into the other bank': { ...PARKED, ...APART, sun: 'full' },
+  'everything charges the other bank': { ...PARKED, ...APART, engine: 'cruise', sun: 'full', mains: true },
+};
+
+/** And with a bank behind a selector. */
+const SECOND_STATES: Readonly<Record<string, CircuitState>> = {
+  'parked on the second bank, everything on': { ...PARKED, bank: 'second' },
+  'driving on the second bank, loads on': { ...PARKED, bank: 'second', engine: 'cruise', sun: 'full' },
+};
+
+/** States that people ask about by name in a rig with this in line, and with or without a second bank. */
+export const namedStates = ({ inline, second }: { readonly inline: readonly Pick<InlinePart, 'id'>[]; readonly second: object | null }): Readonly<Record<string, CircuitState>> => ({
+  ...NAMED_STATES,
+  ...(second ? SECOND_STATES : {}),
+  ...(second && inline.some((p) => p.id === 'charging') ? APART_STATES : {}),
+});

@@ -6,7 +6,7 @@ import { dcChargersOf } from '../supply/index.js';
 import type { CircuitPlan } from './plan.js';
 import { settle, type SettledState } from './settle.js';
 import { feedId, HOLD_OHM } from './settling.js';
-import { NAMED_STATES, PARKED, type CircuitState } from './state.js';
+import { namedStates, PARKED, type CircuitState } from './state.js';
 
 /** The state in which a run carries most. */
 export interface WorstRun {
@@ -150,7 +150,7 @@ export function sweep(plan: CircuitPlan): Sweep {
 /** Most that flows in each direction of every run, over the states that people ask about by name, A. */
 export function bothWays(plan: CircuitPlan): ReadonlyMap<string, { readonly outA: number; readonly backA: number }> {
   const most = new Map<string, { outA: number; backA: number }>();
-  for (const state of Object.values(NAMED_STATES)) {
+  for (const state of Object.values(namedStates(plan))) {
     const r = settle(plan, state);
     if (!r.ok) continue;
     for (const { id, amp } of r.runs.values()) {

@@ -10,8 +10,8 @@ import type { CircuitState } from './state.js';
 export interface Giver {
   readonly id: string;
   readonly name: string;
-  /** The side whose battery it charges; between: none, it feeds another box. */
-  readonly side: 'house' | 'starting' | 'between';
+  /** The side whose battery it charges: the bank in use, another that is on charge meanwhile, the starting battery; between: none, it feeds another box. */
+  readonly side: 'house' | 'aside' | 'starting' | 'between';
   readonly plus: string;
   readonly minus: string;
   readonly setV: number;
@@ -82,8 +82,17 @@ export function litPanels({ arrays, plant }: Pick<CircuitPlan, 'arrays' | 'plant
 /** Watts that a regulator has from its panels, before its own loss. */
 const sunOn = (lit: readonly Lit[], unit: string): number => lit.filter((l) => l.unit === unit).reduce((s, l) => s + l.from.reduce((t, f) => t + f.currentA, 0) * l.holdV, 0);
 
+/** A bank that is charged, and whose side that is. */
+interface Charged {
+  readonly bank: Bank;
+  readonly side: 'house' | 'aside';
+}
+
+/** What hangs on the charging selector charges the bank that it stands on; what draws by the cable that it charges by, the bank in use. */
+const charged = (plan: CircuitPlan, state: CircuitState, own = false): Charged => (plan.aside && !own ? { bank: plan.aside, side: 'aside' } : { bank: bankInUse(plan, state), side: 'house' });
+
 /** Portable panels with regulators of their own, put out in the sun. */
-function portableGivers({ arrays }: CircuitPlan, state: CircuitState, bank: Bank): Giver[] {
+function portableGivers({ arrays }: CircuitPlan, state: CircuitState, { bank, side }: Charged): Giver[] {
   if (state.sun === 'none') return [];
   return arrays
     .flatMap((a) => putOut(a, state))
@@ -91,7 +100,7 @@ function portableGivers({ arrays }: CircuitPlan, state: CircuitState, bank: Bank
     .flatMap((p): Giver[] => {
       const { id } = p.ref;
       const sunW = Math.max(...p.clearDayW) * lightOf(state) * MPPT_YIELD;
-      return sunW > 0 ? [{ id, name: 'portable panel', side: 'house', ...terminals(id, 'out'), setV: bank.absorptionV, limitA: Infinity, sunW, input: null, sunOnly: true }] : [];
+      return sunW > 0 ? [{ id, name: 'portable panel', side, ...terminals(id, 'out'), setV: bank.absorptionV, limitA: Infinity, sunW, input: null, sunOnly: true }] : [];
     });
 }
 
@@ -110,9 +119,10 @@ const nameOf = (plan: CircuitPlan, unit: string, otherwise: string): string => p
 /** Posts by which a box charges: its output, or the cable that it also draws by. */
 const outputOf = (c: ConverterThing): Posts => converterPosts(c, c.ports.mainsOut ? null : 'out');
 
-function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, lit: readonly Lit[]): Giver[] {
+function chargers(plan: CircuitPlan, state: CircuitState, lit: readonly Lit[]): Giver[] {
   const { design, arrays } = plan;
   return withPort(plan.plant, 'dcIn').flatMap((c): Giver[] => {
+    const { bank, side } = charged(plan, state, !!c.inside);
     const {
       ref,
       part,
@@ -129,8 +139,7 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, lit: reado
     const vehicle = (triggered(plan, state, switchedBy(plan.plant, c)) && inputs.some((x) => x.by === 'vehicle')) || (state.mains && inputs.some((x) => x.by === 'lead'));
     // Plugged in, a charger with three inputs takes from the mains.
     const mains = state.mains && inputs.some((x) => x.by === 'inlet') ? mainsIn : null;
-    if (mains)
-      return [{ id: gear, name: nameOf(plan, gear, part.name), side: 'house', ...converterPosts(c, 'out'), setV: bank.absorptionV, limitA: mains.outputA * hot, sunW: 0, input: null, sunOnly: false }];
+    if (mains) return [{ id: gear, name: nameOf(plan, gear, part.name), side, ...converterPosts(c, 'out'), setV: bank.absorptionV, limitA: mains.outputA * hot, sunW: 0, input: null, sunOnly: false }];
     const both = vehicle && sun > 0 && sunIn?.beside === 'sun first';
     const byVehicle = vehicle && (sun <= 0 || both || sunIn?.beside === 'vehicle first');
     if (!byVehicle && sun <= 0) return [];
@@ -138,7 +147,7 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, lit: reado
       {
         id: gear,
         name: nameOf(plan, gear, part.name),
-        side: c.feeds.length ? 'between' : 'house',
+        side: c.feeds.length ? 'between' : side,
         ...converterPosts(c, 'out'),
         setV: c.feeds.length ? suppliesV(dcIn) : bank.absorptionV,
         limitA: (byVehicle ? dcIn.outputA * full : Math.min(sunMaxA, dcIn.outputA * share)) * hot,
@@ -153,7 +162,6 @@ function chargers(plan: CircuitPlan, state: CircuitState, bank: Bank, lit: reado
 /** Everything that gives current in a state, beside the batteries. */
 export function giversIn(plan: CircuitPlan, state: CircuitState, lit: readonly Lit[]): Giver[] {
   const { design, arrays } = plan;
-  const bank = bankInUse(plan, state);
   const out: Giver[] = [];
   const { alternator, vehicleV } = design.brief;
   if (state.engine !== 'off') {
@@ -173,27 +181,30 @@ export function giversIn(plan: CircuitPlan, state: CircuitState, lit: readonly L
     });
   }
   if (state.charging === 'off') return out;
-  out.push(...portableGivers(plan, state, bank));
-  out.push(...chargers(plan, state, bank, lit));
+  out.push(...portableGivers(plan, state, charged(plan, state)));
+  out.push(...chargers(plan, state, lit));
   for (const c of withPort(plan.plant, 'sunIn').filter(({ ports }) => !ports.dcIn)) {
     const { ref, part } = c;
+    const { bank, side } = charged(plan, state, !!c.inside || !!c.ports.mainsOut);
     const sunW = sunOn(lit, ref.id) * MPPT_YIELD;
     const limitA = arrays.find((a) => a.regulator?.id === ref.id)?.maxA ?? Infinity;
-    if (sunW > 0) out.push({ id: ref.id, name: nameOf(plan, ref.id, part.name), side: 'house', ...outputOf(c), setV: bank.absorptionV, limitA, sunW, input: null, sunOnly: true });
+    if (sunW > 0) out.push({ id: ref.id, name: nameOf(plan, ref.id, part.name), side, ...outputOf(c), setV: bank.absorptionV, limitA, sunW, input: null, sunOnly: true });
   }
-  if (state.mains) out.push(...onMains(plan, bank));
+  if (state.mains) out.push(...onMains(plan, state));
   out.push(...maintainers(plan, state));
   return out;
 }
 
 /** What charges from the inlet: a mains charger at its output, an inverter-charger through the cable that it draws by. */
-function onMains({ plant, design }: CircuitPlan, bank: Bank): Giver[] {
+function onMains(plan: CircuitPlan, state: CircuitState): Giver[] {
+  const { plant, design } = plan;
   return fromInlet(plant).flatMap((c): Giver[] => {
     const { dcIn, mainsIn, mainsOut } = c.ports;
     // A charger with three inputs is one giver, whatever feeds it.
     if (dcIn || !mainsIn) return [];
     const name = mainsOut ? 'inverter-charger' : 'mains charger';
-    return [{ id: c.ref.id, name, side: 'house', ...outputOf(c), setV: bank.absorptionV, limitA: mainsIn.outputA * hotShare(design, c), sunW: 0, input: null, sunOnly: false }];
+    const { bank, side } = charged(plan, state, !!c.inside || !!mainsOut);
+    return [{ id: c.ref.id, name, side, ...outputOf(c), setV: bank.absorptionV, limitA: mainsIn.outputA * hotShare(design, c), sunW: 0, input: null, sunOnly: false }];
   });
 }
 

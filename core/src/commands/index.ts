@@ -6,6 +6,7 @@ import { run, type Command, type Commanded } from './command.js';
 import { addRig, addVehicle, couple, removeVehicle, uncouple } from './vehicles.js';
 import { addExisting, addLoad, addTrace, place, removeLoad, setLoad } from './gear.js';
 import { addMulticore, removeMulticore, setMulticore } from './multicores.js';
+import { chargingSelector } from './selectors.js';
 import { addArray, addBank, addBatteries, addBlock, addConverter, addLink, addMonitor, addPart, changeThing, hang, remove, setBatteries } from './rig.js';
 
 export { type Commanded } from './command.js';
@@ -15,6 +16,7 @@ export { takeOut } from './take-out.js';
 /** Every command by its name. */
 export const COMMANDS = {
   addBank,
+  chargingSelector,
   addBatteries,
   addArray,
   addConverter,

@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue/index.js';
-import { panelId, type Design } from '../design/index.js';
+import { dropIdleSelectors, panelId, type Design } from '../design/index.js';
 import { freeStep, takesSun } from './hang.js';
 import { collectionOf } from './things.js';
 
@@ -41,5 +41,6 @@ export function takeOut(d: Design, id: string, catalogue: Catalogue): void {
     if (l.inverter === id) delete l.inverter;
   }
   for (const b of Object.values(d.banks)) if (b.selector === id) b.selector = null;
+  dropIdleSelectors(d);
   for (const [key, m] of Object.entries(d.monitors)) if (m.measures === id) delete d.monitors[key];
 }

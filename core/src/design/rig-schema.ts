@@ -65,7 +65,13 @@ export const inletSchema = z.object({
 
 export const distributionSchema = z.object({ ...thing, kind: z.enum(['bars', 'fuse block']), part: partId });
 
-export const switchgearSchema = z.object({ ...thing, does: z.enum(['main switch', 'disconnect']), part: partId, pole: z.enum(['positive', 'negative']) });
+export const switchgearSchema = z.object({
+  ...thing,
+  /** A charging selector chooses the bank that is charged; the main switch, where a bank stands behind it, that which the loads hang on. */
+  does: z.enum(['main switch', 'charging selector', 'disconnect']),
+  part: partId,
+  pole: z.enum(['positive', 'negative']),
+});
 
 /** What measures, shows or switches. */
 export const monitorSchema = z.object({

@@ -70,12 +70,19 @@ function batteriesIn(d: Design, bank: string, id: string): Batteries {
   return (all[id] ??= { order: id === 'house' ? 1 : 2, part: null, count: 1 });
 }
 
+/** A charging selector has nothing to choose where no bank stands behind the loads' one. */
+export function dropIdleSelectors(d: Pick<Design, 'banks' | 'switchgear'>): void {
+  if (Object.values(d.banks).some((b) => b.selector !== null)) return;
+  for (const [id, s] of Object.entries(d.switchgear)) if (s.does === 'charging selector') delete d.switchgear[id];
+}
+
 /** Where the second lot of batteries stands: in the first bank, or as a bank of its own. */
 const secondIn = (d: Design): 'house' | 'second' | null => (d.banks['house']?.batteries['second'] ? 'house' : d.banks['second']?.batteries['second'] ? 'second' : null);
 
 function dropSecond(d: Design): void {
   delete d.banks['house']?.batteries['second'];
   delete d.banks['second'];
+  dropIdleSelectors(d);
 }
 
 function secondOf(d: Design): UsualSupply['second'] {
@@ -178,7 +185,9 @@ const setMains = (d: Design, part: string | null): void => setPart(d.converters,
 
 function setSecond(d: Design, s: UsualSupply['second']): void {
   const now = s && { ...s };
+  const kept = { ...d.switchgear };
   dropSecond(d);
+  if (now?.joined === 'selector') d.switchgear = kept;
   if (now) Object.assign(batteriesIn(d, now.joined === 'selector' ? 'second' : 'house', 'second'), { part: now.part, count: now.count });
 }
 

@@ -1,4 +1,4 @@
-import { FED_NODES, MAIN_NODES, type InlinePart } from '../circuit/index.js';
+import { CHARGE_PLUS, FED_NODES, MAIN_NODES, type InlinePart } from '../circuit/index.js';
 import { withoutDetail, refTo, runKey, type Design } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 import { BARS } from '../plant/index.js';
@@ -67,7 +67,7 @@ class Builder {
   private putEnd(id: string, gear: string, string: number | null): string {
     const g = this.gear.get(gear);
     const part = this.input.inline.find((p) => p.id === id && p.onHub);
-    if (part) this.put(id, { switch: 'switch', shunt: 'shunt', disconnect: 'contact' }[part.id] as SymbolKind, part.name, { gear: 'bus', detail: 'on the hub board' });
+    if (part) this.put(id, { switch: 'switch', charging: 'switch', shunt: 'shunt', disconnect: 'contact' }[part.id] as SymbolKind, part.name, { gear: 'bus', detail: 'on the hub board' });
     if (!g) return id;
     const title = string === null ? this.nameOf(g) : `${g.plain} ${string}`;
     this.put(id, symbolOf(g, this.input.design), title, {
@@ -82,6 +82,7 @@ class Builder {
   end(e: RunEnd, pole: 'plus' | 'minus', side: 'west' | 'east'): DiagramEnd {
     const node = e[pole];
     if (node === MAIN_NODES.plus || node === MAIN_NODES.minus) return { node: this.putGear(pole === 'plus' ? 'switch' : 'shunt'), side: 'west', pole };
+    if (node === CHARGE_PLUS) return { node: this.putGear('charging'), side: 'west', pole };
     if (node === FED_NODES.plus || node === FED_NODES.minus) return { node: this.putGear('disconnect'), side: 'east', pole };
     // A wire straight off a battery’s post has its return on the bars, so that the shunt counts it.
     if (pole === 'minus' && node === terminals(BARS.id).minus && e.gear !== BARS.id) return { node: this.putGear(BARS.id), side, pole };
@@ -137,6 +138,8 @@ class Builder {
     // A switch changes nothing of what a conductor is: the feed stays the feed, the return the return.
     const kind = p.pole === 'positive' ? 'feed' : 'return';
     if (p.id === 'disconnect') this.line(`${p.id}:link`, kind, null, { node: bus, side: 'east', pole }, { node: here, side: 'west', pole });
+    // What chargers give comes to their selector, and from there to the studs of the loads' one, where the banks' leads end.
+    else if (p.id === 'charging') this.line(`${p.id}:link`, kind, null, { node: here, side: 'east', pole }, { node: p.a === MAIN_NODES.plus ? this.putGear('switch') : bus, side: 'west', pole });
     else this.line(`${p.id}:link`, kind, null, { node: here, side: 'east', pole }, { node: bus, side: 'west', pole });
   }
 
@@ -203,7 +206,9 @@ export function buildDiagram(input: DiagramInput, filter: DiagramFilter = WHOLE)
   const runs = chosen(input.runs, filter);
   for (const r of runs) b.run(r);
   const withDisconnect = runs.some((r) => r.spec.from.plus === FED_NODES.plus || r.spec.from.minus === FED_NODES.minus);
-  for (const p of input.inline) if (p.id !== 'disconnect' || withDisconnect) b.inlinePart(p);
+  const withCharging = runs.some((r) => r.spec.to.plus === CHARGE_PLUS);
+  const shown = { switch: true, shunt: true, charging: withCharging, disconnect: withDisconnect };
+  for (const p of input.inline) if (shown[p.id]) b.inlinePart(p);
   if (whole || filter.groups?.includes('charging')) {
     for (const l of input.leads) b.lead(l);
     b.vehicle();

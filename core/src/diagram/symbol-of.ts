@@ -18,13 +18,14 @@ const BY_PURPOSE: Readonly<Record<Purpose, SymbolKind>> = {
   other: 'load',
 };
 
-const BY_ID: Readonly<Record<string, SymbolKind>> = { bus: 'bars', switch: 'switch', shunt: 'shunt', disconnect: 'contact', display: 'meter', remote: 'switch', portable: 'panel' };
+const BY_ID: Readonly<Record<string, SymbolKind>> = { bus: 'bars', shunt: 'shunt', display: 'meter', remote: 'switch', portable: 'panel' };
 
 /** The symbol of a piece of gear. */
 export function symbolOf(gear: Gear, design: Design): SymbolKind {
   const known = BY_ID[gear.id];
   if (known) return known;
   if (gear.ref.in === 'inlets') return 'socket';
+  if (gear.ref.in === 'switchgear') return design.switchgear[gear.ref.id]?.does === 'disconnect' ? 'contact' : 'switch';
   const monitor = monitorIn(catalogueOf(design), gear.part);
   if (monitor) return watchesOf(monitor).outputs(monitor) ? 'contact' : 'meter';
   switch (gear.role) {

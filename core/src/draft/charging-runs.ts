@@ -1,12 +1,12 @@
 import type { Gear } from '../places/index.js';
-import type { FuseEnd, RunSpec, RunAmps } from '../routes/index.js';
+import type { FuseEnd, RunAmps, RunEnd, RunSpec } from '../routes/index.js';
 import { chargerInputW, type DcIn } from '../catalogue/index.js';
 import { figure, sentence } from '../quantity/index.js';
-import { BARS, OWN_VEHICLE, standsIn, stepOf, suppliesV, withPort, type LinkThing, type Ported, type Step } from '../plant/index.js';
-import { alternatorBudget, dcdcsOf, driveVolts, leadChargersOf, mainsChargersOf } from '../supply/index.js';
-import { steadyA, lastingLoadsA, usualLoadsA } from './amps.js';
+import { OWN_VEHICLE, standsIn, stepOf, suppliesV, withPort, type LinkThing, type Ported, type Step } from '../plant/index.js';
+import { driveVolts } from '../supply/index.js';
+import { steadyA } from './amps.js';
+import { chargeEnd, linkAmps, throughSelector } from './charge-end.js';
 import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
-import { controllerOutA, portableOutA } from './controller.js';
 import { supplyLimit, TERMINAL, TRUNK } from './limits.js';
 
 /** Share of nominal volts that the feed of a charger is reckoned to lose on its way, when what lasts is sought. */
@@ -120,11 +120,11 @@ function dcdcRuns(c: DraftContext, next: () => number, thing: Ported<'dcIn'>): R
     share,
     inside,
   } = thing;
-  const [start, charger, bus] = [startOf(c, thing), c.gear.get(standsIn(thing).id), c.gear.get(BARS.id)];
-  if (!thing.inputs.length || !charger || !c.bank || !bus) return [];
+  const [start, charger, to] = [startOf(c, thing), c.gear.get(standsIn(thing).id), chargeEnd(c)];
+  if (!thing.inputs.length || !charger || !c.bank || !to) return [];
   // One that the sun or the mains feed alone has its way to the bank as well.
   const feed = start ? [feedRun(c, next(), thing, start, charger)] : [];
-  return [...feed, ...(inside || thing.feeds.length ? [] : [outputRun(c, next, charger, part.outputA * share, `${sentence(charger.name)} → ${bus.name}`, 'charger')])];
+  return [...feed, ...(inside || thing.feeds.length ? [] : [outputRun(c, next, charger, to, part.outputA * share, 'charger')])];
 }
 
 /** What brings it its DC. */
@@ -153,15 +153,16 @@ function feedRun(c: DraftContext, number: number, { ref, ports: { dcIn: part }, 
 /** Smallest lead of a charger's output by custom, mm². */
 const CHARGER_LEAD_MM2 = 4;
 
-function outputRun(c: DraftContext, next: () => number, charger: Gear, outputA: number, name: string, source: 'charger' | 'mains charger'): RunSpec {
+function outputRun(c: DraftContext, next: () => number, charger: Gear, to: RunEnd, outputA: number, source: 'charger' | 'mains charger'): RunSpec {
   return makeRun(c, next(), {
     id: `${charger.id}-bus`,
     role: 'charger output',
     serves: charger.ref,
-    name,
+    name: `${sentence(charger.name)} → ${to.name}`,
     group: 'charging',
     from: endOf(charger, 'out'),
-    to: endOf(c.gear.get('bus')!),
+    to,
+    ...throughSelector(c, outputA),
     ...steadyA(outputA, `the ${source}’s output, as it is set`),
     minAreaMm2: CHARGER_LEAD_MM2,
     terminal: TERMINAL.m8,
@@ -174,46 +175,10 @@ function outputRun(c: DraftContext, next: () => number, charger: Gear, outputA: 
   });
 }
 
-/** What a sensing link carries: all that the bank takes and the loads draw, as far as the alternator has it left on the road. */
-function linkAmps(c: DraftContext): RunAmps {
-  const mostA = Math.max(alternatorBudget(c.design.brief.alternator.ratedA, { idleA: 0, roadA: 0 }).leftCruiseA, 10);
-  const loads = c.day.loads.filter((l) => !l.mains);
-  const { maxChargeA } = c.bank!;
-  return {
-    lastingA: Math.min(mostA, maxChargeA + lastingLoadsA(c, loads)),
-    lastingWhy: 'what the battery takes and all loads draw together, as far as the alternator has it left on the road',
-    usualA: Math.min(mostA, maxChargeA + usualLoadsA(c, loads)),
-    usualWhy: 'what the battery takes and the loads of a usual day draw, as far as the alternator has it left on the road',
-  };
-}
-
-/** All that can be pressed into the bank at once: every charger and controller at its limit, or the link, A. */
-export function allChargeA(c: DraftContext): number {
-  const { design, catalogue, bank, arrays } = c;
-  if (!bank) return 0;
-  const sum = <T>(list: readonly T[], of: (x: T) => number): number => list.reduce((s, x) => s + of(x), 0);
-  // What is built into the battery itself passes no lead of it.
-  const passes = (unit: string): boolean => !c.plant.converters.some((x) => x.inside && x.ref.id === unit);
-  const dcdcs = dcdcsOf(design, catalogue).filter((d) => passes(d.id));
-  const vehicle = sum(dcdcs, (d) => d.port.outputA * d.share) + sum(c.plant.links, () => linkAmps(c).usualA);
-  const sun = sum(arrays, (a) => (a.controller ? controllerOutA(a, bank) : 0));
-  // A portable panel is out only while the vehicle stands.
-  const portable = portableOutA(
-    arrays.flatMap((a) => a.portables),
-    bank,
-  );
-  // A charger with three inputs gives what the vehicle gives, or what the mains give.
-  const onLeads = leadChargersOf(design, catalogue).filter((d) => passes(d.id));
-  const ofVehicle = new Set([...dcdcs, ...onLeads].map((d) => d.id));
-  const mains = mainsChargersOf(design, catalogue).filter((m) => passes(m.unit) && !ofVehicle.has(m.unit));
-  const leads = sum(onLeads, (d) => d.port.outputA * d.share);
-  return Math.max(vehicle, portable) + leads + sun + sum(mains, (m) => m.outputA);
-}
-
 /** `mark` tells the runs of further links from those of the first. */
 function isolatorRuns(c: DraftContext, next: () => number, { ref, part }: LinkThing, mark: string): RunSpec[] {
-  const [starting, isolator, bus] = [c.gear.get(OWN_VEHICLE.id), c.gear.get(ref.id), c.gear.get(BARS.id)];
-  if (!starting || !isolator || !c.bank || !bus) return [];
+  const [starting, isolator, to] = [c.gear.get(OWN_VEHICLE.id), c.gear.get(ref.id), chargeEnd(c)];
+  if (!starting || !isolator || !c.bank || !to) return [];
   const common = {
     group: 'charging',
     ...linkAmps(c),
@@ -243,9 +208,10 @@ function isolatorRuns(c: DraftContext, next: () => number, { ref, part }: LinkTh
     role: 'link',
     serves: isolator.ref,
     parent: `start-isolator${mark}`,
-    name: `Isolator → ${bus.name}`,
+    name: `Isolator → ${to.name}`,
     from: endOf(isolator, 'out'),
-    to: endOf(bus),
+    to,
+    ...throughSelector(c, common.usualA, common.limitingParts),
     ends: [{ at: 'to', source: 'house battery' }],
     reason: 'the far half of the link: with the isolator closed each battery can feed a fault on it, so it is fused at both ends',
   });
@@ -254,8 +220,8 @@ function isolatorRuns(c: DraftContext, next: () => number, { ref, part }: LinkTh
 
 /** Feed of the bus bars from a mains charger. */
 function mainsRuns(c: DraftContext, next: () => number, { ref, ports }: Ported<'mainsIn'>): RunSpec[] {
-  const [mains, bus] = [c.gear.get(ref.id), c.gear.get(BARS.id)];
-  return mains && c.bank && bus ? [outputRun(c, next, mains, ports.mainsIn.outputA, `${sentence(mains.name)} → ${bus.name}`, 'mains charger')] : [];
+  const [mains, to] = [c.gear.get(ref.id), chargeEnd(c)];
+  return mains && c.bank && to ? [outputRun(c, next, mains, to, ports.mainsIn.outputA, 'mains charger')] : [];
 }
 
 /** Runs that bring charge from the vehicle and from the mains: of every charger and link that there is. */

@@ -3,9 +3,9 @@ import { houseNodes, passing } from '../circuit/index.js';
 import { runKey, type Ref } from '../design/index.js';
 import type { DayLoad } from '../loads/index.js';
 import { figure, sentence } from '../quantity/index.js';
-import { FIRST_BANK, SECOND_BANK, withPort, type Ported } from '../plant/index.js';
+import { FIRST_BANK, withPort, type Ported } from '../plant/index.js';
 import { type RunSpec, type RunAmps } from '../routes/index.js';
-import { allChargeA } from './charging-runs.js';
+import { allChargeA } from './charge-end.js';
 import { ampsOf, lastingLoadsA, usualLoadsA } from './amps.js';
 import { distributionOf, selectedBankOf, stringLost, type Bank } from '../supply/index.js';
 import { bankEnd, BOLTED, endOf, equalLeads, gearOf, leadId, mainId, makeRun, type DraftContext } from './context.js';
@@ -22,7 +22,8 @@ const INVERTER_LEAST_MM2 = 4;
  */
 function mainWeak(c: DraftContext, share: number, { outletA }: Bank['part']): Pick<RunSpec, 'inline' | 'limitingParts'> {
   const { inline } = passing(c.inline, ['switch', 'shunt'], share);
-  const inLine = passing(c.inline, ['switch', 'shunt']).limitingParts;
+  // A selector for the chargers is linked to the lead's end without a fuse of its own: the main fuse protects it too.
+  const inLine = passing(c.inline, ['switch', 'charging', 'shunt']).limitingParts;
   const limitingParts = outletA === undefined ? inLine : [{ what: 'power unit’s own output', ratingA: outletA }, ...inLine];
   const { hub } = distributionOf(c.design, c.catalogue);
   return { inline, limitingParts: hub ? [...limitingParts, { what: 'hub board’s bars', ratingA: hub.barsA, kind: 'hub bars' as const }] : limitingParts };
@@ -46,7 +47,7 @@ function leadAmps(all: RunAmps, bank: Bank): RunAmps {
 function mainRuns(c: DraftContext, next: () => number, all: RunAmps, bank: Bank, ref: Ref): RunSpec[] {
   const house = c.gear.get(ref.id);
   if (!house) return [];
-  const behind = ref === SECOND_BANK;
+  const behind = ref !== FIRST_BANK;
   const title = sentence(house.plain);
   const to = endOf(c.gear.get('bus')!);
   const { main } = houseNodes(c.inline);
@@ -212,10 +213,10 @@ export function houseRuns(c: DraftContext, next: () => number): RunSpec[] {
   const hung = hungOn(c);
   const all = mainAmps(c, bank, [...hung.all.flatMap((w) => hung.behind(w)), ...hung.behind(null)], inverterW);
   const main = mainId(c);
-  const second = selectedBankOf(c.design, c.catalogue);
+  const [second, selected] = [selectedBankOf(c.design, c.catalogue), c.plant.banks.find((b) => b.selected)];
   return [
     ...mainRuns(c, next, all, bank, FIRST_BANK),
-    ...(second ? mainRuns(c, next, all, second, SECOND_BANK) : []),
+    ...(second && selected ? mainRuns(c, next, all, second, selected.ref) : []),
     ...inverters.flatMap((i) => inverterRuns(c, next, i, bank, main)),
     ...hung.all.flatMap((w) => blockRuns(c, next, w, hung.behind(w))),
     ...[null, ...hung.all].flatMap((w) => hung.loadsOn(w).map((l) => loadRun(c, next, l, w))),

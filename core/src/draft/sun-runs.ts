@@ -5,6 +5,7 @@ import { sentence } from '../quantity/index.js';
 import { terminals, type RunSpec } from '../routes/index.js';
 import type { PortablePanel, SolarArray } from '../supply/index.js';
 import { steadyA } from './amps.js';
+import { chargeEnd, throughSelector } from './charge-end.js';
 import { BOLTED, endOf, makeRun, type DraftContext } from './context.js';
 import { controllerOutA, portableOutA } from './controller.js';
 import { supplyLimit, TERMINAL } from './limits.js';
@@ -30,8 +31,8 @@ const regulatorName = (regulator: Gear): string => (regulator.role === 'charger'
 /** From the socket of a portable panel to the bus bars, where it has its own regulator, else to the regulator that it joins. */
 function portableRuns(c: DraftContext, next: () => number, array: SolarArray, portable: PortablePanel): RunSpec[] {
   const { bank, gear } = c;
-  const [socket, bus] = [gear.get(portable.ref.id), gear.get('bus')];
-  if (!bank || !socket || !bus) return [];
+  const [socket, to] = [gear.get(portable.ref.id), chargeEnd(c)];
+  if (!bank || !socket || !to) return [];
   const { panel, ownRegulator, ratedW, count } = portable;
   const regulator = regulatorOf(c, array);
   const common = {
@@ -49,9 +50,10 @@ function portableRuns(c: DraftContext, next: () => number, array: SolarArray, po
         id: `${socket.id}-bus`,
         role: 'portable lead',
         serves: socket.ref,
-        name: `${sentence(socket.name)} → ${bus.name}`,
+        name: `${sentence(socket.name)} → ${to.name}`,
         from: endOf(socket, 'out'),
-        to: endOf(bus),
+        to,
+        ...throughSelector(c, portableOutA([portable], bank), common.limitingParts),
         ...steadyA(portableOutA([portable], bank), 'its rated watts at the lowest charging volts'),
         sourceV: bank.absorptionV,
         fuseKinds: ['blade', ...BOLTED],
@@ -129,8 +131,8 @@ function panelRun(c: DraftContext, next: () => number, array: SolarArray, one: A
 /** Runs from the fixed panels of one regulator to it, and from a controller to the bus bars. */
 function fixedRuns(c: DraftContext, next: () => number, array: SolarArray): RunSpec[] {
   const { bank, gear } = c;
-  const [regulator, bus] = [regulatorOf(c, array), gear.get('bus')];
-  if (!bank || !regulator || !bus) return [];
+  const [regulator, to] = [regulatorOf(c, array), chargeEnd(c)];
+  if (!bank || !regulator || !to) return [];
   const runs = array.fixed.flatMap((one) => panelRun(c, next, array, one, regulator));
   if (regulator.role !== 'controller' || !(runs.length || array.portables.some((p) => gear.has(p.ref.id)))) return runs;
   const outA = controllerOutA(array, bank);
@@ -139,10 +141,11 @@ function fixedRuns(c: DraftContext, next: () => number, array: SolarArray): RunS
       id: `${regulator.id}-bus`,
       role: 'charger output',
       serves: regulator.ref,
-      name: `${sentence(regulator.name)} → ${bus.name}`,
+      name: `${sentence(regulator.name)} → ${to.name}`,
       group: 'sun',
       from: endOf(regulator, 'out'),
-      to: endOf(bus),
+      to,
+      ...throughSelector(c, outA),
       ...steadyA(outA, 'the panels’ rated watts at the lowest charging volts, not above the controller’s own limit'),
       minAreaMm2: CONTROLLER_LEAD_MM2,
       terminal: TERMINAL.m8,

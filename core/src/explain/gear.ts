@@ -20,6 +20,7 @@ const BY_ID: Readonly<Record<string, string>> = {
   remote: 'switches the inverter off from where people are: it draws by itself while it waits',
   portable: 'a panel that is put out where the sun is, while the vehicle stands in the shade',
   charger2: 'the second half of what the battery can take, from the same alternator',
+  charging: 'chooses the bank that is charged, so that one carries the loads while the other fills',
   second: 'takes over when the first bank is down to its reserve; the selector never joins the two',
 };
 

@@ -1,5 +1,5 @@
 import { restV } from '../catalogue/index.js';
-import type { CircuitPlan } from '../circuit/index.js';
+import { OPEN_OHM, type CircuitPlan, type InlinePart } from '../circuit/index.js';
 import { sentence } from '../quantity/index.js';
 import type { Fault } from './fault.js';
 
@@ -66,7 +66,7 @@ function starting(plan: CircuitPlan): Fault[] {
 
 /** Main switch, disconnect and shunt: open, burnt, passed by. */
 function inLine(plan: CircuitPlan): Fault[] {
-  const has = (id: 'switch' | 'disconnect' | 'shunt'): boolean => plan.inline.some((p) => p.id === id);
+  const has = (id: InlinePart['id']): boolean => plan.inline.some((p) => p.id === id);
   const heavy = plan.day.loads.filter((l) => !l.mains && plan.runs.some((r) => r.spec.role === 'load feed' && r.spec.serves.id === l.id)).sort((a, b) => b.runningA - a.runningA)[0];
   return [
     ...(has('switch')
@@ -79,6 +79,26 @@ function inLine(plan: CircuitPlan): Fault[] {
             change: { addOhm: { switch: BURNT_OHM } },
             about: 'switch',
             fix: 'More than 20 mV across it at full current: replace it by one rated for the peak.',
+          },
+        ]
+      : []),
+    ...(has('charging')
+      ? [
+          {
+            id: 'burnt:charging',
+            name: 'Charging selector: a burnt contact',
+            prior: 1.5,
+            change: { addOhm: { charging: BURNT_OHM } },
+            about: 'charging',
+            fix: 'Millivolts across it while everything charges; replace it, and turn it from now on with the chargers at rest.',
+          },
+          {
+            id: 'off:charging',
+            name: 'Charging selector: it is off, or between its positions',
+            prior: 2,
+            change: { addOhm: { charging: OPEN_OHM } },
+            about: 'charging',
+            fix: 'Turn it to the bank that is to be charged, with the chargers at rest.',
           },
         ]
       : []),

@@ -55,6 +55,7 @@ function cautions(design: Design, catalogue: Catalogue, a: Assessment): Label[] 
       return bank ? [says(bank)] : [];
     }),
     ...always.map(({ spec }) => caution(`live ${spec.id}`, 'LIVE', spec.to.name, STAYS)),
+    ...(a.inline.some((x) => x.id === 'charging') ? [caution('charging bar', 'LIVE', 'the chargers’ bar', 'stays live with the load selector off')] : []),
     ...(p.vehicles.some((v) => v.joined) ? [caution('starting', 'LIVE', 'feed of the starting battery', STAYS)] : []),
     ...(p.arrays.some((x) => !x.portable) ? [caution('sun', 'SUN', 'live in daylight', 'cover the panels, then part')] : []),
     ...(fromInlet(p).length || p.converters.some((c) => c.ports.mainsOut) ? [caution('mains', '230 V', 'licensed electrician only', 'more than one source: part them all')] : []),
@@ -64,6 +65,7 @@ function cautions(design: Design, catalogue: Catalogue, a: Assessment): Label[] 
 /** Main switch, shunt and disconnect, each with the one thing to know of it. */
 const SAYS = {
   switch: ['off before any work', 'chargers may still feed behind it'],
+  charging: ['chooses the bank on charge', 'loads hang on the other selector'],
   shunt: ['nothing else on its battery side', 'all returns pass it'],
   disconnect: ['cuts the loads off by itself', 'not a switch to work behind'],
 } as const;

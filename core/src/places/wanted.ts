@@ -1,6 +1,6 @@
 import { convertsOf, watchesOf, type Catalogue, type Part } from '../catalogue/index.js';
 import { gearKey, panelId, refTo, type Design, type Load, type LoadGroup, type Purpose, type Ref, type Trace } from '../design/index.js';
-import { inRole, plant, type ArrayThing, type BankThing, type ConverterThing, type DistributionThing, type Plant } from '../plant/index.js';
+import { inRole, plant, type ArrayThing, type BankThing, type ConverterThing, type DistributionThing, type Plant, type SwitchThing } from '../plant/index.js';
 import { bankOf, selectedBankOf, type Bank } from '../supply/index.js';
 import { FIXING, LOAD_BODY, USUAL_BODY, type Body, type Fixing, type PlacedRole } from './bodies.js';
 
@@ -91,7 +91,9 @@ const watching = (monitors: Plant['monitors'], role: 'bus' | 'block' | 'control'
 
 /** What sits in the battery's leads and in the feed of the loads: near to the bus bars. */
 function inlineGear({ switchgear, monitors }: Plant): Wanted[] {
-  const main = switchgear.filter((s) => s.part.kind === 'switch').map((s) => gearOfPart(s.ref, 'bus', s.selects ? 'selector' : 'main switch', s.part));
+  const apart = switchgear.some((s) => s.does === 'charging selector');
+  const called = (s: SwitchThing): string => (s.does === 'charging selector' ? s.does : s.selects ? (apart ? 'load selector' : 'selector') : 'main switch');
+  const main = switchgear.filter((s) => s.part.kind === 'switch').map((s) => gearOfPart(s.ref, 'bus', called(s), s.part));
   const shunts = watching(monitors, 'bus');
   const disconnects = switchgear.filter((s) => s.part.kind === 'disconnect').map((s) => gearOfPart(s.ref, 'bus', 'low-voltage disconnect', s.part));
   return [...main, ...shunts, ...disconnects];

@@ -21,7 +21,6 @@ export interface Plant {
 /** The vehicle that the rig is built into, or is towed by. */
 export const OWN_VEHICLE = refTo('vehicles', 'starting');
 export const FIRST_BANK = refTo('banks', 'house');
-export const SECOND_BANK = refTo('banks', 'second');
 export const BARS = refTo('distribution', 'bus');
 const USUAL_BLOCK = refTo('distribution', 'block');
 
@@ -135,9 +134,9 @@ function distributionOf({ distribution }: Rig, catalogue: Catalogue): Distributi
 /** Parts of their own; what a hub board has of them is not here. */
 function switchgearOf({ switchgear, banks }: Rig, catalogue: Catalogue, hub: PartOf<'hub'> | null): SwitchThing[] {
   return inOrder(switchgear).flatMap(([id, s]) => {
-    const onHub = s.does === 'main switch' ? hub?.mainSwitch : hub?.disconnect;
-    const of = onHub ? null : catalogue.find(s.does === 'main switch' ? 'switch' : 'disconnect', s.part);
-    return part(of, (p): SwitchThing => ({ ref: refTo('switchgear', id), part: p, quantity: 1, pole: s.pole, selects: Object.values(banks).some((b) => b.selector === id) }));
+    const onHub = { 'main switch': hub?.mainSwitch, 'charging selector': null, disconnect: hub?.disconnect }[s.does];
+    const of = onHub ? null : catalogue.find(s.does === 'disconnect' ? 'disconnect' : 'switch', s.part);
+    return part(of, (p): SwitchThing => ({ ref: refTo('switchgear', id), part: p, quantity: 1, pole: s.pole, does: s.does, selects: Object.values(banks).some((b) => b.selector === id) }));
   });
 }
 

@@ -1,5 +1,5 @@
 import type { ConverterPart, MonitorPart, Part, PartOf, Ports } from '../catalogue/index.js';
-import type { Ref } from '../design/index.js';
+import type { Ref, RigSwitch } from '../design/index.js';
 
 /** A thing of the rig, with the part of the catalogue that it is. */
 export interface Thing<P extends Part | null = Part> {
@@ -78,6 +78,7 @@ export type DistributionThing = Thing<PartOf<'fuse-block'> | PartOf<'hub'> | nul
 /** What parts something by hand or by itself. */
 export interface SwitchThing extends Thing<PartOf<'switch'> | PartOf<'disconnect'>> {
   readonly pole: 'positive' | 'negative';
+  readonly does: RigSwitch['does'];
   /** It stands in the lead of every bank and says which is in use. */
   readonly selects: boolean;
 }

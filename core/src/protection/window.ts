@@ -10,7 +10,7 @@ export interface WeakPart {
 }
 
 /** Sorts of parts that a run passes. */
-export type WeakKind = 'switch' | 'shunt' | 'disconnect' | 'fuse block' | 'block way' | 'hub way' | 'hub bars' | 'isolator' | 'plug' | 'relay';
+export type WeakKind = 'switch' | 'charging' | 'shunt' | 'disconnect' | 'fuse block' | 'block way' | 'hub way' | 'hub bars' | 'isolator' | 'plug' | 'relay';
 
 export interface FuseWindow {
   readonly loadA: number;

@@ -1,4 +1,3 @@
-import type { Ref } from '../design/index.js';
 import { FIRST_BANK, type ConverterThing } from '../plant/index.js';
 import type { RunSpec, Terminal } from './spec.js';
 
@@ -25,11 +24,11 @@ export function converterPosts({ ref, inside }: Pick<ConverterThing, 'ref' | 'in
 
 type Told = { readonly spec: Pick<RunSpec, 'role' | 'serves'> };
 
-/** True of a lead of a bank. */
-export const isLeadOf = ({ spec }: Told, bank: Ref): boolean => spec.role === 'bank lead' && spec.serves.id === bank.id;
-
 /** True of a lead of the bank that is in use from the start. */
-export const isMainLead = (run: Told): boolean => isLeadOf(run, FIRST_BANK);
+export const isMainLead = ({ spec }: Told): boolean => spec.role === 'bank lead' && spec.serves.id === FIRST_BANK.id;
+
+/** True of a lead of the bank behind the selector. */
+export const isSecondLead = ({ spec }: Told): boolean => spec.role === 'bank lead' && spec.serves.id !== FIRST_BANK.id;
 
 /** True of the run by which one box feeds another: no battery stands at either end of it. */
 export const isBetweenBoxes = ({ spec }: { readonly spec: Pick<RunSpec, 'role' | 'from'> }): boolean => spec.role === 'charger feed' && spec.from.ref.in === 'converters';

@@ -60,6 +60,7 @@ import { overLimits } from './over-limits.js';
 import { panelsDrag } from './panels-drag.js';
 import { profileMissing } from './profile-missing.js';
 import { regulatorBeforeRegulator } from './regulator-before-regulator.js';
+import { chargingSelector } from './charging-selector.js';
 import { selectorMissing } from './selector-missing.js';
 import { sourceNeverFills } from './source-never-fills.js';
 import { startingBatteryDrains } from './starting-battery-drains.js';
@@ -188,6 +189,7 @@ export const RULES: readonly Rule[] = [
   relayOutputs,
   relayDrops,
   selectorMissing,
+  chargingSelector,
   sourceNeverFills,
   startingBatteryDrains,
   swapGrows,

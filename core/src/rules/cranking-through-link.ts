@@ -24,18 +24,27 @@ export const crankingThroughLink: Rule = {
     const amps = Math.max(0, (volt - (CRANKING_V * design.brief.vehicleV) / 12) / all);
     const weakest = link.reduce((a, b) => (b.figures.fuseA < a.figures.fuseA ? b : a));
     const opensS = clearingTimes(weakest.figures.fuseType, weakest.figures.fuseA, amps).fastS;
-    const part = distributionOf(design, catalogue).mainSwitch;
+    const { mainSwitch, chargingSelector } = distributionOf(design, catalogue);
+    // A link ends where the chargers give: behind their own selector, where there is one.
+    const part = chargingSelector ?? mainSwitch;
     const over = part !== null && amps > part.peakA;
     if (!over && opensS > START_S) return [];
     return [
       {
         at: { stage: 'protection' as const, about: weakest.spec.id },
         severity: over ? ('stop' as const) : ('look' as const),
-        values: { amps: figure(amps, 0), run: weakest.spec.name, fuse: rating(weakest.figures.fuseA), seconds: figure(opensS, 1), peak: over ? part.peakA : 0 },
+        values: {
+          amps: figure(amps, 0),
+          run: weakest.spec.name,
+          fuse: rating(weakest.figures.fuseA),
+          seconds: figure(opensS, 1),
+          peak: over ? part.peakA : 0,
+          part: chargingSelector ? 'charging selector' : 'main switch',
+        },
       },
     ];
   },
   say: (v) =>
-    `Started with the isolator closed, ${v['amps']} A come from the house bank: the ${v['fuse']} A fuse of ${v['run']} may open within ${v['seconds']} s${Number(v['peak']) > 0 ? `, and the main switch bears ${v['peak']} A for a start` : ''}.`,
+    `Started with the isolator closed, ${v['amps']} A come from the house bank: the ${v['fuse']} A fuse of ${v['run']} may open within ${v['seconds']} s${Number(v['peak']) > 0 ? `, and the ${v['part']} bears ${v['peak']} A for a start` : ''}.`,
   fix: () => 'An isolator that lets go while starting, or a wait of half a minute after switching off; a switch in the house bank’s lead rated for the start.',
 };

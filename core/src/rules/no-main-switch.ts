@@ -1,4 +1,4 @@
-import { distributionOf } from '../supply/index.js';
+import { distributionOf, switchesFor } from '../supply/index.js';
 import { takeRated } from './press.js';
 import type { Rule } from './rule.js';
 
@@ -13,7 +13,7 @@ export const noMainSwitch: Rule = {
     const fuseA = Math.max(0, ...runs.map((r) => (r.spec.group === 'house' && r.ok && r.spec.from.gear === 'house' ? r.figures.fuseA * r.figures.perPole : 0)));
     return takeRated(
       design,
-      catalogue.usual('switch'),
+      switchesFor(design, catalogue),
       (p) => p.ratedA,
       fuseA,
       (s, id) => (s.mainSwitch = id),

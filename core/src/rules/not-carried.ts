@@ -13,6 +13,12 @@ function banks(d: Design): readonly Odd[] {
   return [...others, ...behind.slice(1)].map(([id]): Odd => [id, 'a bank beside the one in use and one behind a selector']);
 }
 
+/** Switches of a sort beyond the first, which stand in no pole. */
+function switches(d: Design): readonly Odd[] {
+  const all = Object.entries(d.switchgear).sort(([, a], [, b]) => a.order - b.order);
+  return all.filter(([, s], i) => all.findIndex(([, o]) => o.does === s.does) < i).map(([id, s]): Odd => [id, `a ${s.does} beside another`]);
+}
+
 /** Fed over another box that charges no bank and is fed itself. */
 const isCarried = (p: Plant, id: string): boolean => p.converters.some((c) => c.ref.id === id && c.inputs.some((i) => i.through));
 
@@ -40,7 +46,7 @@ export const notCarried: Rule = {
     const onSteps = Object.entries(design.arrays).flatMap(([id, a]): Odd[] =>
       p.converters.some((c) => c.feeds.length && c.ref.id === a.into?.id) ? [[id, 'panels on a box that feeds another box alone']] : [],
     );
-    const odd: readonly Odd[] = [...banks(design), ...converters, ...onSteps, ...arrays.map(([id]): Odd => [id, 'panels on another bank than the one in use'])];
+    const odd: readonly Odd[] = [...banks(design), ...switches(design), ...converters, ...onSteps, ...arrays.map(([id]): Odd => [id, 'panels on another bank than the one in use'])];
     return odd.map(([id, what]): Found => ({ at: { stage: 'supply', about: id }, values: { id, what } }));
   },
   presses: ({ at }, { design, catalogue }) => {

@@ -3,6 +3,7 @@ import type { WeakKind } from '../protection/index.js';
 import type { Catalogue, Part } from '../catalogue/index.js';
 import { doCommand } from '../commands/index.js';
 import { plant, withPort } from '../plant/index.js';
+import { selectorsOf, switchesFor } from '../supply/index.js';
 
 /** A fix that the program can make by itself: what is pressed, and the edit that it is; undone like any other. */
 export interface Press {
@@ -21,6 +22,11 @@ export function press(design: Design, label: string, change: (d: Design) => void
 
 /** A run's size, as typed. */
 export const takeSize = (design: Design, run: string, areaMm2: number, label: string): Press => press(design, label, (d) => (d.runs[run] = { ...d.runs[run], areaMm2 }));
+
+/** Another part in the place of the charging selector. */
+const setSelector = (d: Design, part: string): void => {
+  for (const s of Object.values(d.switchgear)) if (s.does === 'charging selector') s.part = part;
+};
 
 interface Stronger {
   readonly part: Part;
@@ -45,13 +51,21 @@ export const takeBlock = (d: Design, block: string, part: string): void => {
 };
 
 /** Parts that a path may be held up by, each with what is taken in its place. */
-const STRONGER: Readonly<Partial<Record<WeakKind, (catalogue: Catalogue) => (wantsA: number) => Stronger | null>>> = {
-  switch: (c) =>
+const STRONGER: Readonly<Partial<Record<WeakKind, (catalogue: Catalogue, design: Design) => (wantsA: number) => Stronger | null>>> = {
+  switch: (c, d) =>
     ofRating(
-      c.usual('switch'),
+      switchesFor(d, c),
       (p) => p.ratedA,
       (s, id) => (s.mainSwitch = id),
     ),
+  charging: (c) => (wantsA) => {
+    const part = smallest(
+      selectorsOf(c),
+      (p) => p.ratedA,
+      (p) => p.ratedA >= wantsA,
+    );
+    return part && { part, set: (d) => void setSelector(d, part.id) };
+  },
   shunt: (c) =>
     ofRating(
       c.usual('shunt'),
@@ -87,7 +101,7 @@ const STRONGER: Readonly<Partial<Record<WeakKind, (catalogue: Catalogue) => (wan
 };
 
 /** The smallest part of the catalogue to put in the place of one that is too weak for so many amps; null: none, or it is no part of its own. */
-export const strongerPart = (catalogue: Catalogue, kind: WeakKind | undefined, wantsA: number): Stronger | null => (kind && STRONGER[kind]?.(catalogue)(wantsA)) ?? null;
+export const strongerPart = (design: Design, catalogue: Catalogue, kind: WeakKind | undefined, wantsA: number): Stronger | null => (kind && STRONGER[kind]?.(catalogue, design)(wantsA)) ?? null;
 
 /** Takes the smallest of these parts that is rated for what is wanted; none where none is. */
 export function takeRated<P extends Part>(design: Design, parts: readonly P[], rating: (p: P) => number, wants: number, set: (supply: UsualSupply, id: string) => void): readonly Press[] {

@@ -13,11 +13,11 @@ function wantedA({ spec, window, fuseType }: Unsized): number | null {
   return fits.length ? Math.min(...fits) : null;
 }
 
-function found(run: Unsized, { catalogue }: Facts): Found {
+function found(run: Unsized, { design, catalogue }: Facts): Found {
   const { spec, error, window, tried } = run;
   const wants = wantedA(run);
   const per = Number.isFinite(window.to.ratingA) ? window.to.ratingA : 0;
-  const opens = wants === null || !per ? null : strongerPart(catalogue, window.to.kind, Math.max(wants, window.fromA));
+  const opens = wants === null || !per ? null : strongerPart(design, catalogue, window.to.kind, Math.max(wants, window.fromA));
   return {
     at: { stage: 'runs', about: spec.id },
     values: {
@@ -44,7 +44,7 @@ export const runUnsized: Rule = {
   why: 'A run without a size cannot be built. The others stand as they are.',
   test: (facts) => facts.runs.flatMap((r) => (r.ok ? [] : [found(r, facts)])),
   presses: (f, { design, catalogue, runs }) => {
-    const opens = f.values['opens'] ? strongerPart(catalogue, (f.values['kind'] || undefined) as WeakKind | undefined, Number(f.values['wants'])) : null;
+    const opens = f.values['opens'] ? strongerPart(design, catalogue, (f.values['kind'] || undefined) as WeakKind | undefined, Number(f.values['wants'])) : null;
     const serves = runs.find((r) => r.spec.id === f.at.about)?.spec.serves;
     return opens && serves ? [press(design, `Take the ${opens.part.name}`, (d) => opens.set(d, serves))] : [];
   },

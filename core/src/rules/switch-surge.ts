@@ -1,5 +1,5 @@
 import { figure } from '../quantity/index.js';
-import { distributionOf } from '../supply/index.js';
+import { distributionOf, switchesFor } from '../supply/index.js';
 import { takeRated } from './press.js';
 import type { Rule } from './rule.js';
 
@@ -23,7 +23,7 @@ export const switchSurge: Rule = {
       ? []
       : takeRated(
           design,
-          catalogue.usual('switch'),
+          switchesFor(design, catalogue),
           (p) => p.peakA,
           Number(v['amps']),
           (s, id) => (s.mainSwitch = id),

@@ -11,6 +11,6 @@ export const mainSwitch = defineKind({
   first: ['ratedA', 'peakA'],
   plate: {
     required: { ratedA: above('A', 2000) },
-    rest: ({ ratedA }) => ({ peakA: 3 * ratedA, milliohm: Math.round(4000 / ratedA) / 100, kg: 0.4, mm: [75, 75, 80], price: Math.round(0.25 * ratedA) }),
+    rest: ({ ratedA }) => ({ selects: false, peakA: 3 * ratedA, milliohm: Math.round(4000 / ratedA) / 100, kg: 0.4, mm: [75, 75, 80], price: Math.round(0.25 * ratedA) }),
   },
 });

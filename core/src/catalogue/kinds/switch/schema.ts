@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { partBase } from '../common.js';
 
-/** A battery's main switch, turned by hand. */
+/** What parts a battery from everything, or chooses between two, turned by hand. */
 export const switchSchema = partBase.extend({
   kind: z.literal('switch'),
   /** Carried all day, and for the seconds of a start, A. */
@@ -9,5 +9,7 @@ export const switchSchema = partBase.extend({
   peakA: z.number().positive(),
   /** When closed, with the joints at its two studs, mΩ. */
   milliohm: z.number().positive(),
+  /** It chooses between two batteries; else it parts one. */
+  selects: z.boolean().default(false),
 });
 export type SwitchPart = z.infer<typeof switchSchema>;

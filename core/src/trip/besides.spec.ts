@@ -15,6 +15,7 @@ const job = (suns: readonly Suns[]): TripJob => ({
   days: 4,
   bank: { chemistry: 'lfp', capacityAh: 200, startSoc: 0.5 },
   second: null,
+  chargesApart: false,
   cutoff: { openV: 12, closeV: 12.8 },
   reserveSoc: 0.2,
   kinds: [{ loads: [LOAD], alternatorA: 0, driveHours: [], mainsA: 0, mainsHours: [], sunWatts: suns[0]!.watts, besideW: suns.slice(1).map((s) => s.watts) }],

@@ -18,6 +18,7 @@ const job = (change: Partial<TripJob> = {}): TripJob => ({
   days: 4,
   bank: { chemistry: 'lfp', capacityAh: 100, startSoc: 1 },
   second: null,
+  chargesApart: false,
   cutoff: { openV: 12, closeV: 12.8 },
   reserveSoc: 0.2,
   kinds: [day()],

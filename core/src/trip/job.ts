@@ -21,6 +21,8 @@ export interface TripJob {
   readonly bank: TripBank;
   /** A second bank behind a selector. */
   readonly second: TripBank | null;
+  /** The chargers have a selector of their own: they may stand on the bank that is not in use. */
+  readonly chargesApart: boolean;
   readonly cutoff: { readonly openV: number; readonly closeV: number };
   readonly reserveSoc: number;
   /** Kinds of day, and which kind each day is. */

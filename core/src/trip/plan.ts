@@ -30,6 +30,7 @@ export interface TripPlan {
   readonly stepsPerDay: number;
   readonly stepsPerHour: number;
   readonly banks: readonly BankPlan[];
+  readonly chargesApart: boolean;
   readonly openV: number;
   readonly closeV: number;
   readonly reserveSoc: number;
@@ -91,6 +92,7 @@ export function planTrip(job: TripJob): TripPlan {
     stepsPerDay: 86400 / job.stepS,
     stepsPerHour: 3600 / job.stepS,
     banks: [job.bank, ...(job.second ? [job.second] : [])].map(bankPlan),
+    chargesApart: job.chargesApart && job.second !== null,
     openV: job.cutoff.openV,
     closeV: job.cutoff.closeV,
     reserveSoc: job.reserveSoc,

@@ -1,3 +1,5 @@
+import { acceptedA } from './accepted.js';
+import { ChargedApart, noSums } from './apart.js';
 import { DISCONNECT } from './disconnect.js';
 import type { BankPlan, TripPlan } from './plan.js';
 import { terminalV } from './settle.js';
@@ -49,25 +51,25 @@ export function tripLog(p: TripPlan): TripLog {
   };
 }
 
-/** Current a battery takes, A: what is offered, held down by absorption volts, C-rate, taper and the room left. */
-export function acceptedA(b: BankPlan, offeredA: number, vocV: number, chargeAh: number, kH: number): number {
-  if (chargeAh >= b.capacityAh) return 0;
-  let a = offeredA;
-  const byVolts = (b.absorptionV - vocV) / b.chargeOhm;
-  if (byVolts < a) a = byVolts;
-  if (b.mostA < a) a = b.mostA;
-  const byTaper = (b.capacityAh * (1 - chargeAh / b.capacityAh)) / b.taperH;
-  if (byTaper < a) a = byTaper;
-  const byRoom = (b.capacityAh - chargeAh) / (b.coulombic * kH);
-  if (byRoom < a) a = byRoom;
-  return a > 0 ? a : 0;
-}
-
 /** The bank to use in the coming hour. */
 function turnSelector(p: TripPlan, bank: number, charge: Float64Array, charging: boolean): number {
   const other = 1 - bank;
   const [here, there] = [charge[bank]! / p.banks[bank]!.capacityAh, charge[other]! / p.banks[other]!.capacityAh];
   return (here <= p.reserveSoc && there > here) || (here >= NEARLY_FULL && charging && there < NEARLY_FULL) ? other : bank;
+}
+
+/** With a selector of their own for the chargers: the loads' one is turned at the reserve alone. */
+function turnLoads(p: TripPlan, bank: number, charge: Float64Array): number {
+  const other = 1 - bank;
+  const [here, there] = [charge[bank]! / p.banks[bank]!.capacityAh, charge[other]! / p.banks[other]!.capacityAh];
+  return here <= p.reserveSoc && there > here ? other : bank;
+}
+
+/** And the chargers' one when its bank is full, or when the other is down to the reserve and this one is not. */
+function turnCharge(p: TripPlan, bank: number, charge: Float64Array): number {
+  const other = 1 - bank;
+  const [here, there] = [charge[bank]! / p.banks[bank]!.capacityAh, charge[other]! / p.banks[other]!.capacityAh];
+  return (here >= NEARLY_FULL && there < NEARLY_FULL) || (there <= p.reserveSoc && here > p.reserveSoc) ? other : bank;
 }
 
 function mayChargeIn(p: TripPlan, b: BankPlan, hour: number, offsetK: number): boolean {
@@ -87,7 +89,9 @@ export function runTrip(p: TripPlan, clearness: ArrayLike<number>, offsetK: numb
   const charge = Float64Array.from(p.banks, (x) => x.capacityAh * x.startSoc);
   const totalAh = p.banks.reduce((s, x) => s + x.capacityAh, 0);
   const hasShared = p.sharedA > 0;
-  const besides = p.beside.length;
+  const sums = noSums();
+  let onCharge = 0;
+  let apart: ChargedApart | null = null;
   const besideOn = p.beside.map(() => true);
   let bank = 0;
   let [idleAh, q] = [totalAh > 0 && p.banks.length > 1 ? charge[1]! : 0, charge[0]!];
@@ -105,21 +109,33 @@ export function runTrip(p: TripPlan, clearness: ArrayLike<number>, offsetK: numb
     for (let hour = 0; hour < 24; hour++) {
       if (p.banks.length > 1) {
         charge[bank] = q;
-        bank = turnSelector(p, bank, charge, batteryA > 0);
+        charge[1 - bank] = idleAh;
+        bank = p.chargesApart ? turnLoads(p, bank, charge) : turnSelector(p, bank, charge, batteryA > 0);
         q = charge[bank]!;
         idleAh = charge[1 - bank]!;
+        if (p.chargesApart) {
+          const was = onCharge;
+          onCharge = turnCharge(p, onCharge, charge);
+          apart = onCharge === bank ? null : apart && was === onCharge ? apart : new ChargedApart(p, p.banks[onCharge]!, idleAh);
+        }
       }
       const b = p.banks[bank]!;
+      // While the chargers stand on the other bank, this one sees none of them.
+      const besides = apart ? 0 : p.beside.length;
       const { capacityAh, ohm, chargeOhm, coulombic, baseV, slopeV } = b;
-      const mayCharge = mayChargeIn(p, b, hour, offsetK);
+      const mayCharge = mayChargeIn(p, apart ? p.banks[onCharge]! : b, hour, offsetK);
       if (!mayCharge) lockedH++;
       for (let n = 0; n < stepsPerHour; n++, step++, at++) {
         // Loads and offers.
         let loadW = open ? 0 : profile.loadW[step]!;
         let loadA = open ? 0 : profile.loadA[step]!;
-        let sunW = sunOn ? profile.sunW[step]! * light : 0;
-        let altA = profile.alternatorA[step]!;
-        const mainsA = profile.mainsA[step]!;
+        let sunW = sunOn && !apart ? profile.sunW[step]! * light : 0;
+        let altA = apart ? 0 : profile.alternatorA[step]!;
+        const mainsA = apart ? 0 : profile.mainsA[step]!;
+        if (apart) {
+          apart.step({ profile, step, light, mayCharge, sunOn, besideOn }, sums);
+          idleAh = apart.chargeAh;
+        }
         let sharing = false;
         if (hasShared && altA > 0) {
           if (p.sharedWay === 'sun first') sharing = sunW > 0;
@@ -256,13 +272,25 @@ export function runTrip(p: TripPlan, clearness: ArrayLike<number>, offsetK: numb
         }
         if (soc < reserveSoc) belowReserveH += k;
         if (p.startBelow < 2) sunOn = sunOn ? soc < 0.999 : soc < p.startBelow;
-        for (let j = 0; j < besides; j++) if (p.beside[j]!.startBelow < 2) besideOn[j] = besideOn[j] ? soc < 0.999 : soc < p.beside[j]!.startBelow;
+        for (let j = 0; j < p.beside.length; j++) if (p.beside[j]!.startBelow < 2) besideOn[j] = besideOn[j] ? soc < 0.999 : soc < p.beside[j]!.startBelow;
       }
       hourlySoc[day * 24 + hour + 1] = soc;
     }
     const row = day * PER_DAY;
-    const sums = [load, sun, alternator, mains, clipped, spare, givenWh, usedWh, storedWh, lostWh];
-    for (let c = 0; c < PER_DAY; c++) ledger[row + c] = sums[c]! * k;
+    const both = [
+      load,
+      sun + sums.sun,
+      alternator + sums.alternator,
+      mains + sums.mains,
+      clipped + sums.clipped,
+      spare + sums.spare,
+      givenWh + sums.givenWh,
+      usedWh,
+      storedWh + sums.storedWh,
+      lostWh + sums.lostWh,
+    ];
+    for (let c = 0; c < PER_DAY; c++) ledger[row + c] = both[c]! * k;
+    if (p.chargesApart) Object.assign(sums, noSums());
   }
   log.minSoc = minSoc;
   log.minSocAtH = minAt * k;

@@ -78,6 +78,7 @@ export function jobOf(input: TripInput): TripJob {
     days: input.days,
     bank: { chemistry: battery.chemistry, capacityAh: battery.capacityAh, startSoc: battery.startSoc },
     second: null,
+    chargesApart: false,
     cutoff: input.cutoff,
     reserveSoc: input.reserveSoc,
     kinds: [

@@ -45,8 +45,10 @@ describe('a selector of their own for the chargers', () => {
     expect(a.order.lines.find((l) => l.key === 'sel-500')!.quantity).toBe(2);
     expect(a.gear.find((g) => g.ref.in === 'switchgear' && g.id === 'charging')!.zone).toBe(a.gear.find((g) => g.id === 'bus')!.zone);
     const drawn = buildDiagram({ design, gear: a.gear, runs: a.runs, inline: a.inline, leads: a.layout.leads, bond: null });
-    expect(drawn.nodes.find((n) => n.id === 'charging')!.symbol).toBe('switch');
-    expect(drawn.lines.some((l) => l.from.node === 'charging' && l.to.node === 'switch')).toBeTrue();
+    expect(['charging', 'switch'].map((id) => drawn.nodes.find((n) => n.id === id)!.symbol)).toEqual(['charging selector', 'selector']);
+    // Each bank at a contact of its own, and the chargers' selector linked to both.
+    const into = (from: string): (number | undefined)[] => drawn.lines.filter((l) => l.to.node === 'switch' && (l.run ?? l.from.node) === from).map((l) => l.to.contact);
+    expect([into('house-bus'), into('second-bus'), into('charging')]).toEqual([[1], [2], [1, 2]]);
     expect(labelsOf(design, SHIPPED_CATALOGUE, a).find((l) => l.key === 'charging bar')!.lines).toContain('stays live with the load selector off');
     const map = isolationMap(circuitPlan(design, SHIPPED_CATALOGUE, a)!);
     const [off, all] = [map.columns.findIndex((c) => c.name === 'main switch'), map.columns.findIndex((c) => c.opened.includes('main switch') && c.opened.includes('charging selector'))];

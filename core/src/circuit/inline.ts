@@ -14,6 +14,8 @@ export interface InlinePart {
   readonly b: string;
   readonly ohm: number;
   readonly ratedA: number;
+  /** It has a stud for each of two banks. */
+  readonly selects: boolean;
   /** It is part of the hub board, no piece of gear of its own. */
   readonly onHub: boolean;
   /** Why it is there. */
@@ -38,25 +40,21 @@ const REASON: Readonly<Record<InlinePart['id'], string>> = {
   disconnect: 'cuts the loads off before the battery is empty; its own board is only the last line. The inverter has its own cut-off',
 };
 
-/** A main switch that banks stand behind is a selector; with another for the chargers it is the loads'. */
-function mainSwitchName(design: Design, catalogue: Catalogue, apart: boolean): string {
-  if (!plant(design, catalogue).switchgear.some((s) => s.selects)) return 'main switch';
-  return apart ? 'load selector' : 'selector';
-}
-
 /** The parts in line that a design calls for, as they stand in the circuit. */
 export function inlineParts(design: Design, catalogue: Catalogue): InlinePart[] {
   const { mainSwitch, chargingSelector, shunt, disconnect } = distributionOf(design, catalogue);
+  const selects = plant(design, catalogue).banks.some((b) => b.selected);
   const out: InlinePart[] = [];
   if (mainSwitch)
     out.push({
       id: 'switch',
-      name: mainSwitchName(design, catalogue, chargingSelector !== null),
+      name: selects ? (chargingSelector ? 'load selector' : 'selector') : 'main switch',
       pole: 'positive',
       a: MAIN_NODES.plus,
       b: 'bus+',
       ohm: mainSwitch.milliohm / 1000,
       ratedA: mainSwitch.ratedA,
+      selects,
       onHub: mainSwitch.onHub,
       reason: REASON.switch,
     });
@@ -69,6 +67,7 @@ export function inlineParts(design: Design, catalogue: Catalogue): InlinePart[] 
       b: CHARGE_PLUS,
       ohm: chargingSelector.milliohm / 1000,
       ratedA: chargingSelector.ratedA,
+      selects,
       onHub: false,
       reason: REASON.charging,
     });
@@ -81,6 +80,7 @@ export function inlineParts(design: Design, catalogue: Catalogue): InlinePart[] 
       b: 'bus-',
       ohm: shunt.dropMv / 1000 / shunt.ratedA + (shunt.onHub ? 0 : SHUNT_JOINTS_OHM),
       ratedA: shunt.ratedA,
+      selects: false,
       onHub: shunt.onHub,
       reason: REASON.shunt,
     });
@@ -95,6 +95,7 @@ export function inlineParts(design: Design, catalogue: Catalogue): InlinePart[] 
       b: pole === 'positive' ? FED_NODES.plus : FED_NODES.minus,
       ohm: disconnect.milliohm / 1000,
       ratedA: disconnect.ratedA,
+      selects: false,
       onHub: disconnect.onHub,
       reason: REASON.disconnect,
     });

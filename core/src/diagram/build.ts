@@ -37,6 +37,9 @@ const arrayElement = (g: Pick<Gear, 'ref' | 'id'>): string => (g.ref.in === 'arr
 const clipped = (name: string): string => (name.length > 20 ? `${name.slice(0, 19).trimEnd()}…` : name);
 const metres = (m: number): string => `${Math.round(m * 10) / 10} m`;
 
+/** The link from a contact of the charging selector to that of the loads' one. */
+export const chargingLink = (contact: 1 | 2): string => `charging:link${contact}`;
+
 class Builder {
   readonly nodes = new Map<string, DiagramNode>();
   readonly lines: DiagramLine[] = [];
@@ -79,9 +82,10 @@ class Builder {
   }
 
   /** The element and side where a pole of a run ends: its gear, or what stands in line before it. */
-  end(e: RunEnd, pole: 'plus' | 'minus', side: 'west' | 'east'): DiagramEnd {
+  end(e: RunEnd, pole: 'plus' | 'minus', side: 'west' | 'east', contact?: 1 | 2): DiagramEnd {
     const node = e[pole];
-    if (node === MAIN_NODES.plus || node === MAIN_NODES.minus) return { node: this.putGear(pole === 'plus' ? 'switch' : 'shunt'), side: 'west', pole };
+    if (node === MAIN_NODES.plus) return { node: this.putGear('switch'), side: 'west', pole, contact };
+    if (node === MAIN_NODES.minus) return { node: this.putGear('shunt'), side: 'west', pole };
     if (node === CHARGE_PLUS) return { node: this.putGear('charging'), side: 'west', pole };
     if (node === FED_NODES.plus || node === FED_NODES.minus) return { node: this.putGear('disconnect'), side: 'east', pole };
     // A wire straight off a battery’s post has its return on the bars, so that the shunt counts it.
@@ -115,7 +119,7 @@ class Builder {
     if (spec.plugA) stop(`plug:${spec.id}`, 'plug', `${spec.plugA} A plug`);
     fuse('to');
     for (const [i, id] of [...stops, null].entries()) {
-      const to = id ? ({ node: id, side: 'west', pole: 'plus' } as const) : this.end(spec.to, 'plus', 'west');
+      const to = id ? ({ node: id, side: 'west', pole: 'plus' } as const) : this.end(spec.to, 'plus', 'west', this.contactOf(r));
       this.line(`${spec.id}:feed:${i}`, 'feed', spec.id, at, to, stops.length ? '' : label);
       if (id) at = { node: id, side: 'east', pole: 'plus' };
     }
@@ -131,6 +135,21 @@ class Builder {
     this.line(`${spec.id}:return:to`, 'return', spec.id, { node: `earth:${spec.id}:to`, side: 'east', pole: 'minus' }, back);
   }
 
+  /** The contact of the loads' selector that a bank's lead ends at. */
+  private contactOf(r: SizedRun): 1 | 2 | undefined {
+    if (r.spec.role !== 'bank lead' || !this.input.inline.some((p) => p.id === 'switch' && p.selects)) return undefined;
+    return isMainLead(r) ? 1 : 2;
+  }
+
+  /** What chargers give comes to their selector, and from its two contacts to those of the loads' one, where the banks' leads end. */
+  private charging(here: string): void {
+    const from = (contact: 1 | 2): DiagramEnd => ({ node: here, side: 'east', pole: 'plus', contact });
+    const main = this.input.inline.find((p) => p.id === 'switch');
+    const to = main ? this.putGear('switch') : this.putGear('bus');
+    const both = main?.selects ? ([1, 2] as const) : ([1] as const);
+    for (const contact of both) this.line(chargingLink(contact), 'feed', null, from(contact), { node: to, side: 'west', pole: 'plus', contact: main?.selects ? contact : undefined });
+  }
+
   inlinePart(p: InlinePart): void {
     const pole = p.pole === 'positive' ? 'plus' : 'minus';
     const here = this.putGear(p.id);
@@ -138,8 +157,7 @@ class Builder {
     // A switch changes nothing of what a conductor is: the feed stays the feed, the return the return.
     const kind = p.pole === 'positive' ? 'feed' : 'return';
     if (p.id === 'disconnect') this.line(`${p.id}:link`, kind, null, { node: bus, side: 'east', pole }, { node: here, side: 'west', pole });
-    // What chargers give comes to their selector, and from there to the studs of the loads' one, where the banks' leads end.
-    else if (p.id === 'charging') this.line(`${p.id}:link`, kind, null, { node: here, side: 'east', pole }, { node: p.a === MAIN_NODES.plus ? this.putGear('switch') : bus, side: 'west', pole });
+    else if (p.id === 'charging') this.charging(here);
     else this.line(`${p.id}:link`, kind, null, { node: here, side: 'east', pole }, { node: bus, side: 'west', pole });
   }
 

@@ -1,5 +1,5 @@
-import { boundsOf, LABEL, labelHeight, MEETS, SYMBOL_PX, wordsAbove, wordsHeight, wordsOf, type ElkBox, type ElkGraph, type ElkPoint } from './elk.js';
-import type { Diagram, DiagramLine, DiagramNode, LineKind } from './element.js';
+import { boundsOf, CONTACTS, LABEL, labelHeight, MEETS, SYMBOL_PX, wordsAbove, wordsHeight, wordsOf, type ElkBox, type ElkGraph, type ElkPoint } from './elk.js';
+import type { Diagram, DiagramEnd, DiagramLine, DiagramNode, LineKind } from './element.js';
 import { SYMBOLS, type Stroke } from './symbols.js';
 
 export interface DrawnLine {
@@ -68,11 +68,11 @@ export const BAR_X = { plus: 0.28, minus: 0.72 } as const;
 const ROUND: readonly DiagramNode['symbol'][] = ['generator', 'inlet', 'meter', 'lamp', 'motor'];
 
 /** The last bit of a line, from the box's side to its symbol or bar. */
-function inward(p: Placed, at: ElkPoint, side: 'west' | 'east', pole: 'plus' | 'minus' | 'signal'): readonly ElkPoint[] {
+function inward(p: Placed, at: ElkPoint, { side, pole, contact }: DiagramEnd): readonly ElkPoint[] {
   const s = symbolBox(p);
   if (p.node.symbol === 'bars' && pole !== 'signal') return [{ x: s.x + s.w * BAR_X[pole], y: at.y }];
   const x = side === 'west' ? s.x : s.x + s.w;
-  const stud = MEETS[p.node.symbol];
+  const stud = contact ? CONTACTS[contact] : MEETS[p.node.symbol];
   if (p.node.symbol === 'earth') return [{ x: s.x + s.w / 2, y: s.y }];
   if (stud !== undefined) {
     // All lines at one stud meet at it, over a short upright.
@@ -95,10 +95,10 @@ export function drawingOf(diagram: Diagram, laid: ElkGraph): Drawing {
   const byId = new Map(diagram.lines.map((l) => [l.id, l]));
   const dots: DrawnDot[] = [];
   const end = (l: DiagramLine, which: 'from' | 'to', at: ElkPoint): ElkPoint[] => {
-    const { node, side, pole } = l[which];
-    const p = placed.get(node)!;
-    const inner = inward(p, at, side, pole);
-    if (p.node.symbol === 'bars' && inner[0]) dots.push({ ...inner[0], pole });
+    const here = l[which];
+    const p = placed.get(here.node)!;
+    const inner = inward(p, at, here);
+    if (p.node.symbol === 'bars' && inner[0]) dots.push({ ...inner[0], pole: here.pole });
     return which === 'from' ? [...inner] : [...inner].reverse();
   };
   const lines = laid.edges.map((e): DrawnLine => {

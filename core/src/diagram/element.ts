@@ -9,6 +9,8 @@ export type SymbolKind =
   | 'inverter'
   | 'contact'
   | 'switch'
+  | 'selector'
+  | 'charging selector'
   | 'shunt'
   | 'bars'
   | 'fuse'
@@ -46,6 +48,8 @@ export interface DiagramEnd {
   readonly node: string;
   readonly side: 'west' | 'east';
   readonly pole: Pole;
+  /** Of a selector the contact that it ends at; none: the common one, or there is but one. */
+  readonly contact?: 1 | 2 | undefined;
 }
 
 /** A line from one element to the next; a run's feed is several of them where a fuse or plug stands in it. */

@@ -85,6 +85,8 @@ export const SYMBOL_PX: Readonly<Record<DiagramNode['symbol'], readonly [w: numb
   inverter: [52, 44],
   contact: [44, 36],
   switch: [40, 28],
+  selector: [40, 36],
+  'charging selector': [40, 36],
   shunt: [44, 28],
   bars: [36, 40],
   fuse: [34, 14],
@@ -121,7 +123,9 @@ const portId = (line: string, end: DiagramEnd): string => `${line}@${end.node}:$
 const ORDER: Readonly<Record<DiagramEnd['pole'], number>> = { plus: 0, signal: 1, minus: 2 };
 
 /** Height at which lines meet a symbol that has one on each side, as a share of its height. */
-export const MEETS: Partial<Record<DiagramNode['symbol'], number>> = { contact: 0.3, breaker: 0.69, earth: 0, key: 0.5, fuse: 0.5, switch: 0.5, shunt: 0.5 };
+export const MEETS: Partial<Record<DiagramNode['symbol'], number>> = { contact: 0.3, breaker: 0.69, earth: 0, key: 0.5, fuse: 0.5, switch: 0.5, selector: 0.5, 'charging selector': 0.5, shunt: 0.5 };
+/** Heights of a selector’s two contacts, as shares of its own. */
+export const CONTACTS = { 1: 0.25, 2: 0.75 } as const;
 /** Room of a bar or box with so many lines on its busier side, px. */
 const PORT_PX = 14;
 /** Symbols that get a line of figures in a state view: room for it is kept, so that nothing moves. */
@@ -173,7 +177,7 @@ function boxOf(node: DiagramNode, diagram: Diagram): ElkBox {
     width: 0,
     height: 0,
     layoutOptions: { 'elk.port.side': side },
-    ...(node.symbol === 'bars' ? {} : { x: side === 'WEST' ? 0 : width, y: from + meetsAt(node, symbolH, i, many) }),
+    ...(node.symbol === 'bars' ? {} : { x: side === 'WEST' ? 0 : width, y: from + (e.end.contact ? CONTACTS[e.end.contact] * symbolH : meetsAt(node, symbolH, i, many)) }),
   });
   return {
     id: node.id,

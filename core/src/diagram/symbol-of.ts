@@ -20,12 +20,19 @@ const BY_PURPOSE: Readonly<Record<Purpose, SymbolKind>> = {
 
 const BY_ID: Readonly<Record<string, SymbolKind>> = { bus: 'bars', shunt: 'shunt', display: 'meter', remote: 'switch', portable: 'panel' };
 
+function switchSymbol(design: Design, id: string): SymbolKind {
+  const does = design.switchgear[id]?.does;
+  if (does === 'disconnect') return 'contact';
+  if (does === 'charging selector') return does;
+  return Object.values(design.banks).some((b) => b.selector === id) ? 'selector' : 'switch';
+}
+
 /** The symbol of a piece of gear. */
 export function symbolOf(gear: Gear, design: Design): SymbolKind {
   const known = BY_ID[gear.id];
   if (known) return known;
   if (gear.ref.in === 'inlets') return 'socket';
-  if (gear.ref.in === 'switchgear') return design.switchgear[gear.ref.id]?.does === 'disconnect' ? 'contact' : 'switch';
+  if (gear.ref.in === 'switchgear') return switchSymbol(design, gear.ref.id);
   const monitor = monitorIn(catalogueOf(design), gear.part);
   if (monitor) return watchesOf(monitor).outputs(monitor) ? 'contact' : 'meter';
   switch (gear.role) {

@@ -46,6 +46,19 @@ export const SYMBOLS: Readonly<Record<SymbolKind, Draw>> = {
     ];
   },
   switch: (w, h) => [{ d: `M0 ${h / 2}H${w * 0.3}L${w * 0.7} ${h / 2 - 10}M${w * 0.7} ${h / 2}H${w}` }, { d: circle(w * 0.3, h / 2, 2), fill: true }, { d: circle(w * 0.7, h / 2, 2), fill: true }],
+  // Two contacts and an arm that stands between them, as it does when it is off; the banks' side is that of the contacts.
+  selector: (w, h) => [
+    { d: `M0 ${h * 0.25}H${w * 0.3}M0 ${h * 0.75}H${w * 0.3}M${w * 0.4} ${h / 2}H${w}` },
+    { d: circle(w * 0.3, h * 0.25, 2), fill: true },
+    { d: circle(w * 0.3, h * 0.75, 2), fill: true },
+    { d: circle(w * 0.7, h / 2, 2), fill: true },
+  ],
+  'charging selector': (w, h) => [
+    { d: `M${w} ${h * 0.25}H${w * 0.7}M${w} ${h * 0.75}H${w * 0.7}M${w * 0.6} ${h / 2}H0` },
+    { d: circle(w * 0.7, h * 0.25, 2), fill: true },
+    { d: circle(w * 0.7, h * 0.75, 2), fill: true },
+    { d: circle(w * 0.3, h / 2, 2), fill: true },
+  ],
   shunt: (w, h) => [{ d: `M0 ${h / 2}H8M${w - 8} ${h / 2}H${w}M8 ${h / 2 - 6}H${w - 8}V${h / 2 + 6}H8Z` }, { d: `M14 ${h / 2 + 6}V${h - 1}M${w - 14} ${h / 2 + 6}V${h - 1}` }],
   bars: () => [],
   fuse: (w, h) => [{ d: `M0 ${h / 2}H${w}M5 1H${w - 5}V${h - 1}H5Z` }],

@@ -65,7 +65,7 @@ function cautions(design: Design, catalogue: Catalogue, a: Assessment): Label[] 
 /** Main switch, shunt and disconnect, each with the one thing to know of it. */
 const SAYS = {
   switch: ['off before any work', 'chargers may still feed behind it'],
-  charging: ['chooses the bank on charge', 'loads hang on the other selector'],
+  charging: ['chooses the bank on charge', 'turn it with the chargers at rest'],
   shunt: ['nothing else on its battery side', 'all returns pass it'],
   disconnect: ['cuts the loads off by itself', 'not a switch to work behind'],
 } as const;

@@ -21,6 +21,7 @@ const SHORT: Readonly<Record<Chemistry, string>> = { lfp: 'lithium', agm: 'AGM',
 
 /** The banks. */
 export function storing(a: Assessment, p: Plant): Part {
+  const apart = a.inline.some((x) => x.id === 'charging');
   const things = p.banks.map((b): Part['things'][number] => {
     const gear = a.gear.find((g) => g.id === b.ref.id);
     const bank = b.selected ? a.supply.second : a.supply.bank;
@@ -29,7 +30,7 @@ export function storing(a: Assessment, p: Plant): Part {
       id: b.ref.id,
       column: 'stores',
       title: sentence(gear?.plain ?? 'house battery'),
-      says: [...says.slice(0, 2), ...(bank ? [`${figure(bank.usableAh, 0)} Ah usable`] : []), ...(b.selected ? ['behind the selector'] : [])].slice(0, 3),
+      says: [...says.slice(0, 2), ...(bank ? [`${figure(bank.usableAh, 0)} Ah usable`] : []), ...(apart ? ['used, charged by turns'] : b.selected ? ['behind the selector'] : [])].slice(0, 3),
       looks: [],
     };
   });

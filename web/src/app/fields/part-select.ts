@@ -62,6 +62,8 @@ export class PartSelect {
   readonly name = input('');
   readonly none = input('none');
   readonly needed = input(false);
+  /** Of the kind those alone that suit; null: all. */
+  readonly suits = input<((part: Part) => boolean) | null>(null);
   readonly value = input.required<string | null>();
   readonly valueChange = output<string | null>();
   protected readonly kindWords = KIND_WORDS;
@@ -73,7 +75,7 @@ export class PartSelect {
   /** The shipped parts, and those of the open job's own; what is built into another part comes with that. */
   protected readonly parts = computed(() => {
     const design = this.designs.design();
-    return (design ? catalogueOf(design) : SHIPPED_CATALOGUE).ofKind(this.kind()).filter((p) => p.inside === undefined || p.id === this.value());
+    return (design ? catalogueOf(design) : SHIPPED_CATALOGUE).ofKind(this.kind()).filter((p) => p.id === this.value() || (p.inside === undefined && (this.suits()?.(p) ?? true)));
   });
 
   /** What the workshop has kept of this kind and this job does not hold yet. */

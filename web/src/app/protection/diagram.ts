@@ -13,7 +13,7 @@ import {
   figure,
   fromPlug,
   loadNamed,
-  NAMED_STATES,
+  namedStates,
   type NoState,
   PARKED,
   plant,
@@ -61,7 +61,11 @@ export class DiagramSheet {
   private readonly analysis = inject(AnalysisService);
   protected readonly figure = figure;
   protected readonly rating = rating;
-  protected readonly named = Object.keys(NAMED_STATES);
+  private readonly states = computed(() => {
+    const a = this.assessments.openAssessment();
+    return namedStates({ inline: a.inline, second: a.supply.second });
+  });
+  protected readonly named = computed(() => Object.keys(this.states()));
 
   protected readonly show = signal('everything');
   /** Null: sizes and lengths are shown, no state. */
@@ -111,6 +115,7 @@ export class DiagramSheet {
       mainSwitch: a.inline.some((p) => p.id === 'switch'),
       disconnect: a.inline.some((p) => p.id === 'disconnect'),
       bank: a.supply.second !== null,
+      charges: a.inline.some((p) => p.id === 'charging'),
       charging: true,
       air: true,
     };
@@ -119,7 +124,7 @@ export class DiagramSheet {
   protected readonly hasMains = computed(() => fromPlug(plant(this.designs.openDesign(), catalogueOf(this.designs.openDesign()))).length > 0);
   protected readonly stateName = computed(() => {
     const s = this.state();
-    return s ? nameOf(s, NAMED_STATES) : null;
+    return s ? nameOf(s, this.states()) : null;
   });
   private readonly numbers = computed(() => new Map(this.assessments.openAssessment().runs.map((r) => [r.spec.id, r.spec.number])));
   protected readonly lineStates = computed(() => {
@@ -186,7 +191,7 @@ export class DiagramSheet {
   }
 
   protected name(name: string | null): void {
-    this.state.set(name === null ? null : (NAMED_STATES[name] ?? PARKED));
+    this.state.set(name === null ? null : (this.states()[name] ?? PARKED));
   }
 
   protected set(key: string, value: string | boolean): void {

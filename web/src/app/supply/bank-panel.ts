@@ -5,13 +5,15 @@ import { NumberField } from '../fields/number-field';
 import { PartSelect } from '../fields/part-select';
 import { Mark, type MarkKind } from '../pictures/mark';
 import { SupplyPanel } from './panel';
+import { Selectors } from './selectors';
+import { selectorFor } from './shelf';
 
 type Second = NonNullable<UsualSupply['second']>;
 
 /** The house bank: batteries, what they give and take, what they cost over their life. */
 @Component({
   selector: 'mx-bank-panel',
-  imports: [Choice, NumberField, PartSelect, Mark],
+  imports: [Choice, NumberField, PartSelect, Mark, Selectors],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bank-panel.html',
   styleUrl: './panel.less',
@@ -49,12 +51,18 @@ export class BankPanel extends SupplyPanel {
   }
 
   protected setSecond(part: string | null): void {
-    this.set('second battery', { second: part === null ? null : { count: 1, joined: 'selector', ...this.s().second, part } });
+    this.setSecondTo(part === null ? null : { count: 1, joined: 'selector', ...this.s().second, part });
   }
 
   protected changeSecond(change: Partial<Second>): void {
     const { second } = this.s();
-    if (second) this.set('second battery', { second: { ...second, ...change } });
+    if (second) this.setSecondTo({ ...second, ...change });
+  }
+
+  /** A switch with one position chooses nothing: a selector takes its place with the bank that it is for. */
+  private setSecondTo(second: Second | null): void {
+    const selector = second?.joined === 'selector' ? selectorFor(this.designs.openDesign()) : null;
+    this.set('second battery', { second, ...(selector ? { mainSwitch: selector } : {}) });
   }
 
   protected mark(verdict: string): MarkKind {

@@ -6,7 +6,8 @@ import { SupplyFlowPicture } from '../pictures/supply-flow';
 import { SelectionService } from '../services/selection.service';
 import { SupplyPanel } from './panel';
 import { rigRows } from './rig-rows';
-import { HOUSE_BATTERY, SHELF, type ShelfItem } from './shelf';
+import { Selectors } from './selectors';
+import { HOUSE_BATTERY, SECOND_BANK, SHELF, type ShelfItem } from './shelf';
 import { ThingFields } from './thing-fields';
 
 /** Where the figures of a box stand that is no thing of the rig. */
@@ -18,13 +19,16 @@ const ELSEWHERE: Readonly<Record<string, { readonly path: string; readonly words
   watching: { path: '../meters', words: 'What measures, shows and switches' },
 };
 
+/** Everything hangs on a bank: where there is none that comes first, and a second one is the last of what a rig may want. */
+const shelfFor = (banks: number): readonly ShelfItem[] => (banks === 0 ? [HOUSE_BATTERY, ...SHELF] : banks === 1 ? [...SHELF, SECOND_BANK] : SHELF);
+
 /** Where the lead from another bank stands. */
 const OF_LEAD = { path: '../../brief/vehicles', words: 'The lead: its plugs, cable and floor; its hours stand with its outlet' };
 
 /** The supply drawn: what gives, what converts, what stores, what uses, as wide as it flows on this trip; a box is pressed to change it. */
 @Component({
   selector: 'mx-flow',
-  imports: [RouterLink, Mark, SupplyFlowPicture, ThingFields],
+  imports: [RouterLink, Mark, Selectors, SupplyFlowPicture, ThingFields],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './flow.html',
   styleUrl: './flow.less',
@@ -52,13 +56,19 @@ export class FlowSheet extends SupplyPanel {
     const bank = this.designs.openDesign().banks[id];
     return this.rows().filter((r) => (bank ? r.id in bank.batteries : r.id === id));
   });
+  protected readonly isBank = computed(() => this.thing() in this.designs.openDesign().banks);
   protected readonly while = CHARGED_WHILE;
   protected readonly elsewhere = computed(() => (this.designs.openDesign().inlets[this.thing()]?.dc ? OF_LEAD : (ELSEWHERE[this.chosen() ?? ''] ?? null)));
   protected readonly findings = computed(() =>
     this.assessments
       .assessment()!
-      .open.flatMap((f) => (f.at.stage === 'supply' && f.at.about === this.thing() ? [{ finding: f, mark: f.severity === 'stop' ? ('stop' as const) : ('look' as const), ...inWords(f) }] : [])),
+      .open.flatMap((f) => (f.at.stage === 'supply' && this.isAbout(f.at.about) ? [{ finding: f, mark: f.severity === 'stop' ? ('stop' as const) : ('look' as const), ...inWords(f) }] : [])),
   );
+  /** With a bank stands what chooses between it and another. */
+  private isAbout(about: string | undefined): boolean {
+    return about === this.thing() || (this.isBank() && (about === 'switch' || about === 'charging'));
+  }
+
   /** What comes and goes, Ah a day. */
   protected readonly says = computed(() => {
     const { sun, engine, mains, lead, use } = this.flow().sums;
@@ -74,7 +84,7 @@ export class FlowSheet extends SupplyPanel {
       .map(([what, ah]) => `${what} ${figure(ah, 0)}`);
     return sentence(`${by.length ? `${by.join(', ')} Ah a day` : 'nothing comes in'}; the loads take ${figure(use, 0)}.`);
   });
-  protected readonly shelf = computed(() => (this.flow().things.some((t) => t.column === 'stores') ? SHELF : [HOUSE_BATTERY, ...SHELF]));
+  protected readonly shelf = computed(() => shelfFor(this.flow().things.filter((t) => t.column === 'stores').length));
   protected readonly stands = computed(() => {
     const { low } = this.flow();
     const trip = this.assessments.openAssessment().trip;
@@ -130,7 +140,9 @@ export class FlowSheet extends SupplyPanel {
     const part = d.converters[this.thing()]?.part;
     // What is built in goes with its unit.
     if (catalogueOf(d).parts.some((p) => p.id === part && p.inside !== undefined)) return false;
-    return this.thing() in d.arrays || this.thing() in d.converters || this.thing() in d.links || d.distribution[this.thing()]?.kind === 'fuse block';
+    return (
+      this.thing() in d.arrays || this.thing() in d.converters || this.thing() in d.links || (d.banks[this.thing()]?.selector ?? null) !== null || d.distribution[this.thing()]?.kind === 'fuse block'
+    );
   }
 
   protected take(p: Press): void {

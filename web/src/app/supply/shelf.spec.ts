@@ -1,5 +1,5 @@
 import { assess, catalogueOf, DEMO_JOBS, type Design, doCommands } from '@meridex/core';
-import { SHELF } from './shelf';
+import { SECOND_BANK, SHELF } from './shelf';
 
 /** Rules about volts that a thing from the shelf must not break. */
 const VOLTS = ['wrong-volts', 'panels-too-low'];
@@ -14,8 +14,17 @@ const jobs: readonly (readonly [name: string, design: Design])[] = [
 ];
 
 describe('the shelf', () => {
+  it('brings a second bank with a selector rated as what stood there, where it had one position', () => {
+    const { design } = DEMO_JOBS.find((j) => j.key === 'vet')!;
+    const done = doCommands(design, SECOND_BANK.asked(design));
+    if (!done.ok) throw new Error(done.message);
+    expect(done.design.switchgear['switch']!.part).toBe('sel-500');
+    expect(done.design.banks['second']!.selector).toBe('switch');
+    expect(assess(done.design, catalogueOf(done.design)).open.some((f) => f.rule === 'selector-missing')).toBeFalse();
+  });
+
   for (const [name, design] of jobs)
-    for (const item of SHELF.filter((i) => design.supply.houseV === 12 || !FOR_12_V.includes(i.short)))
+    for (const item of [...SHELF, SECOND_BANK].filter((i) => design.supply.houseV === 12 || !FOR_12_V.includes(i.short)))
       it(`${item.words}, for ${name}: is of its volts`, () => {
         const done = doCommands(design, item.asked(design));
         if (!done.ok) throw new Error(done.message);

@@ -1,4 +1,4 @@
-import { type Asked, catalogueOf, controllersOf, type Design } from '@meridex/core';
+import { type Asked, catalogueOf, controllersOf, type Design, selectorsOf } from '@meridex/core';
 
 /** What can be added at one press; the part is changed afterwards. */
 export interface ShelfItem {
@@ -59,6 +59,30 @@ export const HOUSE_BATTERY: ShelfItem = {
   asked: (d) => {
     const [lot] = Object.values(d.banks).flatMap((b) => Object.keys(b.batteries));
     return [lot === undefined ? { do: 'addBank', with: { id: 'house', part: 'bat-lfp-100' } } : { do: 'setBatteries', with: { batteries: lot, part: 'bat-lfp-100' } }];
+  },
+};
+
+/** The selector to take in the place of a main switch of one position, rated no less; null: it is one already, or none is that large. */
+export function selectorFor(d: Design): string | null {
+  const catalogue = catalogueOf(d);
+  const now = catalogue.find('switch', d.switchgear['switch']?.part ?? null);
+  return now?.selects ? null : (selectorsOf(catalogue).find((p) => p.ratedA >= (now?.ratedA ?? 0))?.id ?? null);
+}
+
+/** Another of the same, and the main switch as what chooses between them. */
+export const SECOND_BANK: ShelfItem = {
+  words: 'a second bank behind a selector',
+  short: 'second bank',
+  asked: (d) => {
+    const lots = Object.values(d.banks).flatMap((b) => Object.entries(b.batteries));
+    const [, lot] = lots[0] ?? [];
+    const part = selectorFor(d);
+    // By its usual name it has its place in the form too.
+    const id = lots.some(([key]) => key === 'second') ? {} : { id: 'second' };
+    return [
+      ...(part && d.switchgear['switch'] ? [{ do: 'changeThing', with: { thing: 'switch', set: { part } } } as const] : []),
+      { do: 'addBank', with: { ...id, part: lot?.part ?? 'bat-lfp-100', count: lot?.count ?? 1, selector: 'switch' } },
+    ];
   },
 };
 

@@ -1,0 +1,46 @@
+import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
+import { catalogueOf, distributionOf, type Part } from '@meridex/core';
+import { PartSelect } from '../fields/part-select';
+import { SupplyPanel } from './panel';
+
+/** What chooses between two banks: the main switch for the loads, and where it is wanted another for the chargers. */
+@Component({
+  selector: 'mx-selectors',
+  imports: [PartSelect],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (!onHub()) {
+      <mx-part
+        kind="switch"
+        label="Main switch"
+        [name]="f().second ? 'Main switch: chooses the bank that the loads hang on' : 'Main switch'"
+        [suits]="f().second ? selects : null"
+        [value]="s().mainSwitch"
+        (valueChange)="set('main switch', { mainSwitch: $event })"
+      />
+    }
+    @if (f().second) {
+      <mx-part kind="switch" label="Charging selector" name="Chooses the bank that is charged" none="the same switch" [suits]="selects" [value]="charging()" (valueChange)="setCharging($event)" />
+      @if (refused(); as why) {
+        <p class="stop" role="alert">{{ why }}</p>
+      }
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 8px;
+    }
+  `,
+})
+export class Selectors extends SupplyPanel {
+  protected readonly selects = (p: Part): boolean => p.kind === 'switch' && p.selects;
+  protected readonly onHub = computed(() => !!distributionOf(this.designs.openDesign(), catalogueOf(this.designs.openDesign())).hub?.mainSwitch);
+  protected readonly charging = computed(() => Object.values(this.designs.openDesign().switchgear).find((s) => s.does === 'charging selector')?.part ?? null);
+  /** What was not done, and why. */
+  protected readonly refused = signal<string | null>(null);
+
+  protected setCharging(part: string | null): void {
+    this.refused.set(this.commands(part === null ? 'one selector for loads and chargers' : 'a selector of their own for the chargers', [{ do: 'chargingSelector', with: { part } }]));
+  }
+}

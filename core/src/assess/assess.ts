@@ -1,13 +1,13 @@
 import type { Catalogue } from '../catalogue/index.js';
 import { asOfNow, type Design } from '../design/index.js';
-import { bondOf, inlineParts, type Bond, type InlinePart } from '../circuit/index.js';
+import { boardLinks, bondOf, inlineParts, type BoardLink, type Bond, type InlinePart } from '../circuit/index.js';
 import { draftLeads, draftRuns } from '../draft/index.js';
 import { enclosuresOf, type Enclosure } from '../enclosure/index.js';
 import { fitSteps, type FitStep, type OldGear } from '../fit/index.js';
 import type { DayFigures } from '../loads/index.js';
 import { hasMains } from '../mains/index.js';
 import { orderOf, type Order } from '../order/index.js';
-import { plant } from '../plant/index.js';
+import { BARS, plant } from '../plant/index.js';
 import { draftGear, type Gear } from '../places/index.js';
 import type { ProveRow } from '../prove/index.js';
 import { Session } from '../quantity/index.js';
@@ -37,6 +37,8 @@ export interface Assessment {
   readonly inline: readonly InlinePart[];
   /** The house negative's one tie to the body; null: none is wanted. */
   readonly bond: Bond | null;
+  /** Short cables on the board, between what stands in line and the bars. */
+  readonly links: readonly BoardLink[];
   /** How gear and cable lie in the vehicle: heat, weight, bends, stretches, plugs, leads. */
   readonly layout: LayoutFigures;
   /** Boxes built round gear, as they are cut and checked. */
@@ -89,8 +91,9 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
     gear,
     runs,
   );
+  const links = boardLinks(design, runs, context.inline, context.gear.get(BARS.id)?.ambientC ?? 0);
   const enclosures = enclosuresOf(design, catalogue, gear, runs, layout);
-  const order = orderOf(design, catalogue, runs, whole.arrays, { layout, enclosures, bond });
+  const order = orderOf(design, catalogue, runs, whole.arrays, { layout, enclosures, bond, links });
   const supply = withLeads(feeds, design, catalogue, runs);
   const inputs = chargerInputs(design, catalogue, whole.bank, runs);
   const findings = judge({ design, catalogue, vehicle, gear, layout, day, supply, trip, chargerInputs: inputs, runs, totals: { price: order.total, kg: order.kg } });
@@ -106,6 +109,7 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
       runs,
       inline: context.inline,
       bond,
+      links,
       layout,
       enclosures,
       order,
@@ -118,6 +122,7 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
           licensed: hasMains(design, catalogue),
           torqueNm: design.settings.torqueNm,
           enclosures,
+          links,
           looseM: new Map(Object.entries(design.inlets).flatMap(([id, { dc }]) => (dc ? [[id, dc.leadM] as const] : []))),
         },
         bond,

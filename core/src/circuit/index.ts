@@ -1,3 +1,4 @@
+export * from './board-links.js';
 export * from './bond.js';
 export * from './isolation-map.js';
 export { OPEN_OHM } from './live.js';

@@ -1,4 +1,4 @@
-import type { Bond } from '../circuit/index.js';
+import { LINK_M, type BoardLink, type Bond } from '../circuit/index.js';
 import type { Settings } from '../design/index.js';
 import { boxStep, type Enclosure } from '../enclosure/index.js';
 import type { Gear } from '../places/index.js';
@@ -219,6 +219,21 @@ function provisionStep(run: Fitted, places: Places): FitStep {
   };
 }
 
+/** What stands in line is linked to its bars. */
+function linkStep(links: readonly BoardLink[], places: Places): FitStep {
+  const thickest = Math.max(...links.map((l) => l.areaMm2));
+  return {
+    id: 'links',
+    section: 'join and tighten',
+    text: `Link what stands on the board: ${links.map((l) => `${l.count > 1 ? `${l.count} × ` : ''}${l.name}, ${l.size}`).join('; ')}`,
+    detail: `${figure(LINK_M, 1)} m each by default; solid bars of the same copper do as well where the studs line up`,
+    place: places('bus'),
+    tool: crimperFor(thickest),
+    minutes: links.reduce((sum, l) => sum + l.count * joinMin(l.areaMm2), 0),
+    after: ['place-bus', ...links.map((l) => `place-${l.part}`)],
+  };
+}
+
 /** The one tie of house negative and body. */
 function bondStep(bond: Bond, places: Places): FitStep {
   const c = bond.cranking;
@@ -264,6 +279,7 @@ export interface FitWays {
   readonly licensed: boolean;
   readonly enclosures: readonly Enclosure[];
   readonly torqueNm: TorqueNm;
+  readonly links: readonly BoardLink[];
   /** Loose cable of leads from other banks, m, by inlet. */
   readonly looseM?: ReadonlyMap<string, number>;
 }
@@ -315,6 +331,7 @@ export function fitSteps(
     ...all.filter((r) => r.spec.existing).map((r) => tapStep(r, places)),
     ...fitted.flatMap((r) => (r.spec.provision ? [provisionStep(r, places)] : joinSteps(r, places, ways.torqueNm))),
     ...looseLeadSteps(fitted, ways.looseM ?? new Map()),
+    ...(ways.links.length ? [linkStep(ways.links, places)] : []),
     ...(bond ? [bondStep(bond, places)] : []),
     ...settingSteps(settings, gear),
   ];

@@ -1,5 +1,6 @@
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { assess } from '../assess/index.js';
+import { LINK_M } from '../circuit/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { csvField, cutsCsv, orderCsv } from './csv.js';
 import { readDraw, readPastedLoads, readUse } from './pasted-loads.js';
@@ -60,12 +61,13 @@ describe('the order', () => {
     it(`of ${job.design.brief.customer} has a fuse, four ends and two leads for every run`, () => {
       const a = assess(job.design, SHIPPED_CATALOGUE);
       const fitted = a.runs.filter((r) => r.ok);
+      const links = a.links.flatMap((l) => Array.from({ length: l.count }, () => l));
       const count = (group: string, start: RegExp): number => a.order.lines.filter((l) => l.group === group && start.test(l.what)).reduce((n, l) => n + l.quantity, 0);
       expect(count('protection', /^(?!in-line|holder).*(fuse|breaker).* A(,|$)/)).toBe(fitted.reduce((n, r) => n + r.spec.ends.length, 0));
-      expect(count('joints', /^(lug|crimp terminal)/)).toBe(4 * fitted.length + (a.bond ? 2 : 0));
-      // The bond of the house negative is cut off the same reel.
-      expect(a.order.cuts.length).toBe(2 * fitted.length + (a.bond ? 1 : 0));
-      expect(a.order.cuts.filter((c) => c.run === null).map((c) => [c.lengthM, c.size])).toEqual(a.bond ? [[a.bond.lengthM, a.bond.size]] : []);
+      expect(count('joints', /^(lug|crimp terminal)/)).toBe(4 * fitted.length + (a.bond ? 2 : 0) + 2 * links.length);
+      // The bond of the house negative and the links on the board are cut off the same reels.
+      expect(a.order.cuts.length).toBe(2 * fitted.length + (a.bond ? 1 : 0) + links.length);
+      expect(a.order.cuts.filter((c) => c.run === null).map((c) => [c.lengthM, c.size])).toEqual([...(a.bond ? [[a.bond.lengthM, a.bond.size]] : []), ...links.map((l) => [LINK_M, l.size])]);
       const cut = a.order.cuts.reduce((m, c) => m + c.lengthM, 0);
       expect(count('cable', /./)).toBeGreaterThanOrEqual(cut);
     });

@@ -1,6 +1,6 @@
 import { copperKgPerM } from '../cable/index.js';
 import type { Catalogue } from '../catalogue/index.js';
-import type { Bond } from '../circuit/index.js';
+import { LINK_M, type BoardLink, type Bond } from '../circuit/index.js';
 import { asOfNow, type Design } from '../design/index.js';
 import type { Enclosure } from '../enclosure/index.js';
 import { FUSE_KINDS, fuseWindow, RATED_DC_V } from '../protection/index.js';
@@ -69,9 +69,9 @@ export function studOf(areaMm2: number): 'M6' | 'M8' | 'M10' {
   return areaMm2 <= 70 ? 'M8' : 'M10';
 }
 
-function lugText(run: Fitted): string {
-  return `${run.figures.areaMm2 >= 10 ? 'lug' : 'crimp terminal'} ${run.figures.size} ${studOf(run.figures.areaMm2)}`;
-}
+const lugWords = (areaMm2: number, size: string): string => `${areaMm2 >= 10 ? 'lug' : 'crimp terminal'} ${size} ${studOf(areaMm2)}`;
+
+const lugText = (run: Fitted): string => lugWords(run.figures.areaMm2, run.figures.size);
 
 function addDevices(basket: Basket, design: Design, catalogue: Catalogue): void {
   for (const { part, quantity } of devicesOf(asOfNow(design), catalogue))
@@ -180,6 +180,31 @@ function addBond(basket: Basket, bond: Bond): void {
   basket.add({ key: lug, group: 'joints', is: 'lug', what: lug, quantity: 2, unit: 'pc', priceEach: PRICE.lugLarge, kg: 0.02 }, use);
 }
 
+/** Short cables on the board, with two lugs each. */
+function addLink(basket: Basket, { size, colour, areaMm2, count, name }: BoardLink): void {
+  const perM = PRICE.cableBase + PRICE.cablePerMm2 * areaMm2;
+  const lengthM = count * LINK_M;
+  basket.add({ key: `cable-${size}-${colour}`, group: 'cable', what: `cable ${size} ${colour}`, quantity: lengthM, unit: 'm', priceEach: perM, kg: lengthM * copperKgPerM(areaMm2) * 1.25 }, name);
+  const what = lugWords(areaMm2, size);
+  const large = areaMm2 >= 10;
+  basket.add({ key: what, group: 'joints', ...(large ? { is: 'lug' as const } : {}), what, quantity: 2 * count, unit: 'pc', priceEach: large ? PRICE.lugLarge : PRICE.lugSmall, kg: 0.02 }, name);
+  basket.add({ key: `shrink-${size}`, group: 'joints', what: `heat-shrink for ${size}, with glue`, quantity: 2 * count, unit: 'pc', priceEach: PRICE.heatShrink, kg: 0 }, name);
+}
+
+const linkCuts = ({ name, size, areaMm2, colour, count }: BoardLink): Cut[] =>
+  Array.from({ length: count }, () => ({
+    run: null,
+    name,
+    size,
+    areaMm2,
+    cores: 1,
+    lugs: `2 × ${lugWords(areaMm2, size)}`,
+    lead: colour === 'red' ? 'feed' : 'return',
+    colour,
+    lengthM: LINK_M,
+    label: 'link',
+  }));
+
 const BOND = 'house negative to body';
 
 const bondCut = (bond: Bond): Cut => ({
@@ -225,10 +250,11 @@ export interface AsLaid {
   readonly layout: LayoutFigures;
   readonly enclosures: readonly Enclosure[];
   readonly bond: Bond | null;
+  readonly links: readonly BoardLink[];
 }
 
 /** The complete list of parts and cuts for the runs that have a size. */
-export function orderOf(design: Design, catalogue: Catalogue, runs: readonly SizedRun[], arrays: readonly SolarArray[], { layout, enclosures, bond }: AsLaid): Order {
+export function orderOf(design: Design, catalogue: Catalogue, runs: readonly SizedRun[], arrays: readonly SolarArray[], { layout, enclosures, bond, links }: AsLaid): Order {
   const fitted = runs.filter((r): r is Fitted => r.ok && !r.spec.existing);
   const basket = new Basket();
   addDevices(basket, design, catalogue);
@@ -238,6 +264,7 @@ export function orderOf(design: Design, catalogue: Catalogue, runs: readonly Siz
   addShared((line, use) => basket.add(line, use), design);
   for (const array of arrays) addPanelFuses(basket, array);
   if (bond) addBond(basket, bond);
+  for (const link of links) addLink(basket, link);
   addLeads((line, use) => basket.add(line, use), design, fitted);
   addWays((line, use) => basket.add(line, use), design, layout);
   addAir((line, use) => basket.add(line, use), layout);
@@ -246,7 +273,7 @@ export function orderOf(design: Design, catalogue: Catalogue, runs: readonly Siz
   return {
     lines,
     later: laterOf(design, catalogue),
-    cuts: [...fitted.flatMap((run) => [...cutsOf(run), ...leadCuts(design, run)]), ...multicores.map(multicoreCut), ...(bond ? [bondCut(bond)] : [])],
+    cuts: [...fitted.flatMap((run) => [...cutsOf(run), ...leadCuts(design, run)]), ...multicores.map(multicoreCut), ...(bond ? [bondCut(bond)] : []), ...links.flatMap(linkCuts)],
     total: lines.reduce((sum, l) => sum + l.quantity * l.priceEach, 0),
     kg: lines.reduce((sum, l) => sum + l.kg, 0),
   };

@@ -127,5 +127,7 @@ describe('the fitting steps', () => {
   });
 
   it('are just making safe and first power where nothing is fitted', () =>
-    expect(new Set(fitSteps([], [], EMPTY_LAYOUT, [], { licensed: false, enclosures: [], torqueNm: USUAL_TORQUE_NM }, null).map((s) => s.section))).toEqual(new Set(['make safe', 'first power'])));
+    expect(new Set(fitSteps([], [], EMPTY_LAYOUT, [], { licensed: false, enclosures: [], links: [], torqueNm: USUAL_TORQUE_NM }, null).map((s) => s.section))).toEqual(
+      new Set(['make safe', 'first power']),
+    ));
 });

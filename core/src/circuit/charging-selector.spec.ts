@@ -4,6 +4,7 @@ import { doCommand, doCommands, type Asked } from '../commands/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { supplyOf, type Design } from '../design/index.js';
 import { buildDiagram } from '../diagram/index.js';
+import { handOverPack } from '../handover/index.js';
 import { labelsOf } from '../labels/index.js';
 import { circuitPlan, isolationMap, namedStates, PARKED, settle, type CircuitState, type SettledState } from './index.js';
 
@@ -55,6 +56,13 @@ describe('a selector of their own for the chargers', () => {
     const bar = map.rows.find((r) => r.name === 'charging bar')!;
     expect(bar.cells[off]!.by).toEqual(jasmine.arrayContaining(['house battery', 'second battery']));
     expect(bar.cells[all]!.by).not.toContain('house battery');
+  });
+
+  it('is explained to whoever drives off with it', () => {
+    const cautions = (d: Design): string => handOverPack(d, of(d), 'ute', { readings: {}, plan: null, ticked: new Set() }).cautions.join(' ');
+    expect(cautions(design)).toContain('Turn the charging selector with the chargers at rest');
+    expect(cautions(rig())).toContain('Two banks by one selector');
+    expect(cautions(DEMO_JOBS[0]!.design)).not.toContain('Two banks');
   });
 
   it('holds the main fuses to what it bears', () => {

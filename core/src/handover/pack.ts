@@ -56,6 +56,17 @@ export const CAUTIONS: readonly string[] = [
   'Sizes follow representative tables and the defaults named in the plan; a maker or a standard that says otherwise wins.',
 ];
 
+/** How two banks are used by turns. */
+function turning({ inline }: Assessment): string[] {
+  if (!inline.some((p) => p.selects)) return [];
+  const apart = inline.some((p) => p.id === 'charging' && p.selects);
+  return [
+    apart
+      ? 'Two banks: the load selector says which one is used, the charging selector which one is charged. Turn the charging selector with the chargers at rest, the load selector with heavy loads off; leave neither on both.'
+      : 'Two banks by one selector, for loads and chargers alike: turn it with the chargers at rest and heavy loads off, and do not leave it on both.',
+  ];
+}
+
 function circuits(a: Assessment): PackTable {
   const rows = a.runs.map((r) =>
     r.ok
@@ -198,6 +209,6 @@ export function handOverPack(design: Design, a: Assessment, vehicleName: string,
     tables: [loads(a), circuits(a), ...multicores(a), fuses(a), settings(a), watching(a), ...mainsTable(design, mains), readings(a, left), care(design, a)],
     openFindings: a.open.map((f) => `${f.severity === 'stop' ? 'Stop' : 'Look'}: ${inWords(f).say} ${inWords(f).fix}`),
     accepted: a.findings.filter((f) => design.accepted[f.key]).map((f) => `${inWords(f).say} Accepted by ${design.accepted[f.key]!.by}: ${design.accepted[f.key]!.reason}`),
-    cautions: [...CAUTIONS, ...(stored === null ? [] : [stored])],
+    cautions: [...CAUTIONS, ...turning(a), ...(stored === null ? [] : [stored])],
   };
 }

@@ -15,7 +15,7 @@ import { ThemeService } from '../services/theme.service';
 import { KeptAnswers } from '../sync/kept-answers';
 import { SyncService } from '../sync/sync.service';
 import { rigRows } from '../supply/rig-rows';
-import { SHELF } from '../supply/shelf';
+import { shelfFor } from '../supply/shelf';
 import { QuickAnswerCard } from './quick-answer';
 import { SHEET_LIST, STAGE_LIST, stageName } from './stages';
 
@@ -138,7 +138,7 @@ export class Strip {
     const drawn = (wish: { readonly show: string } | { readonly add: string }): void => (this.selection.supply.set(wish), go('supply', 'flow'));
     const boxOf = (thing: string): string => Object.keys(design.banks).find((b) => thing in design.banks[b]!.batteries) ?? thing;
     const things = rigRows(design, a).map((r): StripCommand => ({ label: `Supply: ${r.name}`, kind: 'thing', go: () => drawn({ show: boxOf(r.id) }) }));
-    const shelf = SHELF.map(({ words }): StripCommand => ({ label: `Add ${words}`, kind: 'do', go: () => drawn({ add: words }) }));
+    const shelf = shelfFor(design).map(({ words }): StripCommand => ({ label: `Add ${words}`, kind: 'do', go: () => drawn({ add: words }) }));
     const job = this.designs.job();
     const vehicles = job && isJoined(job) ? vehicleIds(job).map((id): StripCommand => ({ label: `Vehicle: ${vehicleName(job, id)}`, kind: 'show', go: () => this.designs.lookAt(id) })) : [];
     return [...vehicles, ...STAGE_LIST.map((s): StripCommand => ({ label: s.name, kind: 'stage', go: () => go(s.id) })), ...sheets, ...shelf, ...things, ...runs, ...loads, ...findings];

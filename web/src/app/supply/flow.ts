@@ -7,7 +7,7 @@ import { SelectionService } from '../services/selection.service';
 import { SupplyPanel } from './panel';
 import { rigRows } from './rig-rows';
 import { Selectors } from './selectors';
-import { HOUSE_BATTERY, SECOND_BANK, SHELF, type ShelfItem } from './shelf';
+import { shelfFor, type ShelfItem } from './shelf';
 import { ThingFields } from './thing-fields';
 
 /** Where the figures of a box stand that is no thing of the rig. */
@@ -18,9 +18,6 @@ const ELSEWHERE: Readonly<Record<string, { readonly path: string; readonly words
   'always-live': { path: '../../loads', words: 'What is always live, and from which post' },
   watching: { path: '../meters', words: 'What measures, shows and switches' },
 };
-
-/** Everything hangs on a bank: where there is none that comes first, and a second one is the last of what a rig may want. */
-const shelfFor = (banks: number): readonly ShelfItem[] => (banks === 0 ? [HOUSE_BATTERY, ...SHELF] : banks === 1 ? [...SHELF, SECOND_BANK] : SHELF);
 
 /** Where the lead from another bank stands. */
 const OF_LEAD = { path: '../../brief/vehicles', words: 'The lead: its plugs, cable and floor; its hours stand with its outlet' };
@@ -84,7 +81,7 @@ export class FlowSheet extends SupplyPanel {
       .map(([what, ah]) => `${what} ${figure(ah, 0)}`);
     return sentence(`${by.length ? `${by.join(', ')} Ah a day` : 'nothing comes in'}; the loads take ${figure(use, 0)}.`);
   });
-  protected readonly shelf = computed(() => shelfFor(this.flow().things.filter((t) => t.column === 'stores').length));
+  protected readonly shelf = computed(() => shelfFor(this.designs.openDesign()));
   protected readonly stands = computed(() => {
     const { low } = this.flow();
     const trip = this.assessments.openAssessment().trip;

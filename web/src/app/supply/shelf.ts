@@ -1,4 +1,4 @@
-import { type Asked, catalogueOf, controllersOf, type Design, selectorsOf } from '@meridex/core';
+import { type Asked, catalogueOf, controllersOf, type Design, plant, selectorsOf } from '@meridex/core';
 
 /** What can be added at one press; the part is changed afterwards. */
 export interface ShelfItem {
@@ -53,7 +53,7 @@ export const SHELF: readonly ShelfItem[] = [
 ];
 
 /** Where there is none: everything else hangs on it. */
-export const HOUSE_BATTERY: ShelfItem = {
+const HOUSE_BATTERY: ShelfItem = {
   words: 'a house battery',
   short: 'house battery',
   asked: (d) => {
@@ -85,6 +85,13 @@ export const SECOND_BANK: ShelfItem = {
     ];
   },
 };
+
+/** Everything hangs on a bank: where there is none that comes first, and a second one is the last of what a rig may want. */
+export function shelfFor(d: Design): readonly ShelfItem[] {
+  const { banks } = plant(d, catalogueOf(d));
+  if (!banks.length) return [HOUSE_BATTERY, ...SHELF];
+  return banks.length === 1 ? [...SHELF, SECOND_BANK] : SHELF;
+}
 
 /** A sender and a relay want something that shows and tells them: one is brought along where there is none. */
 const screenFor = (d: Design): readonly Asked[] => (Object.values(d.monitors).some((m) => catalogueOf(d).find('remote', m.part)) ? [] : [{ do: 'addMonitor', with: { part: 'remote-touch' } }]);

@@ -13,7 +13,7 @@ const SELECTOR: Asked = { do: 'chargingSelector', with: { part: 'sel-500' } };
 /** The vet's job with a second bank behind a selector, without or with another for its chargers. */
 function rig(...then: readonly Asked[]): Design {
   const d = structuredClone(DEMO_JOBS.find((j) => j.key === 'vet')!.design);
-  supplyOf(d).second = { part: 'bat-lfp-100', count: 1, joined: 'selector' };
+  supplyOf(d).second = { part: 'bat-lfp-200', count: 1, joined: 'selector' };
   supplyOf(d).mainSwitch = 'sel-500';
   d.places = {};
   const done = doCommands(d, then);
@@ -112,6 +112,35 @@ describe('a selector of their own for the chargers', () => {
     expect(Object.keys(namedStates({ ...plan, inline: plan.inline.filter((p) => p.id !== 'charging') }))).not.toContain('everything charges the other bank');
     expect(Object.keys(namedStates({ ...plan, second: null })).some((n) => n.includes('second'))).toBeFalse();
     for (const [name, state] of Object.entries(namedStates(plan))) if (name !== 'main switch open') expect(settle(plan, state).ok).withContext(name).toBeTrue();
+  });
+});
+
+describe('a second bank', () => {
+  const rules = (part: string, change: (d: Design) => void = () => undefined): string[] => {
+    const d = rig();
+    supplyOf(d).second = { part, count: 1, joined: 'selector' };
+    change(d);
+    return of(d)
+      .findings.filter((f) => String(f.values['what']).includes('second') || f.rule === 'lithium-unlimited')
+      .map((f) => f.rule);
+  };
+
+  it('is judged as the first is: what it gives to the inverter, what it takes, and whether the chargers know its kind', () => {
+    expect(rules('bat-lfp-200')).toEqual([]);
+    expect(rules('bat-lfp-100')).toContain('inverter-over-battery');
+    expect(rules('bat-agm-100')).toContain('charge-over-limit');
+    expect(rules('bat-agm-100', (d) => (supplyOf(d).dcdc = 'dcdc-30-one'))).not.toContain('profile-missing');
+    const lead = (d: Design): void => {
+      supplyOf(d).battery = { part: 'bat-agm-100', count: 2 };
+      supplyOf(d).dcdc = 'dcdc-30-one';
+    };
+    expect(rules('bat-lfp-200', lead)).toContain('profile-missing');
+    const link = (d: Design): void => {
+      lead(d);
+      supplyOf(d).isolation = 'isolator';
+      supplyOf(d).isolator = 'iso-100';
+    };
+    expect(rules('bat-lfp-200', link)).toContain('lithium-unlimited');
   });
 });
 

@@ -8,9 +8,9 @@ export const chargingColdLithium: Rule = {
   harm: 'fire',
   basis: 'charge range of lithium iron phosphate, 0 to 45 °C; the region’s coldest morning',
   why: 'Charged below 0 °C a lithium battery plates its metal and is harmed for good.',
-  test: ({ design, catalogue, supply: { bank, arrays } }) => {
+  test: ({ design, catalogue, supply: { bank, second, arrays } }) => {
     const { coldestC } = climateOf(design.brief.trip);
-    if (bank?.part.chemistry !== 'lfp' || coldestC >= 0) return [];
+    if (coldestC >= 0 || ![bank, second].some((b) => b?.part.chemistry === 'lfp')) return [];
     const unlocked = dcChargersOf(design, catalogue).some((d) => !d.port.coldLock);
     return [
       {
@@ -20,6 +20,6 @@ export const chargingColdLithium: Rule = {
       },
     ];
   },
-  say: (v) => `Mornings fall to ${v['cold']} °C and the bank is lithium: ${v['lock'] ? 'its charger locks below 0 °C, so the first hours may bring nothing' : 'its charger has no lock below 0 °C'}.`,
+  say: (v) => `Mornings fall to ${v['cold']} °C and a bank is lithium: ${v['lock'] ? 'its charger locks below 0 °C, so the first hours may bring nothing' : 'its charger has no lock below 0 °C'}.`,
   fix: () => 'Charge locked by a probe on the battery, a place inside that stays above 0 °C, or a battery with its own heater; the maker’s word decides.',
 };

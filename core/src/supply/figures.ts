@@ -71,6 +71,8 @@ export interface SupplyFigures {
   /** Clear parked days on sun alone from the bottom of the usable share to full; Infinity: they draw more than the sun brings; null: no sun. */
   readonly sunDaysToFull: number | null;
   readonly inverter: InverterCheck | null;
+  /** The same with a second bank in use. */
+  readonly inverterOnSecond: InverterCheck | null;
   readonly sunAhClearDay: number;
   /** Of a clear day, Ah that a limit in amps keeps out. */
   readonly clippedAhClearDay: number;
@@ -161,6 +163,7 @@ export function supplyFigures(design: Design, catalogue: Catalogue, day: DayFigu
     together: bank && togetherOf(bank, shares),
     sunDaysToFull: sunDays(bank, sunAhClearDay, parkedAhDay),
     inverter: bank ? inverterCheck(design, catalogue, bank) : null,
+    inverterOnSecond: second && inverterCheck(design, catalogue, second),
     sunAhClearDay,
     clippedAhClearDay: sunAh((w, most) => Math.max(0, w - most)),
     drains,

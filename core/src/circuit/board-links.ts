@@ -2,7 +2,7 @@ import { ampacityA, cableSeries, sizeInWords } from '../cable/index.js';
 import type { Design } from '../design/index.js';
 import { kFactor } from '../protection/index.js';
 import { inCircuit, isMainLead, type Fitted, type SizedRun } from '../routes/index.js';
-import type { InlinePart } from './inline.js';
+import { COUNTED_MINUS, type InlinePart } from './inline.js';
 
 /** From stud to stud on one board, both lugs included, m: a default, since parts stand side by side there. */
 export const LINK_M = 0.3;
@@ -95,7 +95,7 @@ export function boardLinks(design: Design, runs: readonly SizedRun[], inline: re
       const { lastingA, why } = lasting(p, at);
       const goesOn = (p.id === 'switch' || p.id === 'shunt') && at.leads.length === 1 && lead.figures.perPole === 1;
       const [size, side] = goesOn ? [lead.figures, 1] : sizeFor(design, ambientC, lastingA, letThroughA2s);
-      const [to, count] = COUNT[p.id];
+      const [to, count] = p.b === COUNTED_MINUS ? (['main switch', 1] as const) : p.id === 'switch' && p.pole === 'negative' ? COUNT.shunt : COUNT[p.id];
       const colour = p.pole === 'positive' ? 'red' : 'black';
       const times = (p.id === 'charging' && !p.selects ? 2 : count) * side;
       return { part: p.id, name: `${p.name} → ${to}`, colour, count: times, areaMm2: size.areaMm2, size: sizeInWords(size.size), lastingA, why };

@@ -3,6 +3,8 @@ import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { inWords } from '../rules/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { type Design, supplyOf } from '../design/index.js';
+import { buildDiagram } from '../diagram/index.js';
+import { circuitPlan, PARKED, settle } from './index.js';
 import { houseNodes, inlineParts } from './inline.js';
 
 const demo = (key: string): Design => structuredClone(DEMO_JOBS.find((j) => j.key === key)!.design);
@@ -11,12 +13,12 @@ const nodes = (d: Design) => houseNodes(inlineParts(d, SHIPPED_CATALOGUE));
 
 describe('parts in line', () => {
   it('stand between battery leads and bus bars, and between bus bars and loads', () =>
-    expect(nodes(demo('vet'))).toEqual({ main: { plus: 'main+', minus: 'main-' }, fed: { plus: 'fed+', minus: 'bus-' }, charge: { plus: 'bus+', minus: 'bus-' } }));
+    expect(nodes(demo('vet'))).toEqual({ main: { plus: 'main+', minus: 'main-' }, fed: { plus: 'fed+', minus: 'bus-' }, straight: { minus: 'bus-' }, charge: { plus: 'bus+', minus: 'bus-' } }));
 
   it('leave the bus bars as they are where there are none', () => {
     const d = demo('vet');
     Object.assign(supplyOf(d), { mainSwitch: null, shunt: null, disconnect: { part: null, pole: 'positive' } });
-    expect(nodes(d)).toEqual({ main: { plus: 'bus+', minus: 'bus-' }, fed: { plus: 'bus+', minus: 'bus-' }, charge: { plus: 'bus+', minus: 'bus-' } });
+    expect(nodes(d)).toEqual({ main: { plus: 'bus+', minus: 'bus-' }, fed: { plus: 'bus+', minus: 'bus-' }, straight: { minus: 'bus-' }, charge: { plus: 'bus+', minus: 'bus-' } });
     expect(of(d).gear.some((g) => ['switch', 'shunt', 'disconnect', 'display'].includes(g.id))).toBeFalse();
   });
 
@@ -26,6 +28,57 @@ describe('parts in line', () => {
     expect(nodes(d).fed).toEqual({ plus: 'bus+', minus: 'fed-' });
     const block = of(d).runs.find((r) => r.spec.id === 'bus-block')!.spec;
     expect([block.from.plus, block.from.minus]).toEqual(['bus+', 'fed-']);
+  });
+
+  it('stand in the negative where the main switch does: shunt, then switch, with what is always live returned between them', () => {
+    const d = demo('vet');
+    d.switchgear['switch']!.pole = 'negative';
+    d.loads['l2']!.feed = { by: 'battery', of: 'house' };
+    const a = of(d);
+    expect(a.inline.map((p) => [p.id, p.a, p.b])).toEqual([
+      ['switch', 'counted-', 'bus-'],
+      ['shunt', 'main-', 'counted-'],
+      ['disconnect', 'bus+', 'fed+'],
+    ]);
+    const lead = a.runs.find((r) => r.spec.id === 'house-bus')!.spec;
+    expect([lead.to.plus, lead.to.minus]).toEqual(['bus+', 'main-']);
+    expect(a.runs.find((r) => r.spec.id === 'load-l2')!.spec.from.minus).toBe('counted-');
+    expect(a.links.map((l) => [l.name, l.colour])).toEqual([
+      ['main switch → negative bus bar', 'black'],
+      ['shunt → main switch', 'black'],
+      ['low-voltage disconnect → bus bar', 'red'],
+    ]);
+    // Off, it takes away everything but what is always live.
+    const r = settle(circuitPlan(d, SHIPPED_CATALOGUE, a)!, { ...PARKED, mainSwitch: 'open' });
+    if (!r.ok) throw new Error(r.error);
+    expect(r.loads.filter((l) => l.live).map((l) => l.id)).toEqual(['load:l2']);
+    expect(r.loads.find((l) => l.id === 'load:l2')!.volt).toBeGreaterThan(12);
+    const on = settle(circuitPlan(d, SHIPPED_CATALOGUE, a)!, PARKED);
+    expect(on.ok && on.loads.every((l) => l.live)).toBeTrue();
+    expect(a.open.find((f) => f.rule === 'switch-in-negative')!.severity).toBe('look');
+    const drawn = buildDiagram({ design: d, gear: a.gear, runs: a.runs, inline: a.inline, leads: a.layout.leads, bond: null });
+    const into = (id: string): readonly string[] => drawn.lines.filter((l) => l.id === id).flatMap((l) => [l.from.node, l.to.node]);
+    expect([into('shunt:link'), into('switch:link')]).toEqual([
+      ['shunt', 'switch'],
+      ['switch', 'bus'],
+    ]);
+  });
+
+  it('stay in the positive where two banks are chosen between, or a board has shunt and bar in one, and that is a stop', () => {
+    for (const change of [(d: Design) => (supplyOf(d).second = { part: 'bat-lfp-200', count: 1, joined: 'selector' }), (d: Design) => (supplyOf(d).hub = 'hub-8')]) {
+      const d = demo('vet');
+      d.switchgear['switch']!.pole = 'negative';
+      change(d);
+      const a = of(d);
+      expect(a.inline.find((p) => p.id === 'switch')!.pole).toBe('positive');
+      expect(a.open.find((f) => f.rule === 'switch-in-negative')!.severity).toBe('stop');
+    }
+    const earthed = demo('vet');
+    earthed.switchgear['switch']!.pole = 'negative';
+    earthed.loads['l2']!.feed = { by: 'battery', of: 'house' };
+    earthed.runs['load-l2'] = { back: 'chassis' };
+    const f = of(earthed).open.find((x) => x.rule === 'switch-in-negative')!;
+    expect([f.severity, f.presses.map((p) => p.label)]).toEqual(['stop', ['Move it to the positive']]);
   });
 
   it('cost drop in the runs that pass them, the more of a shared one the smaller the run’s share', () => {

@@ -29,6 +29,8 @@ const SHUNT_JOINTS_OHM = 50e-6;
 export interface HouseNodes {
   readonly main: { readonly plus: string; readonly minus: string };
   readonly fed: { readonly plus: string; readonly minus: string };
+  /** Where what goes straight off the battery’s post returns: before every switch, behind the shunt. */
+  readonly straight: { readonly minus: string };
   /** Where chargers give what they give. */
   readonly charge: { readonly plus: string; readonly minus: string };
 }
@@ -45,13 +47,13 @@ export function inlineParts(design: Design, catalogue: Catalogue): InlinePart[] 
   const { mainSwitch, chargingSelector, shunt, disconnect } = distributionOf(design, catalogue);
   const selects = plant(design, catalogue).banks.some((b) => b.selected);
   const out: InlinePart[] = [];
+  // What chooses between two banks stands in their positives; and a hub board has its shunt and its bar in one.
+  const inNegative = mainSwitch?.pole === 'negative' && !selects && !shunt?.onHub;
   if (mainSwitch)
     out.push({
       id: 'switch',
       name: selects ? (chargingSelector ? 'load selector' : 'selector') : 'main switch',
-      pole: 'positive',
-      a: MAIN_NODES.plus,
-      b: 'bus+',
+      ...(inNegative ? { pole: 'negative', a: shunt ? COUNTED_MINUS : MAIN_NODES.minus, b: 'bus-' } : { pole: 'positive', a: MAIN_NODES.plus, b: 'bus+' }),
       ohm: mainSwitch.milliohm / 1000,
       ratedA: mainSwitch.ratedA,
       selects,
@@ -63,7 +65,7 @@ export function inlineParts(design: Design, catalogue: Catalogue): InlinePart[] 
       id: 'charging',
       name: 'charging selector',
       pole: 'positive',
-      a: mainSwitch ? MAIN_NODES.plus : 'bus+',
+      a: mainSwitch && !inNegative ? MAIN_NODES.plus : 'bus+',
       b: CHARGE_PLUS,
       ohm: chargingSelector.milliohm / 1000,
       ratedA: chargingSelector.ratedA,
@@ -77,7 +79,7 @@ export function inlineParts(design: Design, catalogue: Catalogue): InlinePart[] 
       name: 'shunt',
       pole: 'negative',
       a: MAIN_NODES.minus,
-      b: 'bus-',
+      b: mainSwitch && inNegative ? COUNTED_MINUS : 'bus-',
       ohm: shunt.dropMv / 1000 / shunt.ratedA + (shunt.onHub ? 0 : SHUNT_JOINTS_OHM),
       ratedA: shunt.ratedA,
       selects: false,
@@ -111,6 +113,8 @@ export function passing(inline: readonly InlinePart[], ids: readonly InlinePart[
 
 /** Nodes where the battery’s leads end before what is in line, and of what the disconnect feeds. */
 export const MAIN_NODES = { plus: 'main+', minus: 'main-' } as const;
+/** Between the shunt and a main switch that stands in the negative: what goes straight off the battery’s post returns here, counted and not switched. */
+export const COUNTED_MINUS = 'counted-';
 /** The bar of the chargers’ outputs behind a charging selector. */
 export const CHARGE_PLUS = 'charge+';
 export const FED_NODES = { plus: 'fed+', minus: 'fed-' } as const;
@@ -119,7 +123,8 @@ export const FED_NODES = { plus: 'fed+', minus: 'fed-' } as const;
 export function houseNodes(inline: readonly InlinePart[]): HouseNodes {
   const node = (id: InlinePart['id'], pole: InlinePart['pole'], behind: 'a' | 'b'): string => inline.find((p) => p.id === id && p.pole === pole)?.[behind] ?? (pole === 'positive' ? 'bus+' : 'bus-');
   return {
-    main: { plus: node('switch', 'positive', 'a'), minus: node('shunt', 'negative', 'a') },
+    main: { plus: node('switch', 'positive', 'a'), minus: inline.some((p) => p.id === 'shunt') ? node('shunt', 'negative', 'a') : node('switch', 'negative', 'a') },
+    straight: { minus: inline.some((p) => p.id === 'shunt') ? node('shunt', 'negative', 'b') : node('switch', 'negative', 'a') },
     fed: { plus: node('disconnect', 'positive', 'b'), minus: node('disconnect', 'negative', 'b') },
     charge: { plus: node('charging', 'positive', 'b'), minus: 'bus-' },
   };

@@ -23,3 +23,29 @@ export function joinedTo(circuit: Pick<Circuit, 'resistors'>, from: readonly str
   }
   return seen;
 }
+
+/** Which nodes conductors join to one another, open contacts left out: the same number for those that are; a node of its own has none. */
+export function joinedNodes({ resistors }: Pick<Circuit, 'resistors'>): ReadonlyMap<string, number> {
+  const near = new Map<string, string[]>();
+  const link = (a: string, b: string): void => void (near.get(a) ?? near.set(a, []).get(a)!).push(b);
+  for (const r of resistors) {
+    if (r.ohm >= OPEN_OHM) continue;
+    link(r.a, r.b);
+    link(r.b, r.a);
+  }
+  const of = new Map<string, number>();
+  let next = 0;
+  for (const first of near.keys()) {
+    if (of.has(first)) continue;
+    const here = next++;
+    of.set(first, here);
+    const queue = [first];
+    for (let n = queue.pop(); n !== undefined; n = queue.pop())
+      for (const to of near.get(n)!)
+        if (!of.has(to)) {
+          of.set(to, here);
+          queue.push(to);
+        }
+  }
+  return of;
+}

@@ -6,7 +6,7 @@ import { sensingAt, type Bank } from '../supply/index.js';
 import { drawnIn, type Drawn } from './drawn.js';
 import { BLEED_OHM, type CircuitFault } from './fault.js';
 import { leadSources, usualLead } from './lead.js';
-import { joinedTo, OPEN_OHM } from './live.js';
+import { joinedNodes, OPEN_OHM } from './live.js';
 import type { CircuitPlan } from './plan.js';
 import { asidePosts } from './second.js';
 import type { CircuitState } from './state.js';
@@ -220,17 +220,14 @@ export class Settling {
     const resistors = this.resistors();
     const { sources, loads } = this.sources();
     const giving = loads.filter((l) => l.value < 0 && this.u.modes.has(l.id));
-    const reach = (of: 'plus' | 'minus'): ReadonlySet<string> =>
-      joinedTo(
-        { resistors },
-        [...sources, ...giving].map((s) => s[of]),
-      );
-    // A disconnect in the negative leaves the feed live and takes the return away.
-    const [live, returned] = [reach('plus'), reach('minus')];
+    // Fed is what one source reaches by both poles: a switch in the negative leaves the feed live and takes the return away.
+    const joined = joinedNodes({ resistors });
+    const pair = (x: { readonly plus: string; readonly minus: string }): string => `${joined.get(x.plus) ?? x.plus} ${joined.get(x.minus) ?? x.minus}`;
+    const between = new Set([...sources, ...giving].map(pair));
     const nodes = new Set<string>(['bus-']);
     for (const r of resistors) nodes.add(r.a).add(r.b);
     for (const s of [...sources, ...loads]) nodes.add(s.plus).add(s.minus);
-    const fed = this.drawn.filter((d) => live.has(d.plus) && returned.has(d.minus)).map(({ id, plus, minus, kind, value }): CircuitLoad => ({ id, plus, minus, kind, value }));
+    const fed = this.drawn.filter((d) => between.has(pair(d))).map(({ id, plus, minus, kind, value }): CircuitLoad => ({ id, plus, minus, kind, value }));
     const bled = this.bled().filter((b) => nodes.has(b.plus) && nodes.has(b.minus));
     return { ground: 'bus-', nodes: [...nodes], resistors, sources, loads: [...loads, ...fed, ...bled] };
   }

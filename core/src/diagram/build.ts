@@ -1,4 +1,4 @@
-import { CHARGE_PLUS, FED_NODES, MAIN_NODES, type InlinePart } from '../circuit/index.js';
+import { CHARGE_PLUS, COUNTED_MINUS, FED_NODES, MAIN_NODES, type InlinePart } from '../circuit/index.js';
 import { withoutDetail, refTo, runKey, type Design } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 import { BARS } from '../plant/index.js';
@@ -85,7 +85,7 @@ class Builder {
   end(e: RunEnd, pole: 'plus' | 'minus', side: 'west' | 'east', contact?: 1 | 2): DiagramEnd {
     const node = e[pole];
     if (node === MAIN_NODES.plus) return { node: this.putGear('switch'), side: 'west', pole, contact };
-    if (node === MAIN_NODES.minus) return { node: this.putGear('shunt'), side: 'west', pole };
+    if (node === MAIN_NODES.minus || node === COUNTED_MINUS) return { node: this.putGear(this.input.inline.find((p) => p.a === node)!.id), side: 'west', pole };
     if (node === CHARGE_PLUS) return { node: this.putGear('charging'), side: 'west', pole };
     if (node === FED_NODES.plus || node === FED_NODES.minus) return { node: this.putGear('disconnect'), side: 'east', pole };
     // A wire straight off a battery’s post has its return on the bars, so that the shunt counts it.
@@ -153,7 +153,7 @@ class Builder {
   inlinePart(p: InlinePart): void {
     const pole = p.pole === 'positive' ? 'plus' : 'minus';
     const here = this.putGear(p.id);
-    const bus = this.putGear('bus');
+    const bus = this.putGear(p.b === COUNTED_MINUS ? 'switch' : 'bus');
     // A switch changes nothing of what a conductor is: the feed stays the feed, the return the return.
     const kind = p.pole === 'positive' ? 'feed' : 'return';
     if (p.id === 'disconnect') this.line(`${p.id}:link`, kind, null, { node: bus, side: 'east', pole }, { node: here, side: 'west', pole });

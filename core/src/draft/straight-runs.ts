@@ -1,8 +1,9 @@
+import { houseNodes } from '../circuit/index.js';
 import { runKey } from '../design/index.js';
 import type { DayLoad } from '../loads/index.js';
-import { BARS, FIRST_BANK, OWN_VEHICLE } from '../plant/index.js';
+import { FIRST_BANK, OWN_VEHICLE } from '../plant/index.js';
 import { sentence } from '../quantity/index.js';
-import { terminals, type RunSpec } from '../routes/index.js';
+import type { RunSpec } from '../routes/index.js';
 import { driveVolts } from '../supply/index.js';
 import { ampsOf } from './amps.js';
 import { bankEnd, SMALL, endOf, gearOf, makeRun, type DraftContext } from './context.js';
@@ -31,8 +32,8 @@ function startOf(c: DraftContext, of: 'house' | 'vehicle'): (Pick<RunSpec, 'from
   const house = gear.get(FIRST_BANK.id);
   if (!house || !bank) return null;
   const many = bank.strings > 1;
-  // The load side of the shunt, before a disconnect that stands in the negative.
-  const from = { ...bankEnd(house, many ? 1 : null), minus: terminals(BARS.id).minus };
+  // The load side of the shunt, before a switch or a disconnect that stands in the negative.
+  const from = { ...bankEnd(house, many ? 1 : null), ...houseNodes(c.inline).straight };
   return { from, sourceV: bank.openV, nominalV: bank.nominalV, name: `${sentence(house.plain)}${many ? ' 1' : ''}`, source: 'house battery' };
 }
 

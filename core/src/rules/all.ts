@@ -35,6 +35,7 @@ import { referenceToNothing } from './reference-to-nothing.js';
 import { noDistribution } from './no-distribution.js';
 import { noLoads } from './no-loads.js';
 import { controllerIdle } from './controller-idle.js';
+import { switchInNegative } from './switch-in-negative.js';
 import { disconnectInNegative } from './disconnect-in-negative.js';
 import { disconnectOver } from './disconnect-over.js';
 import { noMainSwitch } from './no-main-switch.js';
@@ -149,6 +150,7 @@ export const RULES: readonly Rule[] = [
   disconnectOver,
   controllerIdle,
   disconnectInNegative,
+  switchInNegative,
   noMainSwitch,
   panelFuse,
   panelsTooLow,

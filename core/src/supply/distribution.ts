@@ -9,7 +9,7 @@ export interface Distribution {
   /** The board that holds it; null: separate parts. */
   readonly hub: PartOf<'hub'> | null;
   readonly block: Block | null;
-  readonly mainSwitch: (Pick<PartOf<'switch'>, 'ratedA' | 'peakA' | 'milliohm' | 'selects'> & { readonly onHub: boolean }) | null;
+  readonly mainSwitch: (Pick<PartOf<'switch'>, 'ratedA' | 'peakA' | 'milliohm' | 'selects'> & { readonly onHub: boolean; readonly pole: 'positive' | 'negative' }) | null;
   /** Chooses the bank that is charged, apart from that which the loads hang on; null: one switch does both. */
   readonly chargingSelector: PartOf<'switch'> | null;
   readonly shunt: (Pick<PartOf<'shunt'>, 'ratedA' | 'dropMv'> & { readonly onHub: boolean }) | null;
@@ -46,7 +46,8 @@ export function distributionOf(design: Design, catalogue: Catalogue): Distributi
       isSwitch,
     );
   const [beside, chargingSelector] = [doing('main switch'), doing('charging selector')];
-  const mainSwitch = hub?.mainSwitch ? { ...hub.mainSwitch, selects: false, onHub: true } : beside && { ...beside, onHub: false };
+  const pole = switchgear.find((s) => s.does === 'main switch')?.pole ?? 'positive';
+  const mainSwitch = hub?.mainSwitch ? { ...hub.mainSwitch, selects: false, onHub: true, pole: 'positive' as const } : beside && { ...beside, onHub: false, pole };
   if (hub)
     return {
       hub,

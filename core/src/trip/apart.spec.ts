@@ -83,10 +83,15 @@ describe('a bank on charge while another carries the loads', () => {
     const r = simulateJob(job({ watts: 60, days: 6, driveH: 2, first: 0.5 }));
     expect(r.criticalOffH).toBe(0);
     expect(r.sunAh.slice(2).every((ah) => ah > 60)).toBeTrue();
+    expect(r.turns.loads).toBeGreaterThan(0);
+    expect(r.turns.charging).toBeGreaterThan(0);
+    // By hand, so not by the hour.
+    expect(r.turns.loads + r.turns.charging).toBeLessThan(2 * 6 + 2);
   });
 
   it('is the same as one selector where there is one bank', () => {
     const alone = { ...job(), second: null };
+    expect(simulateJob(alone).turns).toEqual({ loads: 0, charging: 0 });
     expect(simulateJob(alone)).toEqual(simulateJob({ ...alone, chargesApart: false }));
   });
 });

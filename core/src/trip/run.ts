@@ -31,6 +31,9 @@ export interface TripLog {
   lockedH: number;
   criticalOffH: number;
   operations: number;
+  /** How often the selector is turned, and that of the chargers where they have one. */
+  turnsOfLoads: number;
+  turnsOfCharge: number;
   /** Hours until a critical load first went without, −1: never; and the index of the cause. */
   firstOffH: number;
   firstCause: number;
@@ -46,6 +49,8 @@ export function tripLog(p: TripPlan): TripLog {
     lockedH: 0,
     criticalOffH: 0,
     operations: 0,
+    turnsOfLoads: 0,
+    turnsOfCharge: 0,
     firstOffH: -1,
     firstCause: 0,
   };
@@ -90,7 +95,7 @@ export function runTrip(p: TripPlan, clearness: ArrayLike<number>, offsetK: numb
   const totalAh = p.banks.reduce((s, x) => s + x.capacityAh, 0);
   const hasShared = p.sharedA > 0;
   const sums = noSums();
-  let onCharge = 0;
+  let [onCharge, turnsOfLoads, turnsOfCharge] = [0, 0, 0];
   let apart: ChargedApart | null = null;
   const besideOn = p.beside.map(() => true);
   let bank = 0;
@@ -110,12 +115,15 @@ export function runTrip(p: TripPlan, clearness: ArrayLike<number>, offsetK: numb
       if (p.banks.length > 1) {
         charge[bank] = q;
         charge[1 - bank] = idleAh;
+        const inUse = bank;
         bank = p.chargesApart ? turnLoads(p, bank, charge) : turnSelector(p, bank, charge, batteryA > 0);
+        if (bank !== inUse) turnsOfLoads++;
         q = charge[bank]!;
         idleAh = charge[1 - bank]!;
         if (p.chargesApart) {
           const was = onCharge;
           onCharge = turnCharge(p, onCharge, charge);
+          if (was !== onCharge) turnsOfCharge++;
           apart = onCharge === bank ? null : apart && was === onCharge ? apart : new ChargedApart(p, p.banks[onCharge]!, idleAh);
         }
       }
@@ -298,6 +306,8 @@ export function runTrip(p: TripPlan, clearness: ArrayLike<number>, offsetK: numb
   log.lockedH = lockedH;
   log.criticalOffH = criticalOffH;
   log.operations = operations;
+  log.turnsOfLoads = turnsOfLoads;
+  log.turnsOfCharge = turnsOfCharge;
   log.firstOffH = firstOff < 0 ? -1 : firstOff * k;
   log.firstCause = firstCause;
 }

@@ -26,6 +26,8 @@ export interface TripResult {
   /** When a critical load first went off, hours since the start, and why; null: never. */
   readonly firstOff: { readonly atH: number; readonly cause: Cause } | null;
   readonly disconnectOperations: number;
+  /** How often somebody turns the selector of two banks, and that of the chargers where they have one. */
+  readonly turns: { readonly loads: number; readonly charging: number };
   /** State of charge at each full hour, the start included; for pictures. */
   readonly hourlySoc: readonly number[];
 }
@@ -58,6 +60,7 @@ function resultOf(p: TripPlan, log: TripLog): TripResult {
     criticalOffH: log.criticalOffH,
     firstOff: log.firstOffH < 0 ? null : { atH: log.firstOffH, cause: CAUSES[log.firstCause]! },
     disconnectOperations: log.operations,
+    turns: { loads: log.turnsOfLoads, charging: log.turnsOfCharge },
     hourlySoc,
   };
 }

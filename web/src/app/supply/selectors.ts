@@ -11,17 +11,19 @@ import { SupplyPanel } from './panel';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (!onHub()) {
-      <mx-part
-        kind="switch"
-        label="Main switch"
-        [name]="f().second ? 'Main switch: chooses the bank that the loads hang on' : 'Main switch'"
-        [suits]="f().second ? selects : null"
-        [value]="s().mainSwitch"
-        (valueChange)="set('main switch', { mainSwitch: $event })"
-      />
-      @if (pole(); as p) {
-        <mx-choice label="Main switch is in the" name="In the" [of]="poles" [value]="p" (valueChange)="setPole($event)" />
-      }
+      <div [class.wide-two]="pole() !== null">
+        <mx-part
+          kind="switch"
+          label="Main switch"
+          [name]="f().second ? 'Main switch: chooses the bank that the loads hang on' : 'Main switch'"
+          [suits]="f().second ? selects : null"
+          [value]="s().mainSwitch"
+          (valueChange)="set('main switch', { mainSwitch: $event })"
+        />
+        @if (pole(); as p) {
+          <mx-choice label="Main switch is in the" name="In the" [of]="poles" [value]="p" (valueChange)="setPole($event)" />
+        }
+      </div>
     }
     @if (f().second) {
       <mx-part kind="switch" label="Charging selector" name="Chooses the bank that is charged" none="the same switch" [suits]="selects" [value]="charging()" (valueChange)="setCharging($event)" />
@@ -30,13 +32,7 @@ import { SupplyPanel } from './panel';
       }
     }
   `,
-  styles: `
-    :host {
-      display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
-      gap: 8px;
-    }
-  `,
+  styleUrl: './panel.less',
 })
 export class Selectors extends SupplyPanel {
   protected readonly selects = (p: Part): boolean => p.kind === 'switch' && p.selects;

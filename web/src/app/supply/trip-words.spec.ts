@@ -1,5 +1,5 @@
 import type { Failure, Helps, ManyTrips, SunAlone } from '@meridex/core';
-import { failureWords, helpWords, sunAloneWords, tripsWords } from './trip-words';
+import { failureWords, helpWords, sunAloneWords, tripsWords, turnsWords } from './trip-words';
 
 const many = (change: Partial<ManyTrips>): ManyTrips => ({ trips: 1000, chanceOff: 0, off: null, meanBelowReserveH: 0, lowestSoc: 0.64, p10: [], p50: [], p90: [], ...change });
 const off = { day: 5, hour: 4, cause: 'low volts', dullDays: 2.3, lockedH: 0 } as const;
@@ -15,6 +15,15 @@ describe('the trip in words', () => {
   });
   it('says when it is the cold and not the sky', () => expect(tripsWords(many({ chanceOff: 0.01, off: { ...off, lockedH: 60 } }), ['x']).more).toContain('too cold or hot to charge for 60 h'));
   it('asks for what must never go off where nothing is marked', () => expect(tripsWords(many({}), []).say).toContain('No load is marked'));
+});
+
+describe('what is turned by hand, in words', () => {
+  it('is said of one selector, of two, and of none that has to be', () => {
+    expect(turnsWords({ loads: 3, charging: 0 }, false, 7)).toBe('Two banks: the selector is turned 3 times in 7 days, at the reserve or when the bank in use is full.');
+    expect(turnsWords({ loads: 1, charging: 2 }, true, 7)).toBe('Two banks: the load selector once and the charging selector twice turned by hand in 7 days.');
+    expect(turnsWords({ loads: 0, charging: 1 }, true, 1)).toBe('Two banks: the charging selector once turned by hand in 1 day.');
+    expect(turnsWords({ loads: 0, charging: 0 }, true, 2)).toBe('Two banks: nothing has to be turned by hand in 2 days.');
+  });
 });
 
 describe('what helps, in words', () => {

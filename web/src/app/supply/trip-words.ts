@@ -1,4 +1,4 @@
-import { type Failure, figure, type Help, type Helps, type ManyTrips, money, sentence, type SunAlone } from '@meridex/core';
+import { type Failure, figure, type Help, type Helps, type ManyTrips, money, sentence, type SunAlone, type TripResult } from '@meridex/core';
 
 const list = (names: readonly string[]): string => (names.length > 1 ? `${names.slice(0, -1).join(', ')} or the ${names.at(-1)}` : (names[0] ?? ''));
 
@@ -23,6 +23,18 @@ export function tripsWords(m: ManyTrips, critical: readonly string[]): { readonl
     say: `In ${times} of ${m.trips} trips the ${names} goes off (${figure(100 * m.chanceOff, 1)} %).`,
     more: `Mostly on day ${m.off.day}, about ${m.off.hour}:00${dull}${cold}: ${m.off.cause}. ${reserve}`,
   };
+}
+
+const times = (n: number): string => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`);
+
+/** What has to be turned by hand on this trip, where two banks are used by turns. */
+export function turnsWords(turns: TripResult['turns'], apart: boolean, days: number): string {
+  const all = turns.loads + turns.charging;
+  const within = `in ${days} ${days === 1 ? 'day' : 'days'}`;
+  if (!all) return `Two banks: nothing has to be turned by hand ${within}.`;
+  if (!apart) return `Two banks: the selector is turned ${times(turns.loads)} ${within}, at the reserve or when the bank in use is full.`;
+  const said = [...(turns.loads ? [`the load selector ${times(turns.loads)}`] : []), ...(turns.charging ? [`the charging selector ${times(turns.charging)}`] : [])];
+  return `Two banks: ${said.join(' and ')} turned by hand ${within}.`;
 }
 
 /** A share of trips in per cent, with a decimal where it is small. */

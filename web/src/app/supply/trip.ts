@@ -11,7 +11,7 @@ import { ThemeService } from '../services/theme.service';
 import { TripsService } from '../services/trips.service';
 import { LongTrips } from './long-trips';
 import { SupplyPanel } from './panel';
-import { failureWords, helpWords, shareWords, sunAloneWords, tripsWords } from './trip-words';
+import { failureWords, helpWords, shareWords, sunAloneWords, tripsWords, turnsWords } from './trip-words';
 
 /** A pause in the typing before a thousand trips start, ms. */
 const PAUSE_MS = 500;
@@ -41,6 +41,17 @@ export class TripSheet extends SupplyPanel {
       .map((l) => l.name),
   );
   /** Parked with nothing but the sun; null: no panel or no battery. */
+  /** What two banks ask of the hand. */
+  protected readonly turns = computed(() => {
+    const a = this.assessments.openAssessment();
+    return a.supply.second && a.trip
+      ? turnsWords(
+          a.trip.turns,
+          a.inline.some((p) => p.id === 'charging'),
+          this.brief().trip.days,
+        )
+      : null;
+  });
   protected readonly sunAlone = computed(() => {
     const s = sunAlone(this.designs.openDesign(), catalogueOf(this.designs.openDesign()));
     return s && sunAloneWords(s);

@@ -131,7 +131,8 @@ function chargers(plan: CircuitPlan, state: CircuitState, lit: readonly Lit[]): 
       ports: { dcIn, sunIn, mainsIn },
     } = c;
     const gear = ref.id;
-    const full = broughtShare(plan.plant, stepOf(plan.plant, c)) * share;
+    const step = stepOf(plan.plant, c);
+    const brought = broughtShare(plan.plant, step, step ? inAir(state, design, step) : 1);
     const hot = inAir(state, design, c);
     const sunMaxA = arrays.find((a) => a.regulator?.id === gear)?.maxA ?? Infinity;
     const sun = Math.min(sunOn(lit, gear) * MPPT_YIELD, sunMaxA * bank.absorptionV);
@@ -150,7 +151,8 @@ function chargers(plan: CircuitPlan, state: CircuitState, lit: readonly Lit[]): 
         side: c.feeds.length ? 'between' : side,
         ...converterPosts(c, 'out'),
         setV: c.feeds.length ? suppliesV(dcIn) : bank.absorptionV,
-        limitA: (byVehicle ? dcIn.outputA * full : Math.min(sunMaxA, dcIn.outputA * share)) * hot,
+        // Too warm a charger takes less of what a box before it brings: the lower of the two counts.
+        limitA: byVehicle ? dcIn.outputA * share * Math.min(hot, brought) : Math.min(sunMaxA, dcIn.outputA * share) * hot,
         sunW: byVehicle && !both ? 0 : sun,
         input: byVehicle ? { ...converterPosts(c, 'in'), efficiency: dcIn.efficiency, cutOutV: dcIn.cutOutV } : null,
         sunOnly: !byVehicle,

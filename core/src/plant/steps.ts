@@ -37,10 +37,10 @@ export function stepLoad(p: Plant, step: Step): StepLoad {
   return { bringsW: suppliesV(dcIn) * dcIn.outputA * step.share, takenW };
 }
 
-/** Share of its output that a charger can give with what a box before it brings, 0–1. */
-export function broughtShare(p: Plant, step: Step | null): number {
+/** Share of its output that a charger can give with what a box before it brings, 0–1; `air`: the share of its own that the box gives where it stands. */
+export function broughtShare(p: Plant, step: Step | null, air = 1): number {
   const { bringsW, takenW } = step ? stepLoad(p, step) : { bringsW: 1, takenW: 0 };
-  return takenW > bringsW ? bringsW / takenW : 1;
+  return takenW > bringsW * air ? (bringsW * air) / takenW : 1;
 }
 
 /** What the chargers at an inlet of a DC lead draw from it all together at an output voltage, W: what they give over their efficiency. */

@@ -13,11 +13,20 @@ export interface Press {
   readonly usual?: boolean;
 }
 
-/** The press that changes a design so. */
+/** The press that changes a design so; what it comes to is worked out when somebody asks for it. */
 export function press(design: Design, label: string, change: (d: Design) => void): Press {
-  const next = copyDesign(design);
-  change(next);
-  return { label, patch: patchBetween(design, next) };
+  let patch: Patch | null = null;
+  const made = (): Patch => {
+    const next = copyDesign(design);
+    change(next);
+    return patchBetween(design, next);
+  };
+  return {
+    label,
+    get patch() {
+      return (patch ??= made());
+    },
+  };
 }
 
 /** A run's size, as typed. */

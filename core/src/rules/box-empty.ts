@@ -1,5 +1,5 @@
 import { emptyBoxes, unboxGear } from '../places/index.js';
-import { press } from './press.js';
+import { asUsual, press } from './press.js';
 import type { Rule } from './rule.js';
 
 export const boxEmpty: Rule = {
@@ -9,7 +9,7 @@ export const boxEmpty: Rule = {
   basis: 'what stands in the space of the box',
   why: 'A box that holds nothing is cut, drilled and paid for all the same, and keeps its room from other gear.',
   test: ({ design, catalogue }) => emptyBoxes(design, catalogue).map((z) => ({ at: { stage: 'places' as const, about: z.id }, values: { box: z.name } })),
-  presses: ({ at, values: v }, { design }) => [{ ...press(design, `Take the ${v['box']} away`, (d) => void Object.assign(d, unboxGear(d, at.about!))), usual: true }],
+  presses: ({ at, values: v }, { design }) => [asUsual(press(design, `Take the ${v['box']} away`, (d) => void Object.assign(d, unboxGear(d, at.about!))))],
   say: (v) => `Nothing is in the ${v['box']} any more.`,
   fix: () => 'Take it away, or put what it was built for back into it.',
 };

@@ -1,5 +1,5 @@
 import { fansFor, fitFans } from '../places/index.js';
-import { press } from './press.js';
+import { asUsual, press } from './press.js';
 import type { Rule } from './rule.js';
 
 export const compartmentHot: Rule = {
@@ -22,7 +22,7 @@ export const compartmentHot: Rule = {
     const fan = press(design, `Fit a fan of ${fans.outM3h} m³/h`, (d) => fitFans(d, h, { ...fans, inM3h: h.air?.inM3h ?? 0, ...(h.air?.ventCm2 ? { ventCm2: h.air.ventCm2 } : {}) }));
     const { ventCm2 } = h;
     const none = { outM3h: 0, inM3h: 0, fromC: fans.fromC };
-    return [{ ...fan, usual: true }, ...(ventCm2 === null ? [] : [press(design, `Cut two vents of ${ventCm2} cm², low and high`, (d) => fitFans(d, h, { ...(h.air ?? none), ventCm2 }))])];
+    return [asUsual(fan), ...(ventCm2 === null ? [] : [press(design, `Cut two vents of ${ventCm2} cm², low and high`, (d) => fitFans(d, h, { ...(h.air ?? none), ventCm2 }))])];
   },
   say: (v) => `${v['from']} warm the ${v['zone']} by ${v['rise']} K at full output (${v['watts']} W)${v['fans'] ? ', with the fans that it has' : ''}.`,
   fix: (v) => `A fan of ${v['flow']} m³/h behind a filter, thermostat ${v['thermostat']} °C, inlet low, outlet high and outside; or part the gear.`,

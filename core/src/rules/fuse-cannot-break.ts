@@ -2,7 +2,7 @@ import { plant } from '../plant/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
 import { faultCurrent, rating } from '../quantity/index.js';
 import type { RunFuse, RunSpec } from '../routes/index.js';
-import { press, takeBlock } from './press.js';
+import { asUsual, press, takeBlock } from './press.js';
 import type { Found, Rule, Severity } from './rule.js';
 
 interface Weak {
@@ -65,7 +65,7 @@ export const fuseCannotBreak: Rule = {
       .filter((p) => p.holds === 'cartridge' && p.ways >= used && p.totalA >= run.spec.lastingA)
       .sort((a, b) => a.ways - b.ways);
     const better = boards.find((p) => p.ways >= used + SPARE_WAYS) ?? boards.at(-1);
-    return better ? [{ ...press(design, `Take the ${better.name}`, (d) => takeBlock(d, block.ref.id, better.id)), usual: true }] : [];
+    return better ? [asUsual(press(design, `Take the ${better.name}`, (d) => takeBlock(d, block.ref.id, better.id)))] : [];
   },
   say: (v) =>
     v['backed']

@@ -29,6 +29,15 @@ export function press(design: Design, label: string, change: (d: Design) => void
   };
 }
 
+/** The same as one that an electrician takes unasked. */
+export const asUsual = (p: Press): Press => ({
+  label: p.label,
+  get patch() {
+    return p.patch;
+  },
+  usual: true,
+});
+
 /** A run's size, as typed. */
 export const takeSize = (design: Design, run: string, areaMm2: number, label: string): Press => press(design, label, (d) => (d.runs[run] = { ...d.runs[run], areaMm2 }));
 

@@ -1,6 +1,6 @@
 import { supplyOf, type Design } from '../design/index.js';
 import { distributionOf, selectorsOf } from '../supply/index.js';
-import { press, takeRated, type Press } from './press.js';
+import { asUsual, press, takeRated, type Press } from './press.js';
 import type { Rule } from './rule.js';
 
 /** The bank behind the selector becomes part of the first; both stand as one of each, which the usual supply says. */
@@ -17,7 +17,7 @@ const takeSelector = (design: Design, catalogue: Parameters<Rule['test']>[0]['ca
     mainSwitch?.ratedA ?? 0,
     (s, id) => (s.mainSwitch = id),
   );
-  return all.map((p) => ({ ...p, usual: true }));
+  return all.map(asUsual);
 };
 
 export const selectorMissing: Rule = {

@@ -15,7 +15,7 @@ test('a vehicle leaves: its care is counted from that day, ticked, and taken alo
     await page.locator('nz-date-picker input').click();
     await page.locator('.ant-picker-today-btn').click();
     await expect(page.locator('mx-care')).not.toContainText('It has not left yet');
-    await expect(page.locator('mx-care .next')).toContainText('Re-tighten the 18 bolted joints');
+    await expect(page.locator('mx-care .next')).toContainText('Re-tighten the 24 bolted joints');
     await page.locator('[data-care="care-joints-1"] input').check();
     await expect(page.locator('mx-care .next')).not.toContainText('Re-tighten');
     await allKept(page);

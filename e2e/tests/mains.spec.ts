@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { allKept, openCopy, signIn, stage } from './workshop';
+import { allKept, choose, openCopy, signIn, stage } from './workshop';
 
 const JOB = 'Paperbark Farm Vet';
 
@@ -8,8 +8,7 @@ async function setState(page: Page, state: string): Promise<void> {
   await page.getByRole('link', { name: 'MERIDEX' }).click();
   const row = page.getByRole('row', { name: new RegExp(JOB) });
   await row.getByRole('button', { name: /state/i }).click();
-  await page.locator('nz-select[aria-label="State of the job"]').click();
-  await page.locator('nz-option-item').filter({ hasText: state }).click();
+  await choose(page, 'State of the job', state);
   await page.getByRole('button', { name: 'Set it' }).click();
 }
 

@@ -51,7 +51,7 @@ test('the bay’s week: parts that slip make a job late, it is planned anew, sav
     await expect(late).toContainText('promised there');
     const there = await late.getAttribute('style');
     await kept();
-    await page.getByRole('textbox', { name: 'Hours of work in a day' }).fill('6');
+    await page.getByRole('textbox', { name: 'Hours of work in a day' }).fill('9');
     await page.getByRole('textbox', { name: 'Hours of work in a day' }).press('Enter');
     await kept();
     await page.reload();

@@ -87,8 +87,13 @@ export async function allKept(page: Page): Promise<void> {
 
 /** Chooses an entry of one of the select fields. */
 export async function choose(page: Page, field: string, entry: string): Promise<void> {
-  await page.locator(`nz-select[aria-label="${field}"]`).click();
-  await page.locator('nz-option-item').filter({ hasText: entry }).first().click();
+  const [select, list] = [page.locator(`nz-select[aria-label="${field}"]`), page.locator('nz-option-item')];
+  // A list that is still opening may take no click: it is over when the list has closed.
+  await expect(async () => {
+    if (!(await list.count())) await select.click();
+    await list.filter({ hasText: entry }).first().click({ timeout: 5_000 });
+    await expect(list).toHaveCount(0, { timeout: 5_000 });
+  }).toPass();
 }
 
 export const runRow = (page: Page, id: string): Locator => page.locator(`tr[data-run="${id}"]`);

@@ -1,4 +1,4 @@
-import { acceptedA } from './accepted.js';
+import { acceptedA, SOME_SUN_A } from './accepted.js';
 import type { BankPlan, TripPlan } from './plan.js';
 import type { DayProfile } from './profile.js';
 import { terminalV } from './settle.js';
@@ -27,9 +27,6 @@ export interface ApartOffer {
   readonly sunOn: boolean;
   readonly besideOn: readonly boolean[];
 }
-
-/** Sun that gives less than this, A, counts as none to a charger that takes one source at a time. */
-const SOME_SUN_A = 1;
 
 /**
  * The bank on charge while another carries the loads: the same law as the one in use, without loads. What the chargers

@@ -1,4 +1,4 @@
-import { acceptedA } from './accepted.js';
+import { acceptedA, SOME_SUN_A } from './accepted.js';
 import { ChargedApart, noSums } from './apart.js';
 import { DISCONNECT } from './disconnect.js';
 import type { BankPlan, TripPlan } from './plan.js';
@@ -13,8 +13,6 @@ export const CAUSES = ['none', 'low volts', 'flat', 'more than the battery can g
 export type Cause = (typeof CAUSES)[number];
 const [LOW, FLAT, COLLAPSE] = [1, 2, 3];
 
-/** Sun that gives less than this, A, counts as none to a charger that takes one source at a time. */
-const SOME_SUN_A = 1;
 /** A selector is turned when the bank in use is down to the reserve, or full, and the other is better placed. */
 const NEARLY_FULL = 0.98;
 

@@ -77,11 +77,15 @@ test('a new job from its brief to the pack on paper', async ({ page }) => {
     await expect(page.locator('.ant-drawer-body')).toContainText('9.5 m');
     await expect(page.locator('.ant-drawer-body')).toContainText('typed');
     await page.keyboard.press('Escape');
-    await page.getByLabel('Size', { exact: true }).fill('6mm');
+    await expect(page.locator('.ant-drawer')).toHaveCount(0);
+    const fixed = page.getByLabel('Size', { exact: true });
+    await fixed.fill('6mm');
     await expect(page.getByRole('alert')).toContainText('Which one?');
-    await page.getByLabel('Size', { exact: true }).fill('6 B&S');
+    await fixed.fill('6 B&S');
     await expect(size).toContainText('13.3');
-    await page.getByLabel('Size', { exact: true }).fill('');
+    await fixed.fill('');
+    await expect(fixed).toHaveValue('');
+    await expect(size).not.toContainText('13.3');
     await expect.poll(async () => Number.parseFloat(await size.innerText())).toBeGreaterThan(thin);
   });
 

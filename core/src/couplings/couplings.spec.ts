@@ -4,6 +4,7 @@ import { PARKED, type CircuitState } from '../circuit/index.js';
 import { blankDesign, editDesign, OWN, patchBetween, readDesign, tidy, vehicleIds, vehicleIn, type Design } from '../design/index.js';
 import { solveCircuit, type Circuit } from '../network/index.js';
 import { inWords } from '../rules/index.js';
+import { selectedBankOf } from '../supply/index.js';
 import { applyIntake, jobFromAnswers, intakeOf } from '../supply-options/index.js';
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { after, refusal } from '../testing/commanded.js';
@@ -92,13 +93,37 @@ describe('the trip of all banks together', () => {
     for (const v of assessJob(apart, catalogueOf(apart))) expect(t.banks[v.id]!.minSoc).withContext(v.id).toBeCloseTo(v.assessment!.trip!.minSoc, 4);
   });
 
-  it('takes banks behind a selector as one', () => {
+  it('turns the selectors of a vehicle with two banks as its own trip does', () => {
     const trailer = rig('ute-and-trailer');
-    const t = joinedTripOf(trailer, catalogueOf(trailer))!.result;
-    for (const v of assessJob(trailer, catalogueOf(trailer)))
-      expect(Math.abs(t.banks[v.id]!.minSoc - v.assessment!.trip!.minSoc))
-        .withContext(v.id)
-        .toBeLessThan(0.01);
+    const { result, banks, turned } = joinedTripOf(trailer, catalogueOf(trailer))!;
+    expect(banks.map(({ vehicle, which }) => `${vehicle} ${which}`)).toEqual([`${OWN} only`, 'trailer first', 'trailer second']);
+    const [first, second] = banks.filter((b) => b.vehicle === 'trailer').map((b) => result.banks[b.id]!);
+    const own = assessIn(trailer, 'trailer', catalogueOf(trailer));
+    const [firstAh, secondAh] = [own.supply.bank!.capacityAh, selectedBankOf(inJob(trailer, 'trailer', catalogueOf(trailer)), catalogueOf(trailer))!.capacityAh];
+    expect((first!.finalSoc * firstAh + second!.finalSoc * secondAh) / (firstAh + secondAh)).toBeCloseTo(own.trip!.finalSoc, 3);
+    expect(turned).toEqual({ trailer: own.trip!.turns });
+    const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
+    expect(sum(first!.loadAh) + sum(second!.loadAh)).toBeCloseTo(sum(own.trip!.loadAh), 0);
+    const brought = Object.values(own.trip!.sunAh).concat(own.trip!.alternatorAh, own.trip!.mainsAh);
+    expect(sum([first!, second!].flatMap((b) => Object.values(b.sourceAh).flat()))).toBeCloseTo(sum(brought), 0);
+  });
+
+  it('knows one selector for loads and chargers too, and a lead from whichever bank is in use', () => {
+    const one = after(rig('ute-and-trailer'), { do: 'chargingSelector', with: { part: null }, in: 'trailer' });
+    const t = joinedTripOf(one, catalogueOf(one))!;
+    expect(t.turned['trailer']!.charging).toBeNull();
+    expect(Object.keys(t.result.banks)).toHaveSize(3);
+    const spare = after(truck, { do: 'addBank', with: { id: 'spare', part: 'bat-lfp-100', count: 2, selector: 'switch' } });
+    const { result, banks } = joinedTripOf(spare, catalogueOf(spare))!;
+    const [first, second] = banks.filter((b) => b.vehicle === OWN);
+    const { sourceAh } = result.banks['caravan']!;
+    expect(Object.keys(sourceAh)).toContain(first!.id);
+    expect(Object.keys(sourceAh)).toContain(second!.id);
+    // What the two gave is what the caravan took, with both losses.
+    const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
+    const [took, gave] = [first!, second!].reduce(([t0, g0], b) => [t0! + sum(sourceAh[b.id]!), g0! + sum(result.banks[b.id]!.givenAh!)], [0, 0]);
+    expect(took! / gave!).toBeGreaterThan(0.6);
+    expect(took! / gave!).toBeLessThan(0.9);
   });
 
   it('moves charge by a lead, with both losses, and every bank’s energy balances', () => {

@@ -4,7 +4,7 @@ import { alternatorBudget, alternatorOf, bankOf, driveVolts, leadChargersOf, mai
 import { inverterOf, plant } from '../plant/index.js';
 import { jobOfDesign } from '../trip-analysis/index.js';
 import { rigTripSchema, wholeRigTrip, type RigTrip, type WholeRigTrip } from '../rig-trip/index.js';
-import type { TripJob } from '../trip/index.js';
+import type { TripBank, TripJob } from '../trip/index.js';
 import { isLead, leadHours, leadsIn, reached } from './views.js';
 
 /** Efficiency of a charger from the alternator to the bank, as the law of the trip plans it. */
@@ -15,6 +15,7 @@ type Said = Parameters<typeof rigTripSchema.parse>[0] & {
   readonly arrays: object[];
   readonly inlets: object[];
   readonly banks: object[];
+  readonly selectors: object[];
   readonly loads: object[];
   readonly chargers: object[];
 };
@@ -29,6 +30,38 @@ interface Part {
 /** Id, in the words of the rig’s law, of a vehicle’s panels on one regulator on one kind of day; both counted from 0, panels in a trip’s order. */
 export const sunId = (vehicle: string, regulator: number, kind: number): string => `${vehicle} sun ${regulator} ${kind}`;
 
+/** Id of a vehicle’s second bank in the words of the rig’s law; the first goes by the vehicle’s own. */
+const secondId = (vehicle: string): string => `${vehicle} second`;
+const loadsSelector = (vehicle: string): string => `${vehicle} loads`;
+const chargeSelector = (vehicle: string): string => `${vehicle} charge`;
+
+/** What loads and chargers of a vehicle hang on: its bank, or a selector between the two, of which the chargers may have one of their own. */
+function hangsOn({ id, job }: Part): { readonly loads: object; readonly chargers: object } {
+  if (!job.second) return { loads: { bank: id }, chargers: { bank: id } };
+  const loads = { selector: loadsSelector(id) };
+  return { loads, chargers: job.chargesApart ? { selector: chargeSelector(id) } : loads };
+}
+
+/** Its banks, and how the selectors between them are turned. */
+function sayBanks(said: Said, { id, job, blocks }: Part): void {
+  const bank = (of: string, { chemistry, capacityAh, startSoc }: TripBank): object => ({
+    id: of,
+    nominalV: 12 * blocks,
+    chemistry,
+    capacityAh,
+    startSoc,
+    ambientC: job.ambientC,
+    cutoff: { openV: job.cutoff.openV * blocks, closeV: job.cutoff.closeV * blocks },
+    reserveSoc: job.reserveSoc,
+  });
+  said.banks.push(bank(id, job.bank));
+  if (!job.second) return;
+  said.banks.push(bank(secondId(id), job.second));
+  const banks = [id, secondId(id)];
+  said.selectors.push({ id: loadsSelector(id), banks, rule: job.chargesApart ? 'reserve' : 'reserve or full' });
+  if (job.chargesApart) said.selectors.push({ id: chargeSelector(id), banks, rule: 'charge' });
+}
+
 /** Days on which a kind of day holds. */
 const daysOfKind = (job: TripJob, kind: number): number[] => job.kindOfDay.flatMap((k, day) => (k === kind ? [day] : []));
 
@@ -39,21 +72,13 @@ function budgetW(design: Design): number {
 }
 
 /** Everything of one vehicle in the words of the rig's law; what differs from day to day is said once for each kind of day. */
-function sayPart(said: Said, { id, job, blocks }: Part, engine: string, outlets: ReadonlySet<string>): void {
-  said.banks.push({
-    id,
-    nominalV: 12 * blocks,
-    chemistry: job.bank.chemistry,
-    // Banks behind a selector take turns by charge, not by the clock that the law knows: together they are one as large as both.
-    capacityAh: job.bank.capacityAh + (job.second?.capacityAh ?? 0),
-    startSoc: job.bank.startSoc,
-    ambientC: job.ambientC,
-    cutoff: { openV: job.cutoff.openV * blocks, closeV: job.cutoff.closeV * blocks },
-    reserveSoc: job.reserveSoc,
-  });
+function sayPart(said: Said, part: Part, engine: string, outlets: ReadonlySet<string>): void {
+  const { id, job, blocks } = part;
+  const on = hangsOn(part);
+  sayBanks(said, part);
   job.kinds.forEach((kind, k) => {
     const onDays = daysOfKind(job, k);
-    for (const l of kind.loads) if (!outlets.has(l.id)) said.loads.push({ ...l, value: l.kind === 'power' ? l.value * blocks : l.value, bank: id, onDays });
+    for (const l of kind.loads) if (!outlets.has(l.id)) said.loads.push({ ...l, value: l.kind === 'power' ? l.value * blocks : l.value, ...on.loads, onDays });
     const inputs: object[] = [];
     const sun = (watts: readonly number[], maxA: number | null, startBelowSoc: number | null, n: number): void => {
       const array = sunId(id, n, k);
@@ -77,9 +102,9 @@ function sayPart(said: Said, { id, job, blocks }: Part, engine: string, outlets:
     const shared = job.shared && kind.sunWatts ? inputs.filter((i) => i === first || 'vehicle' in i) : [];
     if (shared.length > 1) {
       const ordered = job.shared!.way === 'vehicle first' ? [...shared].reverse() : shared;
-      said.chargers.push({ id: `${id} ${k}`, bank: id, rule: job.shared!.way === 'sun first' ? 'topped up' : 'one at a time', outputA: job.shared!.outputA, inputs: ordered });
-      rest.filter((i) => !shared.includes(i)).forEach((i, n) => said.chargers.push({ id: `${id} ${k} ${n + 2}`, bank: id, rule: 'topped up', inputs: [i] }));
-    } else inputs.forEach((i, n) => said.chargers.push({ id: `${id} ${k} ${n + 1}`, bank: id, rule: 'topped up', inputs: [i] }));
+      said.chargers.push({ id: `${id} ${k}`, ...on.chargers, rule: job.shared!.way === 'sun first' ? 'topped up' : 'one at a time', outputA: job.shared!.outputA, inputs: ordered });
+      rest.filter((i) => !shared.includes(i)).forEach((i, n) => said.chargers.push({ id: `${id} ${k} ${n + 2}`, ...on.chargers, rule: 'topped up', inputs: [i] }));
+    } else inputs.forEach((i, n) => said.chargers.push({ id: `${id} ${k} ${n + 1}`, ...on.chargers, rule: 'topped up', inputs: [i] }));
   });
 }
 
@@ -112,16 +137,16 @@ function overDc(taker: Design, catalogue: Catalogue, { inlet }: Coupling): Takin
 }
 
 /** A lead from bank to bank, with the losses at both of its ends. */
-function sayLead(said: Said, job: Design, catalogue: Catalogue, id: string, c: Coupling): void {
+function sayLead(said: Said, job: Design, catalogue: Catalogue, { id, c, gives, takes: to }: { readonly id: string; readonly c: Coupling; readonly gives: Part; readonly takes: Part }): void {
   const [giver, taker] = [vehicleIn(job, c.from), vehicleIn(job, c.to)];
   const bank = bankOf(taker, catalogue);
   const takes = bank && (c.carries === 'dc' ? overDc(taker, catalogue, c) : overMains(giver, taker, bank, catalogue, c));
   if (!takes || takes.outputA <= 0) return;
   said.chargers.push({
     id,
-    bank: c.to,
+    ...hangsOn(to).chargers,
     rule: 'own limits',
-    inputs: [{ bank: c.from, maxA: takes.outputA, hours: leadHours(job, c), floorSoc: c.floorSoc, inverterEfficiency: takes.giving, chargerEfficiency: takes.taking }],
+    inputs: [{ ...hangsOn(gives).loads, maxA: takes.outputA, hours: leadHours(job, c), floorSoc: c.floorSoc, inverterEfficiency: takes.giving, chargerEfficiency: takes.taking }],
   });
 }
 
@@ -140,7 +165,7 @@ export function joinedTrip(job: Design, catalogue: Catalogue): RigTrip | null {
   });
   const [first] = parts;
   if (!first) return null;
-  const said: Said = { vehicles: [], arrays: [], inlets: [], banks: [], loads: [], chargers: [] };
+  const said: Said = { vehicles: [], arrays: [], inlets: [], banks: [], selectors: [], loads: [], chargers: [] };
   for (const engine of new Set(parts.map((p) => engineOf(job, p.id))))
     first.job.kinds.forEach(
       (kind, k) =>
@@ -148,13 +173,27 @@ export function joinedTrip(job: Design, catalogue: Catalogue): RigTrip | null {
     );
   const outletsIn = (id: string): ReadonlySet<string> => new Set(leads.flatMap(([, c]) => (c.outlet === null || c.from !== id ? [] : [c.outlet])));
   for (const part of parts) sayPart(said, part, engineOf(job, part.id), outletsIn(part.id));
-  for (const [id, c] of leads) if (parts.some((p) => p.id === c.from) && parts.some((p) => p.id === c.to)) sayLead(said, job, catalogue, id, c);
+  for (const [id, c] of leads) {
+    const [gives, takes] = [parts.find((p) => p.id === c.from), parts.find((p) => p.id === c.to)];
+    if (gives && takes) sayLead(said, job, catalogue, { id, c, gives, takes });
+  }
   return rigTripSchema.parse({ stepS: first.job.stepS, days: first.job.days, clearness: first.job.clearness, ...said });
 }
 
-/** A joined trip with the watt-hours that each lead carries, reckoned at the taking bank’s charging volts. */
+/** A bank of a joined trip: whose it is, and which of two behind a selector. */
+export interface JoinedBank {
+  /** As in the trip’s answer. */
+  readonly id: string;
+  readonly vehicle: string;
+  readonly which: 'only' | 'first' | 'second';
+}
+
+/** A joined trip with the watt-hours that each lead carries, reckoned at the taking bank’s charging volts, whose each bank is, and how often each vehicle’s selectors are turned. */
 export interface JoinedResult extends WholeRigTrip {
   readonly leadWh: Readonly<Record<string, number>>;
+  readonly banks: readonly JoinedBank[];
+  /** By vehicle, of those with two banks; `charging` is null where loads and chargers share a selector. */
+  readonly turned: Readonly<Record<string, { readonly loads: number; readonly charging: number | null }>>;
 }
 
 /** What all banks of a job go through on its trip together; null while no bank is there. */
@@ -166,10 +205,25 @@ export function simulateJoined(job: Design, catalogue: Catalogue): JoinedResult 
     couplingsOf(job).flatMap(([id]) => {
       const input = rig.chargers.find((c) => c.id === id)?.inputs[0];
       const bank = rig.banks.find((b) => b.id === job.couplings[id]!.to);
-      if (!input || !('bank' in input) || !bank) return [];
+      if (!input || !('chargerEfficiency' in input) || !bank) return [];
       const ah = whole.result.chargers[id]!.outAh.reduce((s, x) => s + x, 0);
       return [[id, (ah * CHEMISTRY[bank.chemistry].absorptionV * (bank.nominalV / 12)) / input.chargerEfficiency] as const];
     }),
   );
-  return { ...whole, leadWh };
+  const ids = new Set(rig.banks.map((b) => b.id));
+  const vehicles = vehicleIds(job).filter((id) => ids.has(id));
+  const two = vehicles.filter((id) => ids.has(secondId(id)));
+  return {
+    ...whole,
+    leadWh,
+    banks: vehicles.flatMap((vehicle): JoinedBank[] =>
+      two.includes(vehicle)
+        ? [
+            { id: vehicle, vehicle, which: 'first' },
+            { id: secondId(vehicle), vehicle, which: 'second' },
+          ]
+        : [{ id: vehicle, vehicle, which: 'only' }],
+    ),
+    turned: Object.fromEntries(two.map((id) => [id, { loads: whole.turns[loadsSelector(id)]!, charging: whole.turns[chargeSelector(id)] ?? null }])),
+  };
 }

@@ -212,6 +212,22 @@ describe('a rig that cannot be', () => {
     ['a bank of 10 V', { banks: [{ ...bank, nominalV: 10 }] }, /^banks\.0\.nominalV: got 10; 12 V or a multiple of it/],
     ['one id for two things', { banks: [bank, bank] }, /^banks\.1\.id: got "a"; an id that nothing else has/],
     ['a load that hangs on nothing', { loads: [{ id: 'l', kind: 'power', value: 5, hours: [[0, 24]] }] }, /^loads\.0: got .*; a load hangs on one of bank and selector/],
+    [
+      'a charger on a bank and on a selector',
+      { selectors: [{ id: 's', banks: ['a', 'b'] }], chargers: [{ ...lead('a', 'b'), selector: 's' }] },
+      /^chargers\.0: got .*; a charger hangs on one of bank and selector/,
+    ],
+    [
+      'a lead from a selector back to one of its banks',
+      { selectors: [{ id: 's', banks: ['a', 'b'] }], chargers: [{ ...lead('a', 'b'), inputs: [{ selector: 's', maxA: 10, hours: [[0, 24]] }] }] },
+      /^chargers: got .*; leads that do not come back/,
+    ],
+    [
+      'a selector by rule with a plan',
+      { selectors: [{ id: 's', banks: ['a', 'b'], rule: 'reserve', plan: [{ bank: 'b' }] }] },
+      /^selectors\.0\.plan: got .*; nothing: the selector is turned by its rule, reserve/,
+    ],
+    ['a rule that is none', { selectors: [{ id: 's', banks: ['a'], rule: 'both' }] }, /^selectors\.0\.rule: got "both";/],
     ['a selector that stands on a bank it has not', { selectors: [{ id: 's', banks: ['a'], plan: [{ bank: 'b' }] }] }, /^selectors\.0\.plan\.0\.bank: got "b"; one of the selector’s banks: a/],
   ];
   for (const [what, rig, says] of bad) it(`is refused: ${what}`, () => expect(say(rig)).toMatch(says));

@@ -1,6 +1,6 @@
 import { vmpAtC } from '../supply/index.js';
 import { bankPlan, shareInside, type BankPlan, type Span } from '../trip/index.js';
-import { isSaid, takersFirst, type RigBank, type RigInput, type RigTrip } from './input.js';
+import { banksBehind, isSaid, takersFirst, type RigBank, type RigInput, type RigTrip } from './input.js';
 import type { Giving } from './working-point.js';
 
 /** Shares of each step of a day, and the days on which they hold. */
@@ -23,9 +23,10 @@ export interface LoadPlan {
   readonly critical: Float64Array;
 }
 
-/** Where a selector stands, by its plan. */
+/** Where a selector stands, by its plan or by its rule. */
 export interface SelectorPlan {
-  readonly first: number;
+  readonly rule: RigTrip['selectors'][number]['rule'];
+  readonly banks: readonly number[];
   readonly entries: readonly { readonly bank: number; readonly hours: readonly Span[] | null; readonly on: Uint8Array }[];
 }
 
@@ -34,11 +35,16 @@ export type InputPlan = { readonly charger: number; readonly limitA: number } & 
   | { readonly of: 'array'; readonly index: number; readonly vmpV: number; readonly startBelowSoc: number; readonly stopAtSoc: number }
   | { readonly of: 'vehicle'; readonly index: number; readonly efficiency: number }
   | { readonly of: 'inlet'; readonly index: number }
-  | { readonly of: 'bank'; readonly index: number; readonly times: Times; readonly efficiency: number; readonly floorSoc: number }
+  | { readonly of: 'bank'; readonly index: number; readonly behind: number | null; readonly times: Times; readonly efficiency: number; readonly floorSoc: number }
 );
 
+/** A charger on one bank; one behind a selector stands here once for each of its banks. */
 export interface ChargerPlan extends Giving {
+  /** Its place among the rig’s chargers. */
+  readonly of: number;
   readonly bank: number;
+  /** The selector that must stand at its bank, null: none. */
+  readonly behind: number | null;
   readonly rule: RigTrip['chargers'][number]['rule'];
 }
 
@@ -79,15 +85,35 @@ function timesOf(rig: RigTrip, hours: readonly Span[], onDays: readonly number[]
 
 const at = (list: readonly { readonly id: string }[], id: string): number => list.findIndex((x) => x.id === id);
 
-function inputOf(rig: RigTrip, i: RigInput, charger: number): InputPlan {
-  const limitA = Math.min((i.maxA ?? Infinity) * i.setting, rig.chargers[charger]!.outputA ?? Infinity);
+/** The selector of what hangs on one. */
+const selectorOf = (rig: RigTrip, { selector }: { readonly selector?: string | null | undefined }): number | null => (isSaid(selector) ? at(rig.selectors, selector) : null);
+
+/** An input of the charger at `charger`; of a lead one for each bank that may give. */
+function inputsOf(rig: RigTrip, i: RigInput, charger: number, outputA: number): InputPlan[] {
+  const limitA = Math.min((i.maxA ?? Infinity) * i.setting, outputA);
   if ('array' in i) {
     const vmpV = i.controller === 'pwm' ? vmpAtC(i.vmpV!, i.cellC!) : 0;
-    return { of: 'array', charger, limitA, index: at(rig.arrays, i.array), vmpV, startBelowSoc: i.startBelowSoc ?? Infinity, stopAtSoc: i.stopAtSoc };
+    return [{ of: 'array', charger, limitA, index: at(rig.arrays, i.array), vmpV, startBelowSoc: i.startBelowSoc ?? Infinity, stopAtSoc: i.stopAtSoc }];
   }
-  if ('vehicle' in i) return { of: 'vehicle', charger, limitA, index: at(rig.vehicles, i.vehicle), efficiency: i.efficiency };
-  if ('inlet' in i) return { of: 'inlet', charger, limitA, index: at(rig.inlets, i.inlet) };
-  return { of: 'bank', charger, limitA, index: at(rig.banks, i.bank), times: timesOf(rig, i.hours, i.onDays), efficiency: i.inverterEfficiency * i.chargerEfficiency, floorSoc: i.floorSoc };
+  if ('vehicle' in i) return [{ of: 'vehicle', charger, limitA, index: at(rig.vehicles, i.vehicle), efficiency: i.efficiency }];
+  if ('inlet' in i) return [{ of: 'inlet', charger, limitA, index: at(rig.inlets, i.inlet) }];
+  const lead = { of: 'bank', charger, limitA, times: timesOf(rig, i.hours, i.onDays), efficiency: i.inverterEfficiency * i.chargerEfficiency, floorSoc: i.floorSoc } as const;
+  const behind = 'selector' in i ? selectorOf(rig, i) : null;
+  return banksBehind(rig, i).map((bank) => ({ ...lead, index: at(rig.banks, bank), behind }));
+}
+
+/** Every charger with its inputs, once for each bank that it may come to charge. */
+function chargersOf(rig: RigTrip): { readonly chargers: readonly ChargerPlan[]; readonly inputs: readonly InputPlan[] } {
+  const [chargers, inputs]: [ChargerPlan[], InputPlan[]] = [[], []];
+  rig.chargers.forEach((c, of) => {
+    const outputA = c.outputA ?? Infinity;
+    for (const bank of banksBehind(rig, c)) {
+      const from = inputs.length;
+      inputs.push(...c.inputs.flatMap((i) => inputsOf(rig, i, chargers.length, outputA)));
+      chargers.push({ from, to: inputs.length, outputA, of, bank: at(rig.banks, bank), behind: selectorOf(rig, c), rule: c.rule });
+    }
+  });
+  return { chargers, inputs };
 }
 
 /** The constants of a bank of so many blocks in series. */
@@ -110,7 +136,7 @@ function loadPlans(rig: RigTrip): LoadPlan[] {
   for (const l of rig.loads) {
     const key = JSON.stringify([l.bank, l.selector, l.onDays]);
     const made: LoadPlan = {
-      selector: isSaid(l.selector) ? at(rig.selectors, l.selector) : null,
+      selector: selectorOf(rig, l),
       bank: isSaid(l.bank) ? at(rig.banks, l.bank) : -1,
       on: daysOf(rig, l.onDays),
       watt: new Float64Array(n),
@@ -130,13 +156,7 @@ function loadPlans(rig: RigTrip): LoadPlan[] {
 }
 
 export function planRigTrip(rig: RigTrip): RigPlan {
-  const inputs = rig.chargers.flatMap((c, n) => c.inputs.map((i) => inputOf(rig, i, n)));
-  let next = 0;
-  const chargers = rig.chargers.map((c): ChargerPlan => {
-    const from = next;
-    next += c.inputs.length;
-    return { from, to: next, outputA: c.outputA ?? Infinity, bank: at(rig.banks, c.bank), rule: c.rule };
-  });
+  const { chargers, inputs } = chargersOf(rig);
   return {
     rig,
     kH: rig.stepS / 3600,
@@ -158,7 +178,8 @@ export function planRigTrip(rig: RigTrip): RigPlan {
     inputs,
     loads: loadPlans(rig),
     selectors: rig.selectors.map((s) => ({
-      first: at(rig.banks, s.banks[0]!),
+      rule: s.rule,
+      banks: s.banks.map((b) => at(rig.banks, b)),
       entries: s.plan.map((p) => ({ bank: at(rig.banks, p.bank), hours: p.hours ?? null, on: daysOf(rig, p.onDays) })),
     })),
     driving: rig.vehicles.map((v) => timesOf(rig, v.driveHours, v.onDays)),

@@ -1,6 +1,7 @@
 import { MPPT_YIELD } from '../supply/index.js';
 import { acceptedA, DISCONNECT, plannedRestV } from '../trip/index.js';
 import { arrayW, shareAt, type ChargerPlan, type RigPlan } from './plan.js';
+import { Selectors } from './selectors.js';
 import { chargerA, inputA, sumA, workingPoint, type Offers } from './working-point.js';
 
 /** In use is a share above this. */
@@ -46,7 +47,10 @@ export class RigRun implements Offers {
   readonly inputWh: readonly Float64Array[];
   /** Hours in which each input’s lead is plugged in and rests: the giving bank is at its floor, switched off, or could not carry it. */
   readonly restsH: Float64Array;
+  readonly selectors: Selectors;
   private readonly switches: readonly Switch[];
+  /** Banks that took charge in the step before. */
+  private readonly charging: boolean[];
   private readonly running: boolean[];
   private readonly sunW: Float64Array;
   private readonly vocV: Float64Array;
@@ -83,6 +87,8 @@ export class RigRun implements Offers {
       storedWh: 0,
       lostWh: 0,
     }));
+    this.selectors = new Selectors(plan);
+    this.charging = banks.map(() => false);
     this.switches = banks.map(() => ({ open: false, latched: false, belowS: 0, aboveS: 0, offS: 0 }));
     this.inputAh = inputs.map(days);
     this.clippedAh = inputs.map(days);
@@ -105,6 +111,7 @@ export class RigRun implements Offers {
   }
 
   private step(day: number, step: number): void {
+    this.selectors.turn(day, step, (n) => ({ soc: this.soc(n), reserveSoc: this.plan.banks[n]!.reserveSoc, charging: this.charging[n]! }));
     this.wanted(day, step);
     this.offered(day, step);
     this.leadsOn(day, step);
@@ -122,10 +129,9 @@ export class RigRun implements Offers {
     critical.fill(0);
     this.leadW.fill(0);
     plan.banks.forEach((b, n) => (vocV[n] = plannedRestV(b, this.soc(n))));
-    const hour = step * plan.kH;
     for (const l of plan.loads) {
       if (!l.on[day]) continue;
-      const n = l.selector === null ? l.bank : this.standsAt(l.selector, day, hour);
+      const n = l.selector === null ? l.bank : this.selectors.at(l.selector);
       critical[n] = Math.max(critical[n]!, l.critical[step]!);
       if (this.switches[n]!.open) continue;
       loadW[n]! += l.watt[step]!;
@@ -133,9 +139,10 @@ export class RigRun implements Offers {
     }
   }
 
-  private standsAt(selector: number, day: number, hour: number): number {
-    const { first, entries } = this.plan.selectors[selector]!;
-    return entries.find((e) => e.on[day] && (!e.hours || e.hours.some(([from, to]) => hour >= from && hour < to)))?.bank ?? first;
+  /** True of a charger whose selector stands at its bank. */
+  private isOn(charger: number): boolean {
+    const { behind, bank } = this.plan.chargers[charger]!;
+    return this.selectors.reaches(behind, bank);
   }
 
   /** What each input could give by itself; leads come after. */
@@ -144,7 +151,8 @@ export class RigRun implements Offers {
     const hour = Math.floor(step * plan.kH + 1e-9);
     plan.inputs.forEach((i, j) => {
       p[j] = Infinity;
-      if (i.of === 'vehicle') a[j] = i.limitA * shareAt(plan.driving[i.index]!, day, step);
+      if (!this.isOn(i.charger)) a[j] = p[j] = sunW[j] = 0;
+      else if (i.of === 'vehicle') a[j] = i.limitA * shareAt(plan.driving[i.index]!, day, step);
       else if (i.of === 'inlet') a[j] = i.limitA * shareAt(plan.plugged[i.index]!, day, step);
       else if (i.of === 'bank') a[j] = 0;
       else {
@@ -164,7 +172,7 @@ export class RigRun implements Offers {
     plan.banks.forEach((b, n) => {
       const asking = b.leads.flatMap((j) => {
         const i = plan.inputs[j]!;
-        const share = i.of === 'bank' ? shareAt(i.times, day, step) : 0;
+        const share = i.of === 'bank' && this.isOn(i.charger) && this.selectors.reaches(i.behind, n) ? shareAt(i.times, day, step) : 0;
         this.restsH[j]! += plan.kH * share;
         return i.of === 'bank' && share > IN_USE && !this.switches[n]!.open && this.soc(n) > i.floorSoc
           ? [{ j, amp: i.limitA * share, watt: (i.limitA * share * this.absorptionOf(i.charger)) / i.efficiency }]
@@ -246,6 +254,7 @@ export class RigRun implements Offers {
       i = i > 0 && b.mayCharge ? acceptedA(b, i, voc, log.chargeAh, k) : 0;
       v = voc + i * b.chargeOhm;
     }
+    this.charging[n] = i > 0;
     const leadA = leadW / v;
     const { loadA, batteryA } = this.move(n, i, this.loadW[n]! / v + this.loadA[n]!, leadA, v, day);
     this.book(n, Math.max(0, loadA + leadA + batteryA), v, day);

@@ -54,11 +54,13 @@ function sourcesOf(p: RigPlan, run: RigRun, bank: number): Record<string, readon
   return out;
 }
 
-/** A rig's trip, the energies of its banks, and the hours in which the leads of a charger rest though they are plugged in. */
+/** A rig's trip, the energies of its banks, the hours in which the leads of a charger rest though they are plugged in, and how often selectors are turned. */
 export interface WholeRigTrip {
   readonly result: RigTripResult;
   readonly energy: Readonly<Record<string, RigEnergy>>;
   readonly restsH: Readonly<Record<string, number>>;
+  /** How often each selector is turned by its rule. */
+  readonly turns: Readonly<Record<string, number>>;
 }
 
 /** The same trip with what its answer leaves out. */
@@ -82,15 +84,15 @@ export function wholeRigTrip(rig: RigTrip): WholeRigTrip {
         disconnectOperations: log.operations,
       };
     }),
-    chargers: named(rig.chargers, (_, n) => ({ outAh: byDay(p, run.inputAh, (i) => i.charger === n) })),
+    chargers: named(rig.chargers, (_, n) => ({ outAh: byDay(p, run.inputAh, (i) => p.chargers[i.charger]!.of === n) })),
     arrays: named(rig.arrays, (_, n) => {
       const own = (i: RigPlan['inputs'][number]): boolean => i.of === 'array' && i.index === n;
       return { usedAh: byDay(p, run.inputAh, own), clippedAh: byDay(p, run.clippedAh, own) };
     }),
     vehicles: named(rig.vehicles, (_, n) => ({ inputWh: byDay(p, run.inputWh, (i) => i.of === 'vehicle' && i.index === n) })),
   };
-  const restsH = named(rig.chargers, (_, n) => p.inputs.reduce((h, i, j) => (i.charger === n && i.of === 'bank' ? h + run.restsH[j]! : h), 0));
-  return { result, energy: named(rig.banks, (_, n) => run.banks[n]!), restsH };
+  const restsH = named(rig.chargers, (_, n) => p.inputs.reduce((h, i, j) => (p.chargers[i.charger]!.of === n && i.of === 'bank' ? h + run.restsH[j]! : h), 0));
+  return { result, energy: named(rig.banks, (_, n) => run.banks[n]!), restsH, turns: named(rig.selectors, (_, n) => run.selectors.turns[n]!) };
 }
 
 /**

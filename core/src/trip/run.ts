@@ -14,7 +14,7 @@ export type Cause = (typeof CAUSES)[number];
 const [LOW, FLAT, COLLAPSE] = [1, 2, 3];
 
 /** A selector is turned when the bank in use is down to the reserve, or full, and the other is better placed. */
-const NEARLY_FULL = 0.98;
+export const NEARLY_FULL = 0.98;
 
 /** Where a run writes: shared by many runs, so that none allocates. */
 export interface TripLog {

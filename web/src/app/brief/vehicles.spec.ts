@@ -88,6 +88,17 @@ describe('the vehicles of a job', () => {
     expect(rows.length).toBe(2);
     expect(rows[1]).toContain('the long one');
   });
+
+  it('names both banks behind a selector, and says how often it is turned', async () => {
+    const { element } = await onBench(VehiclesSheet, 'vet', (d) => {
+      withCaravan(d);
+      const done = doCommands(d, [{ do: 'addBank', with: { id: 'spare', part: 'bat-lfp-100', selector: 'switch' } }]);
+      if (!done.ok) throw new Error(done.message);
+      Object.assign(d, done.design);
+    });
+    expect([...element.querySelectorAll('tbody tr td:first-child')].map((c) => text(c).split(', ')[1]?.trim())).toEqual(['first bank', 'second bank', undefined]);
+    expect(text(element)).toMatch(/Two banks: (the selector is turned \w+|nothing has to be turned)/);
+  });
 });
 
 describe('the vehicles along the top', () => {

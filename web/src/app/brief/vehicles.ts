@@ -30,6 +30,7 @@ import { NumberField } from '../fields/number-field';
 import { Mark } from '../pictures/mark';
 import { DesignService } from '../services/design.service';
 import { AnalysisService } from '../services/analysis.service';
+import { turnsWords } from '../supply/trip-words';
 
 /** How a new vehicle joins those that are there. */
 const JOINS = { taken: 'is charged by it', carries: 'charges it', apart: 'not joined' } as const;
@@ -46,6 +47,8 @@ const CARRIES: Readonly<Record<Coupling['carries'], string>> = {
 };
 
 /** The vehicles of a job and what joins them; what their banks go through together. */
+const WHICH = { only: '', first: ', first bank', second: ', second bank' } as const;
+
 @Component({
   selector: 'mx-vehicles-sheet',
   imports: [FormsModule, NzInputModule, Choice, NumberField, Mark],
@@ -136,19 +139,31 @@ export class VehiclesSheet {
     if (!t || !job) return [];
     const days = job.brief.trip.days;
     const perDay = (list: readonly number[] | undefined): number => (list ?? []).reduce((s, x) => s + x, 0) / days;
-    return Object.entries(t.result.banks)
+    const byLead = new Set(t.banks.map((b) => b.id));
+    return t.banks
+      .filter(({ vehicle }) => this.ids().includes(vehicle))
+      .map(({ id, vehicle, which }) => {
+        const b = t.result.banks[id]!;
+        const from = (isLead: boolean): number => Object.entries(b.sourceAh).reduce((s, [source, ah]) => s + (byLead.has(source) === isLead ? perDay(ah) : 0), 0);
+        return {
+          id,
+          name: this.nameOf(vehicle) + WHICH[which],
+          low: 100 * b.minSoc,
+          end: 100 * b.finalSoc,
+          loads: perDay(b.loadAh),
+          byLead: from(true),
+          other: from(false),
+          given: perDay(b.givenAh),
+          off: b.criticalOffH,
+        };
+      });
+  });
+  /** How often somebody turns selectors, of the vehicles with two banks. */
+  protected readonly turned = computed(() => {
+    const days = this.designs.openJob().brief.trip.days;
+    return Object.entries(this.trip()?.turned ?? {})
       .filter(([id]) => this.ids().includes(id))
-      .map(([id, b]) => ({
-        id,
-        name: this.nameOf(id),
-        low: 100 * b.minSoc,
-        end: 100 * b.finalSoc,
-        loads: perDay(b.loadAh),
-        byLead: Object.entries(b.sourceAh).reduce((s, [source, ah]) => s + (this.ids().includes(source) ? perDay(ah) : 0), 0),
-        other: Object.entries(b.sourceAh).reduce((s, [source, ah]) => s + (this.ids().includes(source) ? 0 : perDay(ah)), 0),
-        given: perDay(b.givenAh),
-        off: b.criticalOffH,
-      }));
+      .map(([id, { loads, charging }]) => `${this.nameOf(id)}: ${turnsWords({ loads, charging: charging ?? 0 }, charging !== null, days)}`);
   });
   protected readonly rests = computed(() => Object.entries(this.trip()?.restsH ?? {}).filter(([id, h]) => h >= 1 && this.designs.openJob().couplings[id]));
 

@@ -179,8 +179,8 @@ class Builder {
 
   vehicle(): void {
     if (!this.nodes.has('starting')) return;
-    this.put('alternator', 'generator', 'alternator', { detail: `${this.input.design.brief.alternator.ratedA} A` });
-    this.line('alternator:plus', 'feed', null, { node: 'alternator', side: 'east', pole: 'plus' }, { node: 'starting', side: 'west', pole: 'plus' }, 'factory');
+    this.put('alternator', 'generator', 'alternator', { detail: `${this.input.design.brief.alternator.ratedA} A, factory lead` });
+    this.line('alternator:plus', 'feed', null, { node: 'alternator', side: 'east', pole: 'plus' }, { node: 'starting', side: 'west', pole: 'plus' });
     this.put('earth:starting', 'earth', 'body');
     this.line('starting:earth', 'return', null, { node: 'starting', side: 'east', pole: 'minus' }, { node: 'earth:starting', side: 'west', pole: 'minus' });
   }

@@ -5,7 +5,7 @@ import { DEMO_JOBS } from '../demo/index.js';
 import { type Design, supplyOf, withoutDetail } from '../design/index.js';
 import { EXAMPLE_VEHICLES } from '../testing/rigs.js';
 import { buildDiagram, drawingOf, drawingSvg, elkGraph, LABEL, sheetsOf, WHOLE, type Diagram, type DiagramFilter, type Drawing, type ElkGraph } from './index.js';
-import { textWidth } from './elk.js';
+import { textWidth, wrapped } from './elk.js';
 
 // The bundle is CommonJS: under plain modules its class is one step further in.
 const elk = new (ELK as unknown as new () => { layout(g: ElkNode): Promise<ElkNode> })();
@@ -109,6 +109,19 @@ describe('the line diagram', () => {
         .withContext(`${key} lies`)
         .toBeGreaterThan(1.2);
     }
+  });
+
+  it('is seen across its whole width where its words can be read: 1040 px wide with words of 10 px', async () => {
+    const most = (1040 * LABEL.sizePx) / 10;
+    for (const { key, design } of DEMO_JOBS)
+      expect((await drawn(diagramOf(design))).width)
+        .withContext(key)
+        .toBeLessThanOrEqual(most);
+  });
+
+  it('keeps a figure with its unit when words are set in lines', () => {
+    expect(wrapped('house battery 100 Ah', 62)).toEqual(['house', 'battery', '100\u00a0Ah']);
+    expect(wrapped('110 W of the second array', 62)).toEqual(['110\u00a0W of', 'the second', 'array']);
   });
 
   it('marks what is in the vehicle already: a part of the plan where it stands, the rest apart', () => {

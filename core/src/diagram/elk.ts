@@ -52,12 +52,12 @@ const OPTIONS: Readonly<Record<string, string>> = {
   'elk.layered.spacing.nodeNodeBetweenLayers': '12',
   'elk.layered.spacing.edgeNodeBetweenLayers': '9',
   'elk.layered.spacing.edgeEdgeBetweenLayers': '8',
-  'elk.spacing.nodeNode': '16',
+  'elk.spacing.nodeNode': '12',
   'elk.spacing.edgeNode': '12',
   'elk.spacing.edgeEdge': '10',
   'elk.spacing.edgeLabel': '2',
   'elk.randomSeed': '1',
-  'elk.padding': '[top=24,left=16,bottom=24,right=16]',
+  'elk.padding': '[top=12,left=12,bottom=12,right=12]',
 };
 
 /** From so many symbols on fewer crossings and bends cost more time than they are worth: rows of loads cross little anyway. */
@@ -69,10 +69,21 @@ const QUICK: Readonly<Record<string, string>> = {
   'elk.layered.crossingMinimization.greedySwitch.type': 'OFF',
 };
 
-/** Widths of a narrow grotesque at 11 px, by letter: an upper bound, so that no label is set too tight. */
-const LETTER_PX = 6.1;
-export const LABEL = { height: 13, letterPx: LETTER_PX } as const;
-export const textWidth = (text: string): number => Math.ceil(Math.max(...text.split('\n').map((line) => line.length)) * LETTER_PX + 4);
+/** Size of all words, px, and the height of a line of them. */
+export const LABEL = { height: 13, sizePx: 12 } as const;
+/** Widths of a narrow grotesque by letter, as shares of its size; what is not named is as wide as a figure. Bold is a twentieth wider. */
+const WIDTHS: readonly (readonly [letters: string, share: number])[] = [
+  [" \u00a0.,:;!/|'·ijlft[]\\", 0.24],
+  ['r()-°²', 0.3],
+  ['ACDEFGHKLNOPQRSTUVXYZBw&', 0.6],
+  ['MWm%→Ω@', 0.8],
+];
+const BOLD = 1.05;
+const FIGURE = 0.46;
+const widthOf = (letter: string): number => WIDTHS.find(([letters]) => letters.includes(letter))?.[1] ?? FIGURE;
+const linePx = (line: string): number => [...line].reduce((sum, letter) => sum + widthOf(letter), 0) * LABEL.sizePx * BOLD;
+/** An upper bound, so that no label is set too tight. */
+export const textWidth = (text: string): number => Math.ceil(Math.max(...text.split('\n').map(linePx)) + 4);
 
 /** Space of a symbol itself, without its words, px. */
 export const SYMBOL_PX: Readonly<Record<DiagramNode['symbol'], readonly [w: number, h: number]>> = {
@@ -104,16 +115,21 @@ export const SYMBOL_PX: Readonly<Record<DiagramNode['symbol'], readonly [w: numb
 
 /** Room for a thing's words: above a fuse, under a symbol, beside a load. */
 export function wordsOf(n: DiagramNode): readonly string[] {
-  const most = n.last ? 20 : 15;
+  const most = n.last ? WORDS_PX.beside : WORDS_PX.under;
   return [...wrapped(n.title, most), ...wrapped(n.detail, most)];
 }
 
-/** Words in lines of no more than so many letters, where they allow it. */
-export function wrapped(text: string, most: number): string[] {
+/** How wide the words of a symbol may be: what stands in a chain is as wide as its words, and a chain must fit a screen. */
+const WORDS_PX = { under: 62, beside: 72 } as const;
+
+/** Words in lines of no more than so many px, where they allow it. */
+export function wrapped(text: string, mostPx: number): string[] {
   const out: string[] = [];
-  for (const word of text.split(' ').filter(Boolean)) {
+  // A figure stays with its unit.
+  const kept = text.replace(/(\d) (?=(Ah|A|W|V|L|m|mm²),?( |$))/g, '$1\u00a0');
+  for (const word of kept.split(' ').filter(Boolean)) {
     const last = out.at(-1);
-    if (last !== undefined && last.length + 1 + word.length <= most) out[out.length - 1] = `${last} ${word}`;
+    if (last !== undefined && textWidth(`${last} ${word}`) <= mostPx) out[out.length - 1] = `${last} ${word}`;
     else out.push(word);
   }
   return out;
@@ -128,16 +144,16 @@ export const MEETS: Partial<Record<DiagramNode['symbol'], number>> = { contact: 
 export const CONTACTS = { 1: 0.25, 2: 0.75 } as const;
 /** Room of a bar or box with so many lines on its busier side, px. */
 const PORT_PX = 14;
-/** Symbols that get a line of figures in a state view: room for it is kept, so that nothing moves. */
+/** Symbols that get volts and amps in a state view, one under the other: room for them is kept, so that nothing moves. */
 const FIGURED: readonly DiagramNode['symbol'][] = ['battery', 'generator', 'converter', 'regulator', 'rectifier', 'inverter'];
-const FIGURES = '13.10 V · 38.0 A';
+const FIGURES = '13.10 V\n138.0 A';
 const TALL: readonly DiagramNode['symbol'][] = ['bars', 'converter', 'regulator', 'inverter', 'rectifier', 'battery'];
 
 /** Words that stand above their symbol, so that it stays on its line. */
 export const wordsAbove = (n: DiagramNode): boolean => n.symbol === 'fuse' || n.symbol === 'breaker';
 
-/** Height of a node's words, with the line kept for its figures in a state. */
-export const wordsHeight = (n: DiagramNode): number => (wordsOf(n).length + (n.last || FIGURED.includes(n.symbol) ? 1 : 0)) * LABEL.height;
+/** Height of a node's words, with the lines kept for its figures in a state. */
+export const wordsHeight = (n: DiagramNode): number => (wordsOf(n).length + (FIGURED.includes(n.symbol) ? 2 : n.last ? 1 : 0)) * LABEL.height;
 
 /** Height of a run's label under its first fuse. */
 export const labelHeight = (n: DiagramNode): number => (n.label ? n.label.split('\n').length * LABEL.height : 0);

@@ -7,7 +7,7 @@ import { SessionService } from '../services/session.service';
 import { askedOf, until } from '../testing/asked';
 import { SyncService } from '../sync/sync.service';
 import { lugsOf } from './progress';
-import { SHEETS } from './stages';
+import { isWide, SHEETS } from './stages';
 import { Strip } from './strip';
 import { TellTales } from './tell-tales';
 import { Trunk } from './trunk';
@@ -142,6 +142,12 @@ describe('the strip', () => {
 });
 
 describe('the sheets of the stages', () => {
+  it('give the width to the sheet that is one wide picture, whatever its address asks for', () => {
+    expect(isWide('/jobs/1/protection/diagram?vehicle=van#x')).toBeTrue();
+    expect(isWide('/jobs/1/protection/fuses')).toBeFalse();
+    expect(isWide('/jobs/1/protection')).toBeFalse();
+  });
+
   it('each have an address, and no address is without its tab', () => {
     const job = routes.find((r) => r.path === 'jobs/:jobId')!;
     for (const [stage, sheets] of Object.entries(SHEETS)) {

@@ -13,7 +13,7 @@ import { PhotoService } from '../services/photo.service';
 import { RecordService } from '../services/record.service';
 import { SelectionService } from '../services/selection.service';
 import { ThemeService } from '../services/theme.service';
-import { STAGE_LIST } from './stages';
+import { isWide, STAGE_LIST } from './stages';
 import { Strip } from './strip';
 import { SyncBars } from './sync-bars';
 import { TellTales } from './tell-tales';
@@ -42,14 +42,16 @@ export class JobFrame {
   private readonly live = inject(LiveService);
   private readonly photos = inject(PhotoService);
   private readonly comments = inject(CommentService);
-  private readonly stage = toSignal(
+  private readonly url = toSignal(
     this.router.events.pipe(
       filter((e) => e instanceof NavigationEnd),
       startWith(null),
-      map(() => this.router.url.split(/[/?#]/)[3] ?? 'brief'),
+      map(() => this.router.url),
     ),
     { requireSync: true },
   );
+  private readonly stage = computed(() => this.url().split(/[/?#]/)[3] ?? 'brief');
+  protected readonly wide = computed(() => isWide(this.url()));
   private readonly strip = viewChild.required(Strip);
   protected readonly failed = signal<string | null>(null);
   protected readonly keysShown = signal(false);

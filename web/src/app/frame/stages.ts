@@ -76,3 +76,7 @@ export const SHEETS = {
 } as const satisfies Partial<Record<Stage, readonly SheetTab[]>>;
 
 export const SHEET_LIST = Object.entries(SHEETS).flatMap(([stage, sheets]) => sheets.map((s) => ({ stage: stage as Stage, ...s })));
+
+/** Sheets that are one wide picture: the figures of the job stand in a row beneath it. */
+const WIDE: readonly string[] = ['protection/diagram'];
+export const isWide = (url: string): boolean => WIDE.includes(url.split(/[?#]/)[0]!.split('/').slice(3, 5).join('/'));

@@ -43,7 +43,7 @@ export class LineDiagram {
   private wordsOf(t: DrawnText): readonly string[] {
     if (t.what === 'title') {
       const more = this.beside().get(t.of);
-      return more ? [...t.lines, more] : t.lines;
+      return more ? [...t.lines, ...more.split(' · ')] : t.lines;
     }
     const state = t.run === null ? undefined : this.states()?.get(t.run);
     return state?.words ?? t.lines;

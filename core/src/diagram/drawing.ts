@@ -1,6 +1,6 @@
 import { boundsOf, CONTACTS, LABEL, labelHeight, MEETS, SYMBOL_PX, wordsAbove, wordsHeight, wordsOf, type ElkBox, type ElkGraph, type ElkPoint } from './elk.js';
 import type { Diagram, DiagramEnd, DiagramLine, DiagramNode, LineKind } from './element.js';
-import { SYMBOLS, type Stroke } from './symbols.js';
+import { SYMBOLS, type Arm, type Stroke } from './symbols.js';
 
 export interface DrawnLine {
   readonly id: string;
@@ -116,6 +116,9 @@ export function drawingOf(diagram: Diagram, laid: ElkGraph): Drawing {
   const titles = [...placed.values()].flatMap((p) => titleOf(p));
   return { width: Math.ceil(laid.width ?? 0), height: Math.ceil(laid.height ?? 0), lines, nodes, texts: [...labels, ...titles], dots };
 }
+
+/** Strokes of a symbol as it stands in a state. */
+export const strokesAt = ({ node, w, h }: Pick<DrawnNode, 'node' | 'w' | 'h'>, arm: Arm): readonly Stroke[] => SYMBOLS[node.symbol](w, h, arm);
 
 function bars(w: number, h: number): Stroke[] {
   return (['plus', 'minus'] as const).map((pole) => ({ d: `M${w * BAR_X[pole]} 4V${h - 4}`, thick: true }));

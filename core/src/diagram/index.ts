@@ -3,4 +3,6 @@ export * from './drawing.js';
 export * from './element.js';
 export { elkGraph, LABEL, type ElkGraph } from './elk.js';
 export * from './sheets.js';
+export { armIn } from './arm.js';
+export type { Arm } from './symbols.js';
 export * from './svg.js';

@@ -7,7 +7,13 @@ export interface Stroke {
   readonly thick?: boolean;
 }
 
-type Draw = (w: number, h: number) => readonly Stroke[];
+/** How a switch stands, or which of its contacts a selector stands at. */
+export type Arm = 'open' | 'closed' | 1 | 2;
+/** Heights of a selector’s arm at its end, as shares of its own. */
+const ARM: Readonly<Record<Arm, number>> = { open: 0.5, closed: 0.25, 1: 0.25, 2: 0.75 };
+
+/** Without a stand switches are drawn open, as on paper, and selectors at their first contact. */
+type Draw = (w: number, h: number, arm?: Arm) => readonly Stroke[];
 
 const frame = (w: number, h: number): Stroke => ({ d: `M1 1H${w - 1}V${h - 1}H1Z` });
 const circle = (x: number, y: number, r: number): string => `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`;
@@ -37,24 +43,29 @@ export const SYMBOLS: Readonly<Record<SymbolKind, Draw>> = {
   regulator: (w, h) => [frame(w, h), { d: dc(w * 0.28, h * 0.28) }, { d: dc(w * 0.72, h * 0.72) }, { d: `M${w * 0.2} ${h * 0.86}L${w * 0.8} ${h * 0.2}m-2 6l2 -6l-6 2` }],
   rectifier: converter(ac, dc),
   inverter: converter(dc, ac),
-  contact: (w, h) => {
+  contact: (w, h, arm = 'open') => {
     const y = h * 0.3;
+    const lift = arm === 'closed' ? 0 : 8;
     return [
-      { d: `M0 ${y}H${w * 0.3}L${w * 0.68} ${y - 8}M${w * 0.7} ${y}H${w}` },
+      { d: `M0 ${y}H${w * 0.3}L${w * 0.7} ${y - lift}M${w * 0.7} ${y}H${w}` },
       { d: `M${w * 0.3} ${h - 13}H${w * 0.7}V${h - 1}H${w * 0.3}ZM${w * 0.3} ${h - 1}L${w * 0.7} ${h - 13}` },
-      { d: `M${w / 2} ${h - 13}V${y - 3}` },
+      { d: `M${w / 2} ${h - 13}V${y - (3 * lift) / 8}` },
     ];
   },
-  switch: (w, h) => [{ d: `M0 ${h / 2}H${w * 0.3}L${w * 0.7} ${h / 2 - 10}M${w * 0.7} ${h / 2}H${w}` }, { d: circle(w * 0.3, h / 2, 2), fill: true }, { d: circle(w * 0.7, h / 2, 2), fill: true }],
-  // Two contacts and an arm that stands between them, as it does when it is off; the banks' side is that of the contacts.
-  selector: (w, h) => [
-    { d: `M0 ${h * 0.25}H${w * 0.3}M0 ${h * 0.75}H${w * 0.3}M${w * 0.4} ${h / 2}H${w}` },
+  switch: (w, h, arm = 'open') => [
+    { d: `M0 ${h / 2}H${w * 0.3}L${w * 0.7} ${h / 2 - (arm === 'closed' ? 0 : 10)}M${w * 0.7} ${h / 2}H${w}` },
+    { d: circle(w * 0.3, h / 2, 2), fill: true },
+    { d: circle(w * 0.7, h / 2, 2), fill: true },
+  ],
+  // Two contacts, on the banks' side, and an arm that stands at the first, at the second, or between them where it is off.
+  selector: (w, h, arm = 1) => [
+    { d: `M0 ${h * 0.25}H${w * 0.3}M0 ${h * 0.75}H${w * 0.3}M${w} ${h / 2}H${w * 0.7}L${arm === 'open' ? w * 0.38 : w * 0.3} ${h * ARM[arm]}` },
     { d: circle(w * 0.3, h * 0.25, 2), fill: true },
     { d: circle(w * 0.3, h * 0.75, 2), fill: true },
     { d: circle(w * 0.7, h / 2, 2), fill: true },
   ],
-  'charging selector': (w, h) => [
-    { d: `M${w} ${h * 0.25}H${w * 0.7}M${w} ${h * 0.75}H${w * 0.7}M${w * 0.6} ${h / 2}H0` },
+  'charging selector': (w, h, arm = 1) => [
+    { d: `M${w} ${h * 0.25}H${w * 0.7}M${w} ${h * 0.75}H${w * 0.7}M0 ${h / 2}H${w * 0.3}L${arm === 'open' ? w * 0.62 : w * 0.7} ${h * ARM[arm]}` },
     { d: circle(w * 0.7, h * 0.25, 2), fill: true },
     { d: circle(w * 0.7, h * 0.75, 2), fill: true },
     { d: circle(w * 0.3, h / 2, 2), fill: true },

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { type Drawing, type DrawnLine, type DrawnText, LABEL } from '@meridex/core';
+import { type CircuitState, type Drawing, type DrawnLine, type DrawnText, LABEL, armIn, strokesAt } from '@meridex/core';
 
 /** What a line shows in a state: its words instead of size and length, and how thick it is by its amps. */
 export interface LineState {
@@ -26,6 +26,8 @@ export class LineDiagram {
   readonly gear = input<string | null>(null);
   /** By run; null: sizes and lengths are shown. */
   readonly states = input<ReadonlyMap<string, LineState> | null>(null);
+  /** How switches and selectors stand; null: as drawn on paper. */
+  readonly state = input<CircuitState | null>(null);
   /** Words beside a symbol in a state, such as its volts. */
   readonly beside = input<ReadonlyMap<string, string>>(new Map());
   readonly runPicked = output<string>();
@@ -33,6 +35,13 @@ export class LineDiagram {
   protected readonly lineHeight = LABEL.height;
 
   protected readonly texts = computed(() => this.drawing().texts.map((t) => ({ ...t, lines: this.wordsOf(t) })));
+  protected readonly nodes = computed(() => {
+    const state = this.state();
+    return this.drawing().nodes.map((n) => {
+      const arm = state && armIn(n.node, state);
+      return arm === null ? n : { ...n, strokes: strokesAt(n, arm) };
+    });
+  });
   /** Runs by the pieces that they are drawn with, so that a touch anywhere on one finds it. */
   protected readonly runs = computed(() => {
     const by = new Map<string, { id: string; d: string }>();

@@ -34,6 +34,12 @@ describe('the line diagram', () => {
     expect(element.querySelector('.answer')!.textContent).toMatch(/the bank gives \d+\.\d A at 1[23]\.\d\d V/);
     expect(words(element)).toMatch(/4 · \d+\.\d A \d+\.\d\d V/);
     expect(element.querySelectorAll('path.line.dark').length).toBeGreaterThan(5);
+    const arm = (node: string): string => element.querySelector(`.symbol[data-node="${node}"] path`)!.getAttribute('d')!;
+    const [opened, main] = [arm('disconnect'), arm('switch')];
+    sheet.name('parked, everything on');
+    await settle();
+    expect(arm('disconnect')).withContext('closes').not.toBe(opened);
+    expect(arm('switch')).withContext('was closed before').toBe(main);
   });
 
   it('says of a picked piece of gear why it is there', async () => {

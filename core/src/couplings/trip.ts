@@ -3,7 +3,7 @@ import { couplingsOf, engineOf, vehicleIds, vehicleIn, type Coupling, type Desig
 import { alternatorBudget, alternatorOf, bankOf, driveVolts, leadChargersOf, mainsChargersOf, type Bank } from '../supply/index.js';
 import { inverterOf, plant } from '../plant/index.js';
 import { jobOfDesign } from '../trip-analysis/index.js';
-import { rigTripSchema, wholeRigTrip, type RigTrip, type WholeRigTrip } from '../rig-trip/index.js';
+import { rigTripSchema, wholeRigTrip, type RigBankResult, type RigTrip, type WholeRigTrip } from '../rig-trip/index.js';
 import type { TripBank, TripJob } from '../trip/index.js';
 import { isLead, leadHours, leadsIn, reached } from './views.js';
 
@@ -186,6 +186,8 @@ export interface JoinedBank {
   readonly id: string;
   readonly vehicle: string;
   readonly which: 'only' | 'first' | 'second';
+  /** What sun, engine and plugs bring to it over the whole trip, Ah. */
+  readonly broughtAh: Readonly<Record<'sun' | 'engine' | 'plug', number>>;
 }
 
 /** A joined trip with the watt-hours that each lead carries, reckoned at the taking bank’s charging volts, whose each bank is, and how often each vehicle’s selectors are turned. */
@@ -194,6 +196,12 @@ export interface JoinedResult extends WholeRigTrip {
   readonly banks: readonly JoinedBank[];
   /** By vehicle, of those with two banks; `charging` is null where loads and chargers share a selector. */
   readonly turned: Readonly<Record<string, { readonly loads: number; readonly charging: number | null }>>;
+}
+
+/** What sources of each sort bring to a bank, Ah. */
+function broughtTo(rig: RigTrip, { sourceAh }: RigBankResult): JoinedBank['broughtAh'] {
+  const from = (list: readonly { readonly id: string }[]): number => list.reduce((sum, { id }) => sum + (sourceAh[id] ?? []).reduce((s, ah) => s + ah, 0), 0);
+  return { sun: from(rig.arrays), engine: from(rig.vehicles), plug: from(rig.inlets) + from(rig.banks) };
 }
 
 /** What all banks of a job go through on its trip together; null while no bank is there. */
@@ -216,14 +224,10 @@ export function simulateJoined(job: Design, catalogue: Catalogue): JoinedResult 
   return {
     ...whole,
     leadWh,
-    banks: vehicles.flatMap((vehicle): JoinedBank[] =>
-      two.includes(vehicle)
-        ? [
-            { id: vehicle, vehicle, which: 'first' },
-            { id: secondId(vehicle), vehicle, which: 'second' },
-          ]
-        : [{ id: vehicle, vehicle, which: 'only' }],
-    ),
+    banks: vehicles.flatMap((vehicle) => {
+      const bank = (id: string, which: JoinedBank['which']): JoinedBank => ({ id, vehicle, which, broughtAh: broughtTo(rig, whole.result.banks[id]!) });
+      return two.includes(vehicle) ? [bank(vehicle, 'first'), bank(secondId(vehicle), 'second')] : [bank(vehicle, 'only')];
+    }),
     turned: Object.fromEntries(two.map((id) => [id, { loads: whole.turns[loadsSelector(id)]!, charging: whole.turns[chargeSelector(id)] ?? null }])),
   };
 }

@@ -29,12 +29,21 @@ export interface Flow {
   readonly hangs: string | null;
 }
 
+/** Lowest charge of the trip and the day it is reached, and the charge that must stay, 0–1. */
+export interface Lowest {
+  readonly soc: number;
+  readonly day: number;
+  readonly reserve: number;
+}
+
 /** What a supply does on its trip, as boxes and ribbons. */
 export interface SupplyFlow {
   readonly things: readonly FlowThing[];
   readonly flows: readonly Flow[];
   /** What comes from each sort of source and what the day takes, Ah a day. */
   readonly sums: Readonly<Record<FlowKind, number>>;
-  /** Lowest charge of the trip and the day it is reached, and the charge that must stay, 0–1; null: no bank. */
-  readonly low: { readonly soc: number; readonly day: number; readonly reserve: number } | null;
+  /** Of all banks together; null: no bank. */
+  readonly low: Lowest | null;
+  /** Of each bank, by its box. */
+  readonly lows: Readonly<Record<string, Lowest>>;
 }

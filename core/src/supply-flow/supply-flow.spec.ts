@@ -78,6 +78,19 @@ describe('the supply as boxes and ribbons', () => {
         .sort(),
     ).toEqual(['charger', 'panel']);
   });
+  it('have two banks used by turns each with its own: what comes, what goes, and its lowest charge', () => {
+    const stands = after(demo('survey'), { do: 'addBank', with: { id: 'spare', part: 'bat-lfp-100', selector: 'switch' } });
+    const f = flowOf({ ...stands, brief: { ...stands.brief, trip: { ...stands.brief.trip, drivingH: 0.5, days: 14, parkedDays: 12 } } });
+    const [first, second] = f.things.filter((t) => t.column === 'stores').map((t) => t.id);
+    const into = (id: string): number => f.flows.filter((x) => x.to === id).reduce((s, x) => s + x.ahDay, 0);
+    const from = (id: string): number => f.flows.filter((x) => x.from === id).reduce((s, x) => s + x.ahDay, 0);
+    expect(into(second!)).toBeGreaterThan(0);
+    expect(into(first!) + into(second!)).toBeCloseTo(f.sums.engine + f.sums.sun + f.sums.mains + f.sums.lead, 0);
+    expect(from(first!) + from(second!)).toBeCloseTo(f.sums.use, 6);
+    expect(Object.keys(f.lows)).toEqual([first!, second!]);
+    expect(f.low!.soc).toBeGreaterThanOrEqual(Math.min(f.lows[first!]!.soc, f.lows[second!]!.soc));
+    expect(f.flows.filter((x) => x.to === second && x.hangs !== null)).toEqual([]);
+  });
   it('name what is always live apart from the block', () => {
     const van = EXAMPLE_VEHICLES.find((v) => v.key === 'van-power-unit')!.design;
     expect(flowOf(van).things.find((t) => t.id === 'always-live')!.says[0]).toContain('heater');

@@ -18,6 +18,7 @@ const crowd: SupplyFlow = {
   ],
   sums: { engine: 0, sun: 260, mains: 0, lead: 0, use: 0.2 },
   low: null,
+  lows: {},
 };
 
 /** A 12 V charger behind a box that takes 24 V, beside one that hangs on the engine itself. */

@@ -85,7 +85,7 @@ describe('the line diagram', () => {
     const button = (name: string): HTMLButtonElement => [...element.querySelectorAll('button')].find((b) => b.textContent!.trim() === name)!;
     const scale = (): number =>
       Number(element.querySelector('mx-line-diagram svg')!.getAttribute('width')) / Number(element.querySelector('mx-line-diagram svg')!.getAttribute('viewBox')!.split(' ')[2]);
-    expect(scale()).toBeGreaterThanOrEqual(0.85);
+    expect(scale()).toBeGreaterThanOrEqual(10 / 12);
     await click(button('whole'));
     const sheet = element.querySelector('.sheet-of-paper')!;
     expect([sheet.scrollWidth <= sheet.clientWidth + 1, button('whole').getAttribute('aria-pressed')]).toEqual([true, 'true']);

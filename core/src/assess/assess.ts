@@ -11,7 +11,7 @@ import { BARS, plant } from '../plant/index.js';
 import { draftGear, type Gear } from '../places/index.js';
 import type { ProveRow } from '../prove/index.js';
 import { Session } from '../quantity/index.js';
-import { layoutFigures, type LayoutFigures, type SizedRun } from '../routes/index.js';
+import { layoutFigures, ownFuseMarks, type LayoutFigures, type SizedRun } from '../routes/index.js';
 import { judge, type Finding } from '../rules/index.js';
 import { vehicleOf } from '../vehicle/index.js';
 import type { FedCharger, SupplyFigures } from '../supply/index.js';
@@ -121,6 +121,7 @@ export function assess(design: Design, catalogue: Catalogue, settings: AssessSet
         {
           licensed: hasMains(design, catalogue),
           torqueNm: design.settings.torqueNm,
+          mark: ownFuseMarks(design.settings.fuseMarks, runs),
           enclosures,
           links,
           looseM: new Map(Object.entries(design.inlets).flatMap(([id, { dc }]) => (dc ? [[id, dc.leadM] as const] : []))),

@@ -68,6 +68,7 @@ export function blankDesign(customer: string): Design {
       backup: 'look',
       meters: USUAL_METERS,
       torqueNm: USUAL_TORQUE_NM,
+      fuseMarks: { by: 'their run', prefix: '' },
       money: { sign: '', tax: '', taxPercent: 0 },
       quote: USUAL_TERMS,
     },

@@ -65,6 +65,10 @@ export type QuoteTerms = z.infer<typeof quoteTermsSchema>;
 /** Planning figures, until a workshop says its own. */
 export const USUAL_TERMS: QuoteTerms = { hourRate: 110, marginPercent: 20, validDays: 30, notIncluded: '' };
 
+/** How a workshop numbers its fuses: by their runs or counted by themselves, with a prefix before either. */
+export const fuseMarksSchema = z.object({ by: z.enum(['their run', 'their own count']), prefix: text(4) });
+const USUAL_MARKS = { by: 'their run', prefix: '' } as const;
+
 /** The workshop's schools and ways. */
 export const settingsSchema = z.object({
   series: z.enum(['metric', 'gauge']),
@@ -91,6 +95,7 @@ export const settingsSchema = z.object({
   /** What readings are judged by. */
   meters: metersSchema.default(USUAL_METERS),
   torqueNm: torqueSchema.default(USUAL_TORQUE_NM),
+  fuseMarks: fuseMarksSchema.default(USUAL_MARKS),
   money: moneySchema.default({ sign: '', tax: '', taxPercent: 0 }),
   quote: quoteTermsSchema.default(USUAL_TERMS),
 });

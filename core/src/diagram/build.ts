@@ -3,7 +3,7 @@ import { withoutDetail, refTo, runKey, type Design } from '../design/index.js';
 import type { Gear } from '../places/index.js';
 import { BARS } from '../plant/index.js';
 import { rating } from '../quantity/index.js';
-import { isMainLead, terminals, type Lead, type RunEnd, type RunGroup, type SizedRun } from '../routes/index.js';
+import { isMainLead, ownFuseMarks, terminals, type FuseMarks, type Lead, type RunEnd, type RunGroup, type SizedRun } from '../routes/index.js';
 import type { Diagram, DiagramEnd, DiagramLine, DiagramNode, LineKind, SymbolKind } from './element.js';
 import { symbolOf } from './symbol-of.js';
 import { keptGear, standingApart } from './there-before.js';
@@ -45,10 +45,13 @@ class Builder {
   readonly lines: DiagramLine[] = [];
   private readonly gear: ReadonlyMap<string, Gear>;
   private readonly kept: ReadonlySet<string>;
+  /** What stands on a fuse beside its rating, where that is not its run's number alone. */
+  private readonly mark: FuseMarks;
 
   constructor(private readonly input: DiagramInput) {
     this.gear = new Map(input.gear.map((g) => [g.id, g]));
     this.kept = keptGear(input.design, input.gear);
+    this.mark = ownFuseMarks(input.design.settings.fuseMarks, input.runs);
   }
 
   put(id: string, symbol: SymbolKind, title: string, more: Partial<DiagramNode> = {}): void {
@@ -113,7 +116,7 @@ class Builder {
       if (!spec.ends.some((e) => e.at === end)) return;
       const breaker = spec.fuseKinds[0] === 'breaker';
       const many = r.ok && r.figures.perPole > 1 ? `${r.figures.perPole} × ` : '';
-      stop(`fuse:${spec.id}:${end}`, breaker ? 'breaker' : 'fuse', r.ok ? `${many}${rating(r.figures.fuseA)} A` : '? A');
+      stop(`fuse:${spec.id}:${end}`, breaker ? 'breaker' : 'fuse', [this.mark(spec.id, end), r.ok ? `${many}${rating(r.figures.fuseA)} A` : '? A'].filter(Boolean).join(' · '));
     };
     fuse('from');
     if (spec.plugA) stop(`plug:${spec.id}`, 'plug', `${spec.plugA} A plug`);

@@ -5,7 +5,7 @@ import type { Gear } from '../places/index.js';
 import { studOf } from '../order/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
 import { figure, rating } from '../quantity/index.js';
-import { multicoresOf, type Fitted, type LayoutFigures, type SizedRun } from '../routes/index.js';
+import { multicoresOf, type Fitted, type FuseMarks, type LayoutFigures, type SizedRun } from '../routes/index.js';
 import type { DeviceSetting } from '../supply/index.js';
 import { looseLeadSteps, unplugSteps } from './loose-leads.js';
 import { crimperFor, joinMin, MINUTES, placeMin, pullMin } from './how.js';
@@ -93,7 +93,7 @@ function lug(run: Fitted, torqueNm: TorqueNm): string {
 type Places = (gear: string) => string;
 
 /** Crimping and tightening where the run ends: once where both ends are in one place, else at each. */
-function joinSteps(run: Fitted, places: Places, torqueNm: TorqueNm): FitStep[] {
+function joinSteps(run: Fitted, places: Places, torqueNm: TorqueNm, mark: FuseMarks = () => ''): FitStep[] {
   const { spec, figures: f } = run;
   const [from, to] = [places(spec.from.gear), places(spec.to.gear)];
   const far = to !== from;
@@ -128,13 +128,14 @@ function joinSteps(run: Fitted, places: Places, torqueNm: TorqueNm): FitStep[] {
   if (!spec.ends.length) return [join, ...other];
   const fuseAt = spec.ends.map((e) => (e.at === 'from' ? spec.from.name : spec.to.name)).join(' and at the ');
   const [first] = spec.ends;
+  const marks = spec.ends.map((e) => mark(spec.id, e.at)).filter(Boolean);
   return [
     join,
     ...other,
     {
       id: `fuse-${spec.id}`,
       section: 'join and tighten',
-      text: `Run ${spec.number}: ${FUSE_KINDS[f.fuseType].name} ${rating(f.fuseA)} A at the ${fuseAt}`,
+      text: `Run ${spec.number}: ${marks.length ? `${marks.join(' and ')}, ` : ''}${FUSE_KINDS[f.fuseType].name} ${rating(f.fuseA)} A at the ${fuseAt}`,
       detail: 'Within 200 mm of the source; holder now, fuse itself at first power',
       place: first!.at === 'from' ? from : to,
       tool: null,
@@ -279,6 +280,8 @@ export interface FitWays {
   readonly licensed: boolean;
   readonly enclosures: readonly Enclosure[];
   readonly torqueNm: TorqueNm;
+  /** What the workshop writes on a fuse beside its run's number. */
+  readonly mark?: FuseMarks;
   readonly links: readonly BoardLink[];
   /** Loose cable of leads from other banks, m, by inlet. */
   readonly looseM?: ReadonlyMap<string, number>;
@@ -329,7 +332,7 @@ export function fitSteps(
     ...multicoreSteps(multicoresOf(fitted), places, cut),
     ...leadSteps(layout, places, cut, new Set(place.map((p) => p.id))),
     ...all.filter((r) => r.spec.existing).map((r) => tapStep(r, places)),
-    ...fitted.flatMap((r) => (r.spec.provision ? [provisionStep(r, places)] : joinSteps(r, places, ways.torqueNm))),
+    ...fitted.flatMap((r) => (r.spec.provision ? [provisionStep(r, places)] : joinSteps(r, places, ways.torqueNm, ways.mark))),
     ...looseLeadSteps(fitted, ways.looseM ?? new Map()),
     ...(ways.links.length ? [linkStep(ways.links, places)] : []),
     ...(bond ? [bondStep(bond, places)] : []),

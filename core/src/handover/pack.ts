@@ -7,7 +7,7 @@ import { mainsGap, mainsSide, type MainsSide } from '../mains/index.js';
 import { type Judged, judgeReading, type ProveRow } from '../prove/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
 import { amps, figure, rating } from '../quantity/index.js';
-import { multicoresOf } from '../routes/index.js';
+import { fuseMarks, multicoresOf } from '../routes/index.js';
 import { inWords } from '../rules/index.js';
 import { judgeRow, type TestPlan } from '../test-plan/index.js';
 
@@ -89,15 +89,11 @@ function multicores(a: Assessment): PackTable[] {
   return rows.length ? [{ title: 'Cores', headings: ['Cable', 'Core', 'Lead', 'Run'], rows, right: [1] }] : [];
 }
 
-function fuses(a: Assessment): PackTable {
+function fuses(design: Design, a: Assessment): PackTable {
+  const mark = fuseMarks(design.settings.fuseMarks, a.runs);
   const rows = a.runs.flatMap((r) =>
     r.ok
-      ? r.spec.ends.map((e) => [
-          `${r.spec.number}${r.spec.ends.length > 1 ? (e.at === 'from' ? 'a' : 'b') : ''}`,
-          e.at === 'from' ? r.spec.from.name : r.spec.to.name,
-          `${FUSE_KINDS[r.figures.fuseType].name} ${rating(r.figures.fuseA)} A`,
-          r.spec.to.name,
-        ])
+      ? r.spec.ends.map((e) => [mark(r.spec.id, e.at), e.at === 'from' ? r.spec.from.name : r.spec.to.name, `${FUSE_KINDS[r.figures.fuseType].name} ${rating(r.figures.fuseA)} A`, r.spec.to.name])
       : [],
   );
   return { title: 'Fuse map', headings: ['No.', 'Where', 'Fuse', 'Feeds'], rows, right: [] };
@@ -206,7 +202,7 @@ export function handOverPack(design: Design, a: Assessment, vehicleName: string,
         : []),
       ...supply.charging.map((c): [string, string] => [`To full while ${CHARGED_WHILE[c.from]}`, `${figure(c.hours, 1)} h at ${c.chargerA} A`]),
     ],
-    tables: [loads(a), circuits(a), ...multicores(a), fuses(a), settings(a), watching(a), ...mainsTable(design, mains), readings(a, left), care(design, a)],
+    tables: [loads(a), circuits(a), ...multicores(a), fuses(design, a), settings(a), watching(a), ...mainsTable(design, mains), readings(a, left), care(design, a)],
     openFindings: a.open.map((f) => `${f.severity === 'stop' ? 'Stop' : 'Look'}: ${inWords(f).say} ${inWords(f).fix}`),
     accepted: a.findings.filter((f) => design.accepted[f.key]).map((f) => `${inWords(f).say} Accepted by ${design.accepted[f.key]!.by}: ${design.accepted[f.key]!.reason}`),
     cautions: [...CAUTIONS, ...turning(a), ...(stored === null ? [] : [stored])],

@@ -4,7 +4,7 @@ import type { Design } from '../design/index.js';
 import { fromInlet, plant } from '../plant/index.js';
 import { FUSE_KINDS } from '../protection/index.js';
 import { figure, rating, sentence } from '../quantity/index.js';
-import type { Fitted } from '../routes/index.js';
+import { fuseMarks, type Fitted, type FuseMarks } from '../routes/index.js';
 import type { Bank } from '../supply/index.js';
 
 /** A label as it is stuck on: a mark that is read from afar, and what it means. */
@@ -33,11 +33,11 @@ function ofCable({ spec, figures: f }: Fitted): Label[] {
 }
 
 /** Each fuse or breaker where it stands. */
-const ofFuse = ({ spec, figures: f }: Fitted): Label[] =>
+const ofFuse = ({ spec, figures: f }: Fitted, marks: FuseMarks): Label[] =>
   spec.ends.map((e): Label => ({
     key: `fuse ${spec.id} ${e.at}`,
     kind: 'fuse',
-    mark: `${spec.number}`,
+    mark: marks(spec.id, e.at),
     lines: [spec.to.name, `${FUSE_KINDS[f.fuseType].name} ${rating(f.fuseA)} A, no larger`, `fed from the ${e.source}`],
   }));
 
@@ -75,10 +75,11 @@ const SAYS = {
  * @example labelsOf(design, catalogue, assess(design, catalogue)).filter((l) => l.kind === 'switch').length > 0 // true
  */
 export function labelsOf(design: Design, catalogue: Catalogue, a: Assessment): readonly Label[] {
+  const marks = fuseMarks(design.settings.fuseMarks, a.runs);
   const fitted = a.runs.filter((r): r is Fitted => r.ok && !r.spec.existing);
   return [
     ...fitted.flatMap(ofCable),
-    ...fitted.flatMap(ofFuse),
+    ...fitted.flatMap((r) => ofFuse(r, marks)),
     ...a.layout.leads.flatMap((l) => (['from', 'to'] as const).map((at): Label => ({ key: `${l.id} ${at}`, kind: 'thin lead', mark: `L${l.number}`, lines: [sentence(l.name), l.cable] }))),
     ...a.inline.map((p): Label => ({ key: `switch ${p.id}`, kind: 'switch', mark: p.name, lines: SAYS[p.id] })),
     ...cautions(design, catalogue, a),

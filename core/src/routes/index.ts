@@ -1,4 +1,5 @@
 export * from './bundles.js';
+export * from './fuse-marks.js';
 export * from './graph.js';
 export * from './hazards.js';
 export * from './holes.js';

@@ -1,5 +1,6 @@
 import { OWN_VEHICLE, stepOf, type ConverterThing } from '../plant/index.js';
 import { figure } from '../quantity/index.js';
+import { ALTERNATOR } from '../supply/index.js';
 import { mean } from './given.js';
 import { bankOf, nameOf, NONE, ribbon, type Look, type Part } from './look.js';
 import { fedOver, stepBoxes } from './steps.js';
@@ -14,12 +15,13 @@ export function byEngine(l: Look): Part {
   const allAh = mean(a.trip?.alternatorAh ?? []);
   const outA = (c: ConverterThing): number => (l.waits.has(c.ref.id) ? 0 : (c.ports.dcIn?.outputA ?? 0) * c.share);
   const sum = chargers.reduce((s, c) => s + outA(c), 0);
+  const budget = a.supply.alternator;
   const engine: Part['things'][number] = {
     id: OWN_VEHICLE.id,
     column: 'gives',
     title: 'Alternator',
-    says: [`${figure(alternator.ratedA, 0)} A, ${alternator.voltage}`, `${figure(Math.max(0, a.supply.alternator.leftCruiseA), 0)} A left on the road`, `driving ${figure(trip.drivingH, 1)} h a day`],
-    looks: a.supply.alternator.over ? ['chargers want more than it has'] : [],
+    says: [`${figure(alternator.ratedA, 0)} A, ${alternator.voltage}`, `${figure(Math.max(0, budget.leftCruiseA), 0)} A left on the road`, `driving ${figure(trip.drivingH, 1)} h a day`],
+    looks: budget.over ? [`chargers want ${figure(budget.wanted.roadA, 0)} A, at most ${figure(budget.leftCruiseA * ALTERNATOR.wantAtMost, 0)}`] : [],
   };
   const links = p.links.map((x, n) => ({ id: x.ref.id, share: chargers.length || n ? 0 : 1, name: nameOf(l, x.ref.id, x.part.name), says: [`up to ${x.part.ratedA} A`], efficiency: 1, step: null }));
   const boxes = chargers.map((c) => ({

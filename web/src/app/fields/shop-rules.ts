@@ -33,6 +33,8 @@ export class ShopRulesFields {
   protected readonly drops = ['by purpose', '5 % everywhere'] as const;
   protected readonly charts = ['rested', 'loaded'] as const;
   protected readonly chartWords = (c: ShopRules['voltsChart']): string => (c === 'rested' ? 'rested four hours' : 'lightly loaded, 0.2 V lower');
+  protected readonly counts = ['their run', 'their own count'] as const;
+  protected readonly countWords = (c: ShopRules['fuseMarks']['by']): string => (c === 'their run' ? 'as their run: 7, 8a, 8b' : 'by themselves: 1, 2, 3');
   protected readonly backups = ['note', 'look', 'stop'] as const;
   protected readonly backupWords = (s: ShopRules['backup']): string => ({ note: 'usual here, drafts take blades', look: 'looked at, drafts avoid it', stop: 'not to be built' })[s];
   protected readonly customs = [
@@ -61,6 +63,10 @@ export class ShopRulesFields {
 
   protected setTorque(stud: Stud, value: number | null): void {
     if (value !== null) this.changed.emit({ words: `torque of ${stud}`, change: { torqueNm: { ...this.rules().torqueNm, [stud]: value } } });
+  }
+
+  protected setMarks(change: Partial<ShopRules['fuseMarks']>): void {
+    this.changed.emit({ words: 'numbers of fuses', change: { fuseMarks: { ...this.rules().fuseMarks, ...change } } });
   }
 
   protected setMeter(kind: MeterKind, change: Partial<ShopRules['meters'][MeterKind]>): void {

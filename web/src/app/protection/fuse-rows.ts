@@ -1,9 +1,11 @@
-import type { Assessment, RunFuse, SizedRun } from '@meridex/core';
+import { type Assessment, fuseMarks, type RunFuse, type Settings, type SizedRun } from '@meridex/core';
 import type { MarkKind } from '../pictures/mark';
 
 /** A fuse of a run with its verdict in words. */
 export interface FuseRow {
   readonly run: Extract<SizedRun, { ok: true }>;
+  /** What the workshop writes on it; empty: it is not of this run. */
+  readonly mark: string;
   readonly fuse: RunFuse;
   readonly where: string;
   readonly state: MarkKind;
@@ -27,6 +29,9 @@ function whereOf(a: Assessment, run: FuseRow['run'], fuse: RunFuse): string {
 }
 
 /** Every fuse of every fitted run. */
-export function fuseRows(a: Assessment, backupHolds: boolean): FuseRow[] {
-  return a.runs.flatMap((run) => (run.ok ? run.figures.fuses.map((fuse) => ({ run, fuse, where: whereOf(a, run, fuse), ...judged(fuse, backupHolds) })) : []));
+export function fuseRows(a: Assessment, { backup, fuseMarks: own }: Pick<Settings, 'backup' | 'fuseMarks'>): FuseRow[] {
+  const mark = fuseMarks(own, a.runs);
+  return a.runs.flatMap((run) =>
+    run.ok ? run.figures.fuses.map((fuse) => ({ run, fuse, mark: fuse.of ? '' : mark(run.spec.id, fuse.end.at), where: whereOf(a, run, fuse), ...judged(fuse, backup !== 'stop') })) : [],
+  );
 }

@@ -13,6 +13,15 @@ describe('the fuses', () => {
     expect(element.querySelector('table')!.querySelectorAll('tbody tr').length).toBe(fuses);
   });
 
+  it('bear the numbers that the workshop writes on them', async () => {
+    const { element, bench, settle } = await onBench(FusesSheet, 'vet');
+    const marks = (): string[] => [...element.querySelector('table')!.querySelectorAll('tbody tr td:nth-child(2)')].map((c) => c.textContent!.trim());
+    expect(marks()[0]).toBe('1');
+    bench.edit('numbers', (d) => (d.settings.fuseMarks = { by: 'their own count', prefix: 'F' }));
+    await settle();
+    expect(marks()).toEqual(marks().map((_, n) => `F${n + 1}`));
+  });
+
   it('opens on the first that does not hold, and says what to do', async () => {
     const { element } = await onBench(FusesSheet, 'cinema', blades);
     expect(element.querySelector('tr.chosen')!.textContent).toContain('cannot break it');

@@ -97,7 +97,7 @@ export class FusesSheet {
   protected readonly rating = rating;
   protected readonly short = faultCurrent;
   protected readonly kinds = FUSE_KINDS;
-  protected readonly rows = computed(() => fuseRows(this.assessments.openAssessment(), this.designs.openDesign().settings.backup !== 'stop'));
+  protected readonly rows = computed(() => fuseRows(this.assessments.openAssessment(), this.designs.openDesign().settings));
   protected readonly chosen = computed(() => this.rows().find((r) => r.run.spec.id === this.selection.run()) ?? this.rows().find((r) => r.state !== 'holds') ?? this.rows()[0] ?? null);
 
   private readonly analysis = inject(AnalysisService);

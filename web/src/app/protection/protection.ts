@@ -38,7 +38,7 @@ export class ProtectionStage {
   private readonly designs = inject(DesignService);
   protected readonly tabs = SHEETS.protection;
   protected readonly sum = computed(() => {
-    const rows = fuseRows(this.assessments.openAssessment(), this.designs.openDesign().settings.backup !== 'stop');
+    const rows = fuseRows(this.assessments.openAssessment(), this.designs.openDesign().settings);
     const of = (state: string): number => rows.filter((r) => r.state === state).length;
     const words = [...(of('stop') ? [`${of('stop')} to mend`] : []), ...(of('look') ? [`${of('look')} to look at`] : [])];
     return [`${rows.length} fuses and breakers, one at every end that can feed`, ...words].join(' · ');

@@ -40,11 +40,13 @@ describe('the workshop’s page', () => {
     await type('Name', 'Siding Lane');
     await type('Torque of M8', '9');
     await type('Clamp: share that it may be off by', '1.5');
+    await type('Letters before a fuse’s number', 'F');
     expect(keep().disabled).toBeFalse();
     keep().click();
     const sent = http.expectOne('/api/workshop').request;
-    const { name, rules } = sent.body as { name: string; rules: { series: string; torqueNm: Record<string, number>; meters: { clamp: { share: number } } } };
+    const { name, rules } = sent.body as { name: string; rules: { series: string; torqueNm: Record<string, number>; fuseMarks: object; meters: { clamp: { share: number } } } };
     expect([name, rules.series, rules.torqueNm['M8'], rules.torqueNm['M6'], rules.meters.clamp.share]).toEqual(['Siding Lane', 'metric', 9, 5, 0.015]);
+    expect(rules.fuseMarks).toEqual({ by: 'their run', prefix: 'F' });
   });
 
   it('says what the server has against it, and keeps what was typed', async () => {

@@ -15,7 +15,7 @@ describe('the fuses', () => {
 
   it('bear the numbers that the workshop writes on them', async () => {
     const { element, bench, settle } = await onBench(FusesSheet, 'vet');
-    const marks = (): string[] => [...element.querySelector('table')!.querySelectorAll('tbody tr td:nth-child(2)')].map((c) => c.textContent!.trim());
+    const marks = (): string[] => [...element.querySelector('table')!.querySelectorAll('tbody tr td:first-child')].map((c) => c.textContent!.trim());
     expect(marks()[0]).toBe('1');
     bench.edit('numbers', (d) => (d.settings.fuseMarks = { by: 'their own count', prefix: 'F' }));
     await settle();

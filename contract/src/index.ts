@@ -1,4 +1,5 @@
 export * from './comments.js';
+export * from './customers.js';
 export * from './jobs.js';
 export * from './live.js';
 export * from './people.js';

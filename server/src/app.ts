@@ -31,6 +31,7 @@ import { tickRoutes } from './ticks/routes.js';
 import { tripRoutes } from './trips/routes.js';
 import { vehicleRoutes } from './vehicles/routes.js';
 import { weekRoutes } from './week/routes.js';
+import { customerRoutes } from './customers/routes.js';
 import { workshopRoutes } from './workshop/routes.js';
 
 export interface AppOptions {
@@ -94,6 +95,7 @@ export async function buildApp({ db, queue, webRoot, demo = true, proxy = false,
     diagramRoutes,
     vehicleRoutes,
     partRoutes,
+    customerRoutes,
     workshopRoutes,
     photoRoutes,
     commentRoutes,

@@ -62,9 +62,13 @@ export const invites = pgTable('invites', {
 /** Its one row is there once a workshop was made. */
 export const installation = pgTable('installation', { id: integer('id').primaryKey().default(1), madeAt: at('made_at') });
 
-export const customers = pgTable('customers', { id: id(), workshopId: workshopId(), name: text('name').notNull(), createdAt: at('created_at') }, (t) => [
-  unique('customers_by_name').on(t.workshopId, t.name),
-]);
+const words = (column: string) => text(column).notNull().default('');
+
+export const customers = pgTable(
+  'customers',
+  { id: id(), workshopId: workshopId(), name: text('name').notNull(), phone: words('phone'), email: words('email'), address: words('address'), note: words('note'), createdAt: at('created_at') },
+  (t) => [unique('customers_by_name').on(t.workshopId, t.name)],
+);
 
 export const vehicles = pgTable('vehicles', {
   id: id(),

@@ -6,7 +6,9 @@ import { DEMO } from './account.js';
 import { hashPassword } from '../accounts/password.js';
 import type { Tx } from '../db/client.js';
 import * as schema from '../db/schema.js';
+import { customerId } from '../jobs/register.js';
 import { createJob } from '../jobs/store.js';
+import { keepContact } from '../customers/store.js';
 import { keepReading } from '../readings/store.js';
 import { keepTick } from '../ticks/store.js';
 import { keepWeek } from '../week/store.js';
@@ -62,7 +64,10 @@ export async function loadDemo(ownerUrl: string): Promise<boolean> {
       const workshopId = workshop!.id;
       await tx.execute(sql`select set_config('app.workshop_id', ${workshopId}, true)`);
       await tx.insert(schema.accounts).values({ workshopId, email: DEMO.email, name: DEMO.name, role: 'owner', passwordHash: await hashPassword(DEMO.password) });
-      for (const demo of DEMO_JOBS) await loadJob(tx, workshopId, demo);
+      for (const [n, demo] of DEMO_JOBS.entries()) {
+        await loadJob(tx, workshopId, demo);
+        await keepContact(tx, workshopId, await customerId(tx, workshopId, demo.design.brief.customer), { phone: `0000 555 ${120 + n}`, email: '', address: '', note: '' });
+      }
       await keepWeek(tx, workshopId, DEMO.name, demoWeek(), 0);
       return true;
     });

@@ -13,6 +13,8 @@ export interface JobLine extends Pick<JobSummary, 'customer' | 'vehicle' | 'plat
   readonly promisedOn: string | null;
   readonly state: string;
   readonly note: string;
+  /** Of the customer; empty: nobody has said it yet. */
+  readonly phone: string;
 }
 
 /** Something to have on the shelf for the jobs that are promised soon. */
@@ -75,7 +77,7 @@ async function jobRows(tx: Tx) {
     .groupBy(readings.jobId)
     .as('read');
   const rows = await tx
-    .select({ job: jobs, customer: customers.name, number: newest.number, tickedAt: ticked.at, readAt: read.at, of: jobSummaries.of, summary: jobSummaries.summary })
+    .select({ job: jobs, customer: customers.name, phone: customers.phone, number: newest.number, tickedAt: ticked.at, readAt: read.at, of: jobSummaries.of, summary: jobSummaries.summary })
     .from(jobs)
     .innerJoin(newest, eq(newest.jobId, jobs.id))
     .innerJoin(customers, eq(customers.id, jobs.customerId))
@@ -122,9 +124,9 @@ export async function baySheet(tx: Tx): Promise<BaySheet> {
   const fresh = await workOut(tx, stale.slice(0, AT_ONCE));
   const soon = new Date(Date.now() + SOON_MS).toISOString().slice(0, 10);
   const [lines, takes, care]: [JobLine[], JobSummary['takes'][], BaySheet['care'][number][]] = [[], [], []];
-  for (const { job, summary, customer: owner } of rows) {
+  for (const { job, summary, customer: owner, phone } of rows) {
     const { customer, vehicle, plate, stages, hold, next, minutes, licensed, partsBy, joints, ...s } = fresh.get(job.id) ?? summary ?? waiting(owner);
-    lines.push({ id: job.id, promisedOn: job.promisedOn, state: job.state, note: job.note, customer, vehicle, plate, stages, hold, next, minutes, licensed, partsBy });
+    lines.push({ id: job.id, promisedOn: job.promisedOn, state: job.state, note: job.note, phone, customer, vehicle, plate, stages, hold, next, minutes, licensed, partsBy });
     if (job.state === 'closed' || job.state === 'template') continue;
     if (isOut(job.state)) care.push({ id: job.id, customer, on: job.promisedOn, joints });
     else if (job.promisedOn !== null && job.promisedOn <= soon && !s.fitted) takes.push(s.takes);

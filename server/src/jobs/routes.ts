@@ -16,6 +16,7 @@ const jobLine = z.object({
   promisedOn: z.string().nullable(),
   state: z.string(),
   note: z.string(),
+  phone: z.string(),
   stages: z.array(z.enum(['hollow', 'half', 'solid'])),
   hold: z.object({ mark: z.enum(['stop', 'look', 'holds', 'waits']), say: z.string() }),
   next: z.object({ stage: z.enum(STAGES), say: z.string() }),

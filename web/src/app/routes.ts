@@ -16,6 +16,8 @@ export const routes: Routes = [
   { path: 'quote/:token', title: 'Quote', loadComponent: () => import('./quotes/sent-quote').then((m) => m.SentQuotePage) },
   { path: 'people', canActivate: [signedIn], title: 'People · Meridex', loadComponent: () => import('./people/people').then((m) => m.PeoplePage) },
   { path: 'workshop', canActivate: [signedIn], title: 'Workshop · Meridex', loadComponent: () => import('./workshop/workshop').then((m) => m.WorkshopPage) },
+  { path: 'customers', canActivate: [signedIn], title: 'Customers · Meridex', loadComponent: () => import('./customers/customers').then((m) => m.CustomersPage) },
+  { path: 'customers/:customerId', canActivate: [signedIn], title: 'Customers · Meridex', loadComponent: () => import('./customers/customers').then((m) => m.CustomersPage) },
   { path: 'week', canActivate: [signedIn], title: 'The bay’s week · Meridex', loadComponent: () => import('./week/week').then((m) => m.WeekPage) },
   { path: 'parts', canActivate: [signedIn], title: 'Parts · Meridex', loadComponent: () => import('./parts/parts').then((m) => m.PartsPage) },
   { path: '', pathMatch: 'full', canActivate: [signedIn], title: 'Bay sheet · Meridex', loadComponent: () => import('./bay-sheet/bay-sheet').then((m) => m.BaySheet) },

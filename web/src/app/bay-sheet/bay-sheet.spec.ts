@@ -18,6 +18,7 @@ const line = (id: string, change: Partial<JobLine> = {}): JobLine => ({
   promisedOn: '2099-01-02',
   state: 'planning',
   note: '',
+  phone: '',
   stages: Array<'hollow'>(12).fill('hollow'),
   hold: { mark: 'look', say: '2 to look at' },
   next: { stage: 'runs', say: 'Type the lengths' },

@@ -13,6 +13,8 @@ export interface JobLine {
   readonly promisedOn: string | null;
   readonly state: string;
   readonly note: string;
+  /** Of the customer; empty: nobody has said it. */
+  readonly phone: string;
   readonly stages: readonly Progress[];
   readonly hold: { readonly mark: 'stop' | 'look' | 'holds' | 'waits'; readonly say: string };
   readonly next: { readonly stage: Stage; readonly say: string };

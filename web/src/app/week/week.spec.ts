@@ -27,6 +27,7 @@ const line = (id: string, state: string, hours: number, promisedOn: string | nul
   promisedOn,
   state,
   note: '',
+  phone: '',
   stages: [],
   hold: { mark: 'holds', say: '' },
   next: { stage: 'fit', say: '' },

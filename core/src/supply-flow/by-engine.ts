@@ -21,7 +21,7 @@ export function byEngine(l: Look): Part {
     column: 'gives',
     title: 'Alternator',
     says: [`${figure(alternator.ratedA, 0)} A, ${alternator.voltage}`, `${figure(Math.max(0, budget.leftCruiseA), 0)} A left on the road`, `driving ${figure(trip.drivingH, 1)} h a day`],
-    looks: budget.over ? [`chargers want ${figure(budget.wanted.roadA, 0)} A, at most ${figure(budget.leftCruiseA * ALTERNATOR.wantAtMost, 0)}`] : [],
+    looks: budget.over ? [`chargers want ${figure(budget.wanted.roadA, 0)} of ${figure(budget.leftCruiseA * ALTERNATOR.wantAtMost, 0)} A`] : [],
   };
   const links = p.links.map((x, n) => ({ id: x.ref.id, share: chargers.length || n ? 0 : 1, name: nameOf(l, x.ref.id, x.part.name), says: [`up to ${x.part.ratedA} A`], efficiency: 1, step: null }));
   const boxes = chargers.map((c) => ({

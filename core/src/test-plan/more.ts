@@ -1,6 +1,6 @@
 import { watchesOf } from '../catalogue/index.js';
 import { type CircuitPlan, type CircuitState, PARKED, type SettledState } from '../circuit/index.js';
-import { AT_HAND_MIN, CLAMP_MIN, giver, type Probe, SITUATIONS, SOUND, VOLT } from '../faults/index.js';
+import { AT_HAND_MIN, CLAMP, CLAMP_MIN, giver, type Probe, SITUATIONS, SOUND, VOLT } from '../faults/index.js';
 import { withPort } from '../plant/index.js';
 import { givesBy } from '../routes/index.js';
 import { monitorName } from '../supply/index.js';
@@ -25,6 +25,14 @@ export const STANDS: readonly Stand[] = [
   { id: 'engine', ...SITUATIONS.engine, also: WELL_BELOW },
   { id: 'sun', ...SITUATIONS.sun, also: ['charge', 'sun'] },
   { id: 'mains', ...SITUATIONS.mains, also: WELL_BELOW },
+  { id: 'second', words: 'load selector on the second bank, all loads on, nothing charges', state: { ...PARKED, bank: 'second' }, minutes: 2, also: [] },
+  {
+    id: 'apart',
+    words: 'charging selector on the bank that is not in use, engine on the road, in the sun, all loads on',
+    state: { ...PARKED, charges: 'the other bank', engine: 'cruise', sun: 'full' },
+    minutes: 3,
+    also: ['charge', 'sun'],
+  },
   { id: 'full', ...SITUATIONS.full, also: [] },
   { id: 'kept', ...SITUATIONS.kept, also: ['sun'] },
 ];
@@ -79,6 +87,39 @@ const metersOn = ({ plant, bank, design }: CircuitPlan): PlanProbe[] =>
     ];
   });
 
+const gives = (s: SettledState, gear: string): number => s.batteries.filter((b) => b.gear === gear).reduce((sum, b) => sum + b.amp, 0);
+
+/** A second bank: that it carries the loads when it is turned to, and that what is given goes where the charging selector stands. */
+function secondProbes({ plant, second, inline, runs }: CircuitPlan): readonly PlanProbe[] {
+  const of = plant.banks.find((b) => b.selected)?.ref.id;
+  const first = plant.banks.find((b) => !b.selected)?.ref.id;
+  if (!second || of === undefined || first === undefined) return [];
+  const lead = (id: string, what: string, stand: string, about: string, read: PlanProbe['read']): PlanProbe => ({ id, what, meter: CLAMP, unit: 'A', stand, minutes: CLAMP_MIN, about, read });
+  const volt = (s: SettledState): number => s.batteries.find((b) => b.gear === of)?.volt ?? 0;
+  const charges = inline.some((p) => p.id === 'charging') && (runs.some((r) => r.spec.from.ref.in === 'vehicles') || plant.arrays.length > 0);
+  return [
+    {
+      id: `second.volts:${of}`,
+      what: 'volts at the posts of the second bank',
+      meter: VOLT,
+      unit: 'V',
+      stand: 'second',
+      minutes: AT_HAND_MIN,
+      about: of,
+      read: volt,
+      own: (s) => unknownCharge(volt(s)),
+    },
+    lead(`second.amps:${of}`, 'amps out of the second bank, in its lead', 'second', of, (s) => gives(s, of)),
+    lead(`second.amps:${first}`, 'amps out of the first bank, in its lead', 'second', first, (s) => gives(s, first)),
+    ...(charges
+      ? [
+          lead(`apart.amps:${of}`, 'amps into the second bank, in its lead', 'apart', of, (s) => -gives(s, of)),
+          lead(`apart.amps:${first}`, 'amps out of the first bank, in its lead', 'apart', first, (s) => gives(s, first)),
+        ]
+      : []),
+  ];
+}
+
 /** What only a plan asks for: the draw while parked, the alternator at idle, what a charger gives on its own. */
 export function moreProbes(plan: CircuitPlan): readonly PlanProbe[] {
   const engine = plan.runs.some((r) => r.spec.from.ref.in === 'vehicles');
@@ -113,7 +154,7 @@ export function moreProbes(plan: CircuitPlan): readonly PlanProbe[] {
         read: (s) => giver(s, c.ref.id).volt,
       };
     });
-  return [draw, ...metersOn(plan), ...(engine ? [idle] : []), ...chargers];
+  return [draw, ...metersOn(plan), ...secondProbes(plan), ...(engine ? [idle] : []), ...chargers];
 }
 
 /** Where to look first when a reading is off, by what it is. */
@@ -123,6 +164,8 @@ export function lookFor(p: PlanProbe): string | undefined {
   if (p.tells === 'what it holds') return 'is the profile the battery’s, and the bank nearly full?';
   if (p.stand === 'rest' && p.about !== 'house' && p.about !== 'starting') return 'with the ignition off this wire must be dead: take another feed';
   if (p.agreesWith) return 'its sense lead: the very posts, both poles, its fuse; then the meter itself';
+  if (p.stand === 'second') return 'does the selector stand on the second bank, and do its leads end at its own contact?';
+  if (p.stand === 'apart') return 'the charging selector: its contacts the wrong way round, or a charger that gives past it';
   if (p.stand === 'loads' && p.unit === 'A') return 'is every load on that was entered, and nothing else?';
   if (p.stand === 'rest') return 'is the battery rested, charged and alone?';
   if (p.about === 'starting') return 'alternator, its belt and its own lead, before anything of this rig';

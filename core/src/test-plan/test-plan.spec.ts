@@ -1,6 +1,7 @@
 import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { blankDesign, copyDesign, type Design, OWN, recordKey, recordsOf, supplyOf } from '../design/index.js';
+import { after } from '../testing/commanded.js';
 import { besideKey, impossiblePairs, judgeRow, testPlan, type TestGroup, type TestPlan, type TestRow } from './index.js';
 
 const demo = (key: string): Design => copyDesign(DEMO_JOBS.find((j) => j.key === key)!.design);
@@ -48,6 +49,22 @@ describe('the test plan', () => {
     for (const id of ['rest.volts:battery1', 'rest.volts:battery2', 'loads.amps:battery2', 'rest.draw', 'idle.volts:starting', 'loads.display-clamp']) expect(ids).toContain(id);
     expect(groupOf(plan, 'sun').rows.map((r) => r.unit)).toEqual(['V', 'A', 'V']);
     expect(groupOf(plan, 'mains').rows.length).toBeGreaterThan(0);
+  });
+  it('turns to a second bank, and has the charge go where the charging selector stands', () => {
+    const two = after(demo('vet'), { do: 'addBank', with: { id: 'spare', part: 'bat-lfp-100', selector: 'switch' } });
+    const one = planOf(two);
+    const at = (plan: TestPlan, id: string): number => rowOf(plan, id)[0].expected;
+    expect(one.groups.map((g) => g.id)).toEqual(['rest', 'loads', 'idle', 'engine', 'sun', 'second', 'full', 'set points']);
+    expect(at(one, 'second.amps:house')).toBe(0);
+    expect(at(one, 'second.amps:spare')).toBeGreaterThan(5);
+    expect(rowOf(one, 'second.volts:spare')[0].tolerance).toBeGreaterThanOrEqual(0.5);
+    const plan = planOf(after(two, { do: 'chargingSelector', with: { part: 'sel-500' } }));
+    expect(at(plan, 'apart.amps:spare')).toBeGreaterThan(20);
+    // What is in use carries the loads and is given nothing.
+    expect(at(plan, 'apart.amps:house') / at(plan, 'second.amps:spare')).toBeCloseTo(1, 1);
+    const [row, group] = rowOf(plan, 'apart.amps:spare');
+    expect(judgeRow(row, group, { [row.id]: 0 })!.verdict).toBe('off');
+    expect(row.look).toContain('charging selector');
   });
   it('expects of a charger what the solved network gives: amps out as rated, more watts in than out', () => {
     const at = (id: string): number => rowOf(vet, id)[0].expected;

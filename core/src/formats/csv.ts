@@ -1,4 +1,4 @@
-import type { Label } from '../labels/index.js';
+import type { Label, LabelLink } from '../labels/index.js';
 import type { Order } from '../order/index.js';
 
 /** One field of a CSV file (RFC 4180); text that a spreadsheet would run as a formula is disarmed. */
@@ -24,6 +24,9 @@ export function cutsCsv(order: Order): string {
   return csv([['run', 'name', 'lead', 'size', 'colour', 'length m', 'ends', 'label'], ...rows]);
 }
 
-/** Labels as CSV, one a row, for a label printer: three lines at most beside the mark. */
-export const labelsCsv = (labels: readonly Label[]): string =>
-  csv([['kind', 'mark', 'line 1', 'line 2', 'line 3'], ...labels.map((l) => [l.kind, l.mark, l.lines[0] ?? '', l.lines[1] ?? '', l.lines[2] ?? ''])]);
+/** Labels as CSV, one a row, for a label printer: three lines at most beside the mark, and what a code on it opens, where that is said. */
+export const labelsCsv = (labels: readonly Label[], link: LabelLink | null = null): string =>
+  csv([
+    ['kind', 'mark', 'line 1', 'line 2', 'line 3', ...(link ? ['opens'] : [])],
+    ...labels.map((l) => [l.kind, l.mark, l.lines[0] ?? '', l.lines[1] ?? '', l.lines[2] ?? '', ...(link ? [l.run === undefined ? '' : link(l.run)] : [])]),
+  ]);

@@ -14,6 +14,8 @@ export interface Label {
   readonly kind: 'cable' | 'fuse' | 'thin lead' | 'switch' | 'caution';
   readonly mark: string;
   readonly lines: readonly string[];
+  /** The run that it belongs to; none: it is of no circuit. */
+  readonly run?: string;
 }
 
 /** Both ends of every core of a run. */
@@ -26,6 +28,7 @@ function ofCable({ spec, figures: f }: Fitted): Label[] {
         key: `${spec.id} ${mark} ${at ? 'to' : 'from'}`,
         kind: 'cable',
         mark,
+        run: spec.id,
         lines: [at ? `from ${spec.from.name}` : `to ${spec.to.name}`, pole === '+' ? `${f.cable} · ${fused}` : f.cable, `here: ${end}`],
       })),
     ),
@@ -37,6 +40,7 @@ const ofFuse = ({ spec, figures: f }: Fitted, marks: FuseMarks): Label[] =>
   spec.ends.map((e): Label => ({
     key: `fuse ${spec.id} ${e.at}`,
     kind: 'fuse',
+    run: spec.id,
     mark: marks(spec.id, e.at),
     lines: [spec.to.name, `${FUSE_KINDS[f.fuseType].name} ${rating(f.fuseA)} A, no larger`, `fed from the ${e.source}`],
   }));

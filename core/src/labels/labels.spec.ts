@@ -44,6 +44,8 @@ describe('the labels of a vehicle', () => {
     const rows = labelsCsv(labels).trimEnd().split('\r\n');
     expect(rows.length).toBe(labels.length + 1);
     expect(rows[1]).toContain(labels[0]!.mark);
+    expect(labelsCsv(labels, (run) => `https://bench/${run}`).split('\r\n')[0]).toBe('kind,mark,line 1,line 2,line 3,opens');
+    expect(labelsCsv(labels, (run) => `https://bench/${run}`)).toContain(`https://bench/${labels[0]!.run}`);
     expect(labelsCsv([{ key: 'x', kind: 'switch', mark: '=1+1', lines: [] }])).toContain("'=1+1");
   });
 });

@@ -1,3 +1,4 @@
+import { codePath } from './code.js';
 import type { Label } from './label.js';
 import { A4_MM, placesOn, type LabelSheet } from './sheet.js';
 
@@ -34,10 +35,25 @@ export interface LabelText {
 export interface LabelPage {
   readonly edges: readonly { readonly xMm: number; readonly yMm: number }[];
   readonly texts: readonly LabelText[];
+  /** Paths of the codes to point a phone at. */
+  readonly codes: readonly string[];
 }
 
-function textsOf(label: Label, s: LabelSheet, x: number, y: number): LabelText[] {
-  const wMm = s.wMm - 2 * EDGE_MM;
+/** Where the code of a run leads; codes are printed only where it is said. */
+export type LabelLink = (run: string) => string;
+
+/** A code stands at the right, as high as the label lets it and no wider than this of it. */
+const CODE_SHARE = 0.45;
+
+function codeOf(label: Label, s: LabelSheet, x: number, y: number, link: LabelLink | null): { readonly path: string; readonly sizeMm: number } | null {
+  if (!link || label.run === undefined) return null;
+  const sizeMm = Math.min(s.hMm - 2 * EDGE_MM, CODE_SHARE * s.wMm);
+  const path = codePath(link(label.run), x + s.wMm - EDGE_MM - sizeMm, y + (s.hMm - sizeMm) / 2, sizeMm);
+  return path === null ? null : { path, sizeMm };
+}
+
+function textsOf(label: Label, s: LabelSheet, x: number, y: number, besideMm: number): LabelText[] {
+  const wMm = s.wMm - 2 * EDGE_MM - besideMm;
   const hMm = s.hMm - 2 * EDGE_MM;
   const at = (down: number): Pick<LabelText, 'xMm' | 'yMm' | 'ink'> => ({ xMm: x + EDGE_MM, yMm: y + EDGE_MM + down, ink: INK[label.kind] });
   return [
@@ -47,20 +63,21 @@ function textsOf(label: Label, s: LabelSheet, x: number, y: number): LabelText[]
 }
 
 /**
- * Labels on their sheets, page by page; `first`: the first label that is left on a sheet that was begun, from 1.
+ * Labels on their sheets, page by page; `first`: the first label that is left on a sheet that was begun, from 1; `link`:
+ * what a label’s code opens. Where a label is too small for a code it has none.
  * @example labelPages([], LABEL_SHEETS.large).length // 0
  */
-export function labelPages(labels: readonly Label[], s: LabelSheet, first = 1): readonly LabelPage[] {
+export function labelPages(labels: readonly Label[], s: LabelSheet, first = 1, link: LabelLink | null = null): readonly LabelPage[] {
   const places = placesOn(s, labels.length, first);
   const pages = labels.length ? places.at(-1)!.page + 1 : 0;
   return Array.from({ length: pages }, (_, page): LabelPage => {
-    const here = places.flatMap((p, i) => (p.page === page ? [{ ...p, label: labels[i]! }] : []));
-    return { edges: here, texts: here.flatMap((p) => textsOf(p.label, s, p.xMm, p.yMm)) };
+    const here = places.flatMap((p, i) => (p.page === page ? [{ ...p, label: labels[i]!, code: codeOf(labels[i]!, s, p.xMm, p.yMm, link) }] : []));
+    return { edges: here, texts: here.flatMap((p) => textsOf(p.label, s, p.xMm, p.yMm, p.code?.sizeMm ?? 0)), codes: here.flatMap((p) => p.code?.path ?? []) };
   });
 }
 
 /** A page as a picture in millimetres, without the edges, which the paper has. */
-export function labelSvg({ texts }: LabelPage): string {
+export function labelSvg({ texts, codes }: LabelPage): string {
   const all = texts.map((t) => `<text x="${t.xMm.toFixed(2)}" y="${t.yMm.toFixed(2)}" font-size="${t.sizeMm.toFixed(2)}" fill="${t.ink}"${t.bold ? ' font-weight="bold"' : ''}>${safe(t.text)}</text>`);
-  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${A4_MM.w} ${A4_MM.h}">${all.join('')}</svg>`;
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${A4_MM.w} ${A4_MM.h}">${all.join('')}${codes.map((d) => `<path d="${d}"/>`).join('')}</svg>`;
 }

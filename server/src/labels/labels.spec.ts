@@ -45,6 +45,14 @@ describe('the labels of a job on paper', () => {
     }
   });
 
+  it('bear codes where that is asked for, which leave the words their place', async () => {
+    const [plain, coded] = [await get(`/api/jobs/${job}/labels.pdf`), await get(`/api/jobs/${job}/labels.pdf?codes=yes`)];
+    expect(textsIn(coded.rawPayload).length).toBe(textsIn(plain.rawPayload).length);
+    expect(coded.rawPayload.length).toBeGreaterThan(1.5 * plain.rawPayload.length);
+    const odd = await get(`/api/jobs/${job}/labels.pdf?codes=maybe`);
+    expect([odd.statusCode, odd.json<{ message: string }>().message]).toEqual([400, jasmine.stringContaining('yes and no are accepted')] as never);
+  });
+
   it('refuse a sheet that nobody sells, a first label that is none, and a job of others, in words', async () => {
     const odd = await get(`/api/jobs/${job}/labels.pdf?sheet=huge`);
     expect([odd.statusCode, odd.json<{ message: string }>().message]).toEqual([400, jasmine.stringContaining('large, middle, small are accepted')] as never);

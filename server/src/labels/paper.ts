@@ -1,10 +1,10 @@
-import { labelPages, labelSvg, type Label, type LabelSheet } from '@meridex/core';
+import { labelPages, labelSvg, type Label, type LabelLink, type LabelSheet } from '@meridex/core';
 import { PAPERS, PT_PER_MM } from '../drill/paper.js';
 import { printed } from '../paper/fonts.js';
 
 /** Labels on their sheets at full size; `first`: the first label that is left on a sheet that was begun. */
-export function labelsPdf(title: string, labels: readonly Label[], sheet: LabelSheet, first: number): Promise<Buffer> {
-  const pages = labelPages(labels, sheet, first).map(labelSvg);
+export function labelsPdf(title: string, labels: readonly Label[], sheet: LabelSheet, first: number, link: LabelLink | null): Promise<Buffer> {
+  const pages = labelPages(labels, sheet, first, link).map(labelSvg);
   return printed({
     info: { title },
     pageSize: 'A4',

@@ -1,4 +1,4 @@
-import { catalogueOf, LABEL_SHEET_IDS, LABEL_SHEETS, labelsOf, type LabelSheetId } from '@meridex/core';
+import { catalogueOf, LABEL_SHEET_IDS, LABEL_SHEETS, labelLink, labelsOf, type LabelSheetId } from '@meridex/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
@@ -16,6 +16,8 @@ const sheetAsked = vehicleAsked.extend({
     .min(1, { message: 'from 1 is accepted' })
     .max(65, { message: 'up to 65 is accepted' })
     .default(1),
+  /** Whether a code on each label opens its circuit. */
+  codes: z.enum(['yes', 'no'], { message: 'yes and no are accepted' }).default('no'),
 });
 
 /** The labels of a vehicle for cables, fuses and switches, on sheets for a printer. */
@@ -24,13 +26,21 @@ export const labelRoutes =
   async (app) => {
     app.addHook('preHandler', signedIn(db));
     app.get('/api/jobs/:jobId/labels.pdf', { schema: { params: z.object({ jobId: z.uuid() }), querystring: sheetAsked } }, async (request, reply) => {
-      const { vehicle, sheet, first } = request.query;
+      const { vehicle, sheet, first, codes } = request.query;
       const of = await drawn(db, personOf(request).workshopId, request.params.jobId, vehicle);
       if (!of) return reply.code(404).send(NO_JOB);
       const labels = labelsOf(of.design, catalogueOf(of.design), of.assessment);
       return reply
         .header('content-disposition', `inline; filename="${of.file}-labels.pdf"`)
         .type('application/pdf')
-        .send(await labelsPdf(`Labels · ${of.of}, ${of.revision}`, labels, LABEL_SHEETS[sheet], first));
+        .send(
+          await labelsPdf(
+            `Labels · ${of.of}, ${of.revision}`,
+            labels,
+            LABEL_SHEETS[sheet],
+            first,
+            codes === 'yes' ? labelLink(`${request.protocol}://${request.host}`, request.params.jobId, vehicle) : null,
+          ),
+        );
     });
   };

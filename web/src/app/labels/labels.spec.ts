@@ -21,6 +21,16 @@ describe('the labels of a job', () => {
           .toBeLessThanOrEqual(70 - 2.5);
   });
 
+  it('bear a code for each circuit where it is asked for, and say when no phone could open it', async () => {
+    const { element, click } = await onBench(LabelsSheet, 'vet');
+    expect(element.querySelectorAll('path.code').length).toBe(0);
+    await click(element.querySelector('input[type=checkbox]'));
+    const cables = [...element.querySelectorAll('dd')].map((d) => Number(d.textContent));
+    expect(element.querySelectorAll('path.code').length).toBe(cables[0]! + cables[2]!);
+    expect(element.querySelector<HTMLAnchorElement>('a.main')!.getAttribute('href')).toContain('codes=yes');
+    expect(text(element)).toContain('which this computer alone knows');
+  });
+
   it('begin where a sheet was begun, and ask the server for the same', async () => {
     const { element, type } = await onBench(LabelsSheet, 'vet');
     await type(element.querySelector('[aria-label="First label that is left"]'), '20');

@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
-import { catalogueOf, type Label, LABEL_SHEET_IDS, LABEL_SHEETS, labelPages, labelsCsv, labelsOf, type LabelSheetId } from '@meridex/core';
+import { FormsModule } from '@angular/forms';
+import { catalogueOf, type Label, LABEL_SHEET_IDS, LABEL_SHEETS, labelLink, labelPages, labelsCsv, labelsOf, type LabelSheetId } from '@meridex/core';
+import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { Choice } from '../fields/choice';
 import { NumberField } from '../fields/number-field';
 import { AssessmentService } from '../services/assessment.service';
@@ -17,7 +19,7 @@ const KINDS: readonly (readonly [kind: Label['kind'], words: string])[] = [
 /** What is stuck on cables, fuses and switches: as it will lie on the sheet, and as a file for a label printer. */
 @Component({
   selector: 'mx-labels',
-  imports: [Choice, NumberField],
+  imports: [Choice, FormsModule, NumberField, NzCheckboxModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './labels.html',
   styleUrl: './labels.less',
@@ -38,9 +40,15 @@ export class LabelsSheet {
     return labelsOf(design, catalogueOf(design), this.assessments.openAssessment());
   });
   protected readonly counts = computed(() => KINDS.map(([kind, words]) => ({ kind, words, count: this.labels().filter((l) => l.kind === kind).length })));
-  protected readonly pages = computed(() => labelPages(this.labels(), this.sheet(), this.first()));
+  /** Whether a code on each label opens its circuit on a phone. */
+  protected readonly codes = signal(false);
+  protected readonly origin = location.origin;
+  /** An address that no other device knows. */
+  protected readonly onlyHere = ['localhost', '127.0.0.1', '[::1]'].includes(location.hostname);
+  private readonly link = computed(() => (this.codes() ? labelLink(this.origin, this.designs.jobId()!, this.designs.vehicle()) : null));
+  protected readonly pages = computed(() => labelPages(this.labels(), this.sheet(), this.first(), this.link()));
   protected readonly pdf = computed(() => {
-    const asked = new URLSearchParams({ vehicle: this.designs.vehicle(), sheet: this.sheetId(), first: String(this.first()) });
+    const asked = new URLSearchParams({ vehicle: this.designs.vehicle(), sheet: this.sheetId(), first: String(this.first()), ...(this.codes() ? { codes: 'yes' } : {}) });
     return `/api/jobs/${this.designs.jobId()}/labels.pdf?${asked.toString()}`;
   });
   protected readonly saved = signal<string | null>(null);
@@ -48,7 +56,7 @@ export class LabelsSheet {
   protected save(): void {
     const name = fileName(this.designs.openDesign().brief.customer, 'labels.csv');
     // The mark at the start tells spreadsheets that the text is UTF-8.
-    saveFile(name, ['\ufeff', labelsCsv(this.labels())], 'text/csv');
+    saveFile(name, ['\ufeff', labelsCsv(this.labels(), this.link())], 'text/csv');
     this.saved.set(name);
   }
 }

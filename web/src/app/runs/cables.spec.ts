@@ -18,6 +18,11 @@ describe('the sheet of cables', () => {
     expect(element.querySelector('mx-run-detail')!.textContent).toContain('drop decides');
   });
 
+  it('opens on the run that the address asks for, as the code on a label does', async () => {
+    const { element } = await onBench(CablesSheet, 'vet', undefined, { run: 'bus-inverter' });
+    expect(row(element, 'bus-inverter').classList).toContain('chosen');
+  });
+
   it('follows a length while it is typed', async () => {
     const { element, bench, type } = await onBench(CablesSheet, 'vet');
     await type(row(element, 'start-charger').querySelector('input'), '2,5 m');

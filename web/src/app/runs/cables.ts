@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { amps, boundInWords, figure, rating, type RunEdit, type SizedRun, vehicleOf } from '@meridex/core';
 import { NzSelectModule } from 'ng-zorro-antd/select';
@@ -34,13 +34,24 @@ export class CablesSheet {
   protected readonly shows: readonly Show[] = ['all', 'charging', 'house', 'loads', 'sun'];
   protected readonly show = signal<Show>('all');
   protected readonly whyOpen = signal(false);
-  protected readonly vehicle = computed(() => vehicleOf(this.designs.openDesign()));
+  protected readonly body = computed(() => vehicleOf(this.designs.openDesign()));
   protected readonly view = signal<View | 'both'>('side');
   protected readonly views = ['side', 'plan', 'both'] as const;
   protected readonly all = computed(() => this.assessments.openAssessment().runs);
   protected readonly runs = computed(() => this.all().filter((r) => this.show() === 'all' || r.spec.group === this.show()));
   protected readonly chosen = computed(() => this.all().find((r) => r.spec.id === this.selection.run()) ?? null);
+  /** What the address asks for, as the code on a label does: a run, and the vehicle that it is in. */
+  readonly run = input<string>();
+  readonly vehicle = input<string>();
+
   constructor() {
+    effect(() => {
+      const [run, vehicle] = [this.run(), this.vehicle()];
+      untracked(() => {
+        if (vehicle) this.designs.lookAt(vehicle);
+        if (run) this.selection.run.set(run);
+      });
+    });
     effect(() => {
       if (!this.chosen() && this.all().length) this.selection.run.set(this.all()[0]!.spec.id);
     });

@@ -36,7 +36,7 @@ describe('the code on a label', () => {
     for (const s of Object.values(LABEL_SHEETS)) {
       const [page] = labelPages([label, { ...label, run: undefined } as unknown as Label], s, 1, link);
       expect(page!.codes.length).toBeLessThanOrEqual(1);
-      const right = Math.max(...page!.texts.filter((t) => t.xMm < s.leftMm + s.wMm).map((t) => t.xMm + 0.6 * t.sizeMm * t.text.length));
+      const right = Math.max(...page!.texts.filter((t) => t.xMm < s.leftMm + s.wMm).map((t) => t.xMm + 0.56 * t.sizeMm * t.text.length));
       for (const code of page!.codes) {
         const bars = [...code.matchAll(/M([\d.]+) ([\d.]+)h([\d.]+)v/g)].map(([, x, y, w]) => [+x!, +y!, +x! + +w!] as const);
         expect(Math.min(...bars.map(([x]) => x))).toBeGreaterThanOrEqual(right - 1);

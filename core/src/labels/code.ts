@@ -8,7 +8,7 @@ const QUIET = 2;
 /**
  * A text as a code to point a phone at (ISO/IEC 18004, level L), within a square of so many mm; the path of its dark
  * squares, or null where they would be too small to be read.
- * @example codePath('http://192.0.2.7:4200/jobs/1/runs/cables?run=load-fridge', 0, 0, 4) // null
+ * Eight bytes take 21 squares a side, the address of a circuit about 41.
  */
 export function codePath(text: string, xMm: number, yMm: number, sizeMm: number): string | null {
   const code = qrcode(0, 'L');

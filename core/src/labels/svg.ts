@@ -42,12 +42,12 @@ export interface LabelPage {
 /** Where the code of a run leads; codes are printed only where it is said. */
 export type LabelLink = (run: string) => string;
 
-/** A code stands at the right, as high as the label lets it and no wider than this of it. */
-const CODE_SHARE = 0.45;
+/** A code stands at the right, as high as the label lets it, no wider than this of it, and no larger than a phone needs, mm. */
+const CODE = { share: 0.45, mostMm: 20 } as const;
 
 function codeOf(label: Label, s: LabelSheet, x: number, y: number, link: LabelLink | null): { readonly path: string; readonly sizeMm: number } | null {
   if (!link || label.run === undefined) return null;
-  const sizeMm = Math.min(s.hMm - 2 * EDGE_MM, CODE_SHARE * s.wMm);
+  const sizeMm = Math.min(s.hMm - 2 * EDGE_MM, CODE.share * s.wMm, CODE.mostMm);
   const path = codePath(link(label.run), x + s.wMm - EDGE_MM - sizeMm, y + (s.hMm - sizeMm) / 2, sizeMm);
   return path === null ? null : { path, sizeMm };
 }

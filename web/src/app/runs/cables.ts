@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, effect, ElementRef, inject, Injector, input, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { amps, boundInWords, figure, rating, type RunEdit, type SizedRun, vehicleOf } from '@meridex/core';
 import { NzSelectModule } from 'ng-zorro-antd/select';
@@ -24,6 +24,8 @@ type Show = 'all' | 'charging' | 'house' | 'loads' | 'sun';
   styleUrl: './cables.less',
 })
 export class CablesSheet {
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  private readonly injector = inject(Injector);
   protected readonly designs = inject(DesignService);
   protected readonly assessments = inject(AssessmentService);
   protected readonly selection = inject(SelectionService);
@@ -49,7 +51,10 @@ export class CablesSheet {
       const [run, vehicle] = [this.run(), this.vehicle()];
       untracked(() => {
         if (vehicle) this.designs.lookAt(vehicle);
-        if (run) this.selection.run.set(run);
+        if (!run) return;
+        this.selection.run.set(run);
+        // On a phone what was asked for lies below the table.
+        afterNextRender(() => this.host.querySelector('mx-run-detail')?.scrollIntoView({ block: 'nearest' }), { injector: this.injector });
       });
     });
     effect(() => {

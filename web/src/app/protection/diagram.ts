@@ -42,7 +42,7 @@ import { lineStates, nameOf, STATE_PARTS, stateSum, symbolWords } from './state-
 
 const GROUPS: Readonly<Record<string, readonly RunGroup[]>> = { 'charging only': ['charging'], 'house and loads': ['house', 'loads'], 'sun only': ['sun'] };
 /** Scales of the drawing; below `read` its words come out under 10 px, which the full window trades for seeing all of it. */
-const ZOOM = { least: 0.3, most: 2, step: 1.2, small: 0.6, read: 10 / 12 } as const;
+const ZOOM = { least: 0.3, most: 2, step: 1.2, small: 0.6, read: 0.84 } as const;
 
 /** The line diagram: drawn from the design, never by hand, with the volts and amps of any state. */
 @Component({

@@ -1,11 +1,6 @@
 import { z } from 'zod';
 import type { JobState } from './jobs.js';
-
-const upTo = (letters: number) =>
-  z
-    .string()
-    .trim()
-    .max(letters, { message: `up to ${letters} letters are accepted` });
+import { upTo } from './letters.js';
 
 /** How a customer is reached, and what is to be known of them. Their name is that of their jobs' briefs. */
 export const contactSchema = z.object({

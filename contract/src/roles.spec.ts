@@ -7,11 +7,11 @@ describe('who may do what', () => {
     expect(DEEDS.filter((d) => may('reviewer', d))).toEqual(['comment']);
   });
   it('lets an apprentice plan, tick and take photos, not accept, nor open or settle jobs', () =>
-    expect(DEEDS.filter((d) => may('apprentice', d))).toEqual(['plan', 'tick', 'read', 'photo', 'comment']));
+    expect(DEEDS.filter((d) => may('apprentice', d))).toEqual(['plan', 'tick', 'read', 'photo', 'comment', 'reach customers']));
   it('is told in words', () =>
     expect(['owner', 'mains electrician', 'viewer', 'king'].map(mayInWords)).toEqual([
       'all of it',
-      'sign for the 230 V side, tick a step, enter a reading, add a photo, say something of a job',
+      'sign for the 230 V side, tick a step, enter a reading, add a photo, say something of a job, see how customers are reached',
       'look',
       'look',
     ]));

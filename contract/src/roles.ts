@@ -3,16 +3,16 @@ export const ROLES = ['owner', 'electrician', 'apprentice', 'mains electrician',
 export type Role = (typeof ROLES)[number];
 
 /** What can be done, as far as not everybody may. */
-export const DEEDS = ['plan', 'accept', 'sign mains', 'tick', 'read', 'photo', 'comment', 'open jobs', 'settle jobs', 'quote', 'keep parts', 'workshop', 'people'] as const;
+export const DEEDS = ['plan', 'accept', 'sign mains', 'tick', 'read', 'photo', 'comment', 'open jobs', 'settle jobs', 'quote', 'reach customers', 'keep parts', 'workshop', 'people'] as const;
 export type Deed = (typeof DEEDS)[number];
 
-/** Who may do what; looking is everybody's. */
+/** Who may do what; looking is everybody's, but at how customers are reached. */
 export const MAY: Readonly<Record<Role, readonly Deed[]>> = {
   owner: DEEDS,
-  electrician: ['plan', 'accept', 'tick', 'read', 'photo', 'comment', 'open jobs', 'settle jobs', 'quote', 'keep parts'],
-  apprentice: ['plan', 'tick', 'read', 'photo', 'comment'],
+  electrician: ['plan', 'accept', 'tick', 'read', 'photo', 'comment', 'open jobs', 'settle jobs', 'quote', 'reach customers', 'keep parts'],
+  apprentice: ['plan', 'tick', 'read', 'photo', 'comment', 'reach customers'],
   // The 230 V side of a plan is theirs, and no more of it.
-  'mains electrician': ['sign mains', 'tick', 'read', 'photo', 'comment'],
+  'mains electrician': ['sign mains', 'tick', 'read', 'photo', 'comment', 'reach customers'],
   viewer: [],
   reviewer: ['comment'],
 };
@@ -28,6 +28,7 @@ const DEED_WORDS: Readonly<Record<Deed, string>> = {
   'open jobs': 'open a job',
   'settle jobs': 'set a job’s state and day',
   quote: 'send a quote',
+  'reach customers': 'see how customers are reached',
   'keep parts': 'keep parts and vehicles for the workshop',
   workshop: 'change what the workshop says of itself and how it works',
   people: 'invite people and change what they may do',

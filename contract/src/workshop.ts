@@ -1,10 +1,5 @@
 import { z } from 'zod';
-
-const upTo = (letters: number) =>
-  z
-    .string()
-    .trim()
-    .max(letters, { message: `up to ${letters} letters are accepted` });
+import { upTo } from './letters.js';
 
 /** What a workshop says of itself: it stands at the head of what it hands over. */
 export const workshopSchema = z.object({

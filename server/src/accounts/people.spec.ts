@@ -99,6 +99,7 @@ describe('an installation without the demo', () => {
         comment: async (c) => (await call('POST', `/api/jobs/${jobId}/comments`, c, { id: crypto.randomUUID(), about: '', text: 'is that the new fuse?' })).statusCode,
         // That no such quote is there is said only to who may send any.
         quote: async (c) => ((await call('POST', `/api/quotes/${crypto.randomUUID()}/link`, c, {})).statusCode === 403 ? 403 : 200),
+        'reach customers': async (c) => (await call('GET', '/api/customers', c)).statusCode,
         workshop: async (c) => (await call('PUT', '/api/workshop', c, { name: 'Shed', address: '', phone: '', licence: '', rules: null })).statusCode,
         'keep parts': async (c) => (await call('POST', '/api/parts', c, { kind: 'battery', name: 'attic', chemistry: 'agm', capacityAh: 100 })).statusCode,
       };

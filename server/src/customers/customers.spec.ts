@@ -34,6 +34,17 @@ describe('the customers of a workshop', () => {
     expect(lines.find((l) => l.customer === 'Heron Hire')!.phone).toBe('0000 555 201');
   });
 
+  it('are reached by those who work here, not by who looks in from outside', async () => {
+    const { token } = (await shed.call('POST', '/api/people/invites', { role: 'reviewer' })).json<{ token: string }>();
+    const joined = await shed.call('POST', `/api/invites/${token}`, { name: 'Rae', email: 'rae@outside.example', password: 'a long enough one' }, '');
+    const rae = String(joined.headers['set-cookie']).split(';')[0]!;
+    const asked = await shed.call('GET', '/api/customers', undefined, rae);
+    expect([asked.statusCode, asked.json<{ message: string }>().message]).toEqual([403, jasmine.stringMatching(/^A reviewer may not see how customers are reached; an owner/)]);
+    const { lines } = (await shed.call('GET', '/api/jobs', undefined, rae)).json<{ lines: { phone: string }[] }>();
+    expect(lines.length).toBeGreaterThan(0);
+    expect(lines.filter((l) => l.phone)).toEqual([]);
+  });
+
   it('stay while they have no job, if anything was said of them; without a word they are gone', async () => {
     const [kept, gone] = [await open('Egret Kept'), await open('Egret Gone')];
     await shed.call('PUT', `/api/customers/${(await named('Egret Kept')).id}`, { ...NOTHING, note: 'comes back in spring' });

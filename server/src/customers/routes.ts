@@ -14,7 +14,9 @@ export const customerRoutes =
   (db: Database): FastifyPluginAsyncZod =>
   async (app) => {
     app.addHook('preHandler', signedIn(db));
-    app.get('/api/customers', { schema: { response: { 200: z.array(customer) } } }, (request) => db.inWorkshop(personOf(request).workshopId, customersOf));
+    app.get('/api/customers', { preHandler: allowed('reach customers'), schema: { response: { 200: z.array(customer), 403: message } } }, (request) =>
+      db.inWorkshop(personOf(request).workshopId, customersOf),
+    );
     app.put(
       '/api/customers/:customerId',
       { preHandler: allowed('settle jobs'), schema: { params: z.object({ customerId: z.uuid() }), body: contactSchema, response: { 204: z.null(), 403: message, 404: message } } },

@@ -46,7 +46,7 @@ describe('a job of two vehicles', () => {
     }
     const [ute, camper] = await Promise.all(['', '?vehicle=camper'].map(async (v) => (await get(`/api/jobs/${jobId}/diagram.svg${v}`)).body));
     expect(ute).not.toBe(camper);
-    expect(camper).toMatch(/[0-9]+ A plug/);
+    expect(camper).toMatch(/[0-9]+\sA plug/);
   });
 
   it('keeps many trips of each apart', async () => {

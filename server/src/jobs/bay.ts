@@ -13,7 +13,7 @@ export interface JobLine extends Pick<JobSummary, 'customer' | 'vehicle' | 'plat
   readonly promisedOn: string | null;
   readonly state: string;
   readonly note: string;
-  /** Of the customer; empty: nobody has said it yet. */
+  /** Of the customer; empty: nobody has said it yet, or it is not for who asks. */
   readonly phone: string;
 }
 

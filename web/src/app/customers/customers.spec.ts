@@ -96,10 +96,10 @@ describe('the customers', () => {
     expect(field('Email').value).toBe('at the desk');
   });
 
-  it('are looked at by all, and changed by those who settle jobs', async () => {
-    await open('viewer');
+  it('are looked at by those who work here, and changed by those who settle jobs', async () => {
+    await open('apprentice');
     await type('Phone', '1');
     expect(keep().disabled).toBeTrue();
-    expect(page().textContent).toContain('A viewer may not set a job’s state and day');
+    expect(page().textContent).toContain('An apprentice may not set a job’s state and day');
   });
 });

@@ -1,4 +1,4 @@
-import { inflateSync } from 'node:zlib';
+import { constants, inflateSync } from 'node:zlib';
 
 type Matrix = readonly [number, number, number, number, number, number];
 
@@ -23,7 +23,8 @@ function contents(pdf: Buffer): string[] {
   return [...raw.matchAll(/stream\r?\n([\s\S]*?)\r?\nendstream/g)].flatMap((m) => {
     let text: string;
     try {
-      text = inflateSync(Buffer.from(m[1]!, 'latin1')).toString('latin1');
+      // A checksum that ends in a line break looks like the end of the stream: it may lack its last byte.
+      text = inflateSync(Buffer.from(m[1]!, 'latin1'), { finishFlush: constants.Z_SYNC_FLUSH }).toString('latin1');
     } catch {
       // Not deflated: a font or a picture, nothing drawn.
       return [];

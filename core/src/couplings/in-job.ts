@@ -2,7 +2,7 @@ import type { Catalogue } from '../catalogue/index.js';
 import { isJoined, type Design } from '../design/index.js';
 import { spanHours } from '../loads/index.js';
 import { inSession, memoizeFor, Session } from '../quantity/index.js';
-import { simulateJoined } from './trip.js';
+import { simulateJoined } from './joined.js';
 import { onTheBall } from './drawbar.js';
 import { besideInBody, keeping } from './in-body.js';
 import { leadHours, leadsIn, reached } from './views.js';

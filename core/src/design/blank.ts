@@ -1,6 +1,6 @@
 import { PLAIN_MONITOR } from './rig-schema.js';
 import { nothingSaid } from './mains-schema.js';
-import { SCHEMA_VERSION, USUAL_CUSTOM, USUAL_METERS, USUAL_TERMS, USUAL_TORQUE_NM, type Design, type Existing, type Load, type Trace } from './schema.js';
+import { SCHEMA_VERSION, USUAL_CUSTOM, USUAL_MARKS, USUAL_METERS, USUAL_TERMS, USUAL_TORQUE_NM, type Design, type Existing, type Load, type Trace } from './schema.js';
 
 /** A new job: the usual dual-cab with a lithium house battery, to be corrected rather than filled in. */
 export function blankDesign(customer: string): Design {
@@ -68,7 +68,7 @@ export function blankDesign(customer: string): Design {
       backup: 'look',
       meters: USUAL_METERS,
       torqueNm: USUAL_TORQUE_NM,
-      fuseMarks: { by: 'their run', prefix: '' },
+      fuseMarks: USUAL_MARKS,
       money: { sign: '', tax: '', taxPercent: 0 },
       quote: USUAL_TERMS,
     },

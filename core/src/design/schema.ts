@@ -67,7 +67,7 @@ export const USUAL_TERMS: QuoteTerms = { hourRate: 110, marginPercent: 20, valid
 
 /** How a workshop numbers its fuses: by their runs or counted by themselves, with a prefix before either. */
 export const fuseMarksSchema = z.object({ by: z.enum(['their run', 'their own count']), prefix: text(4) });
-const USUAL_MARKS = { by: 'their run', prefix: '' } as const;
+export const USUAL_MARKS = { by: 'their run', prefix: '' } as const;
 
 /** The workshop's schools and ways. */
 export const settingsSchema = z.object({

@@ -5,7 +5,7 @@ import { DEMO_JOBS } from '../demo/index.js';
 import { type Design, supplyOf, withoutDetail } from '../design/index.js';
 import { EXAMPLE_VEHICLES } from '../testing/rigs.js';
 import { buildDiagram, drawingOf, drawingSvg, elkGraph, LABEL, sheetsOf, WHOLE, type Diagram, type DiagramFilter, type Drawing, type ElkGraph } from './index.js';
-import { textWidth, wrapped } from './elk.js';
+import { textWidth, wrapped } from './words.js';
 
 // The bundle is CommonJS: under plain modules its class is one step further in.
 const elk = new (ELK as unknown as new () => { layout(g: ElkNode): Promise<ElkNode> })();

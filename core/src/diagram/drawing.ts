@@ -1,5 +1,6 @@
-import { boundsOf, CONTACTS, LABEL, labelHeight, MEETS, SYMBOL_PX, wordsAbove, wordsHeight, wordsOf, type ElkBox, type ElkGraph, type ElkPoint } from './elk.js';
+import { boundsOf, CONTACTS, labelHeight, MEETS, SYMBOL_PX, wordsAbove, wordsHeight, wordsOf, type ElkBox, type ElkGraph, type ElkPoint } from './elk.js';
 import type { Diagram, DiagramEnd, DiagramLine, DiagramNode, LineKind } from './element.js';
+import { LABEL } from './words.js';
 import { SYMBOLS, type Arm, type Stroke } from './symbols.js';
 
 export interface DrawnLine {

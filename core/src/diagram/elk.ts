@@ -1,4 +1,5 @@
 import type { Diagram, DiagramEnd, DiagramNode } from './element.js';
+import { LABEL, textWidth, wrapped } from './words.js';
 
 /** As much of the layout engine's JSON as is used here. */
 export interface ElkPort {
@@ -69,22 +70,6 @@ const QUICK: Readonly<Record<string, string>> = {
   'elk.layered.crossingMinimization.greedySwitch.type': 'OFF',
 };
 
-/** Size of all words, px, and the height of a line of them. */
-export const LABEL = { height: 13, sizePx: 12 } as const;
-/** Widths of a narrow grotesque by letter, as shares of its size; what is not named is as wide as a figure. Bold is a twentieth wider. */
-const WIDTHS: readonly (readonly [letters: string, share: number])[] = [
-  [" \u00a0.,:;!/|'·ijlft[]\\", 0.24],
-  ['r()-°²', 0.3],
-  ['ACDEFGHKLNOPQRSTUVXYZBw&', 0.6],
-  ['MWm%→Ω@', 0.8],
-];
-const BOLD = 1.05;
-const FIGURE = 0.46;
-const widthOf = (letter: string): number => WIDTHS.find(([letters]) => letters.includes(letter))?.[1] ?? FIGURE;
-const linePx = (line: string): number => [...line].reduce((sum, letter) => sum + widthOf(letter), 0) * LABEL.sizePx * BOLD;
-/** An upper bound, so that no label is set too tight. */
-export const textWidth = (text: string): number => Math.ceil(Math.max(...text.split('\n').map(linePx)) + 4);
-
 /** Space of a symbol itself, without its words, px. */
 export const SYMBOL_PX: Readonly<Record<DiagramNode['symbol'], readonly [w: number, h: number]>> = {
   battery: [44, 40],
@@ -121,19 +106,6 @@ export function wordsOf(n: DiagramNode): readonly string[] {
 
 /** How wide the words of a symbol may be: what stands in a chain is as wide as its words, and a chain must fit a screen. */
 const WORDS_PX = { under: 62, beside: 72 } as const;
-
-/** Words in lines of no more than so many px, where they allow it. */
-export function wrapped(text: string, mostPx: number): string[] {
-  const out: string[] = [];
-  // A figure stays with its unit.
-  const kept = text.replace(/(\d) (?=(Ah|A|W|V|L|m|mm²),?( |$))/g, '$1\u00a0');
-  for (const word of kept.split(' ').filter(Boolean)) {
-    const last = out.at(-1);
-    if (last !== undefined && textWidth(`${last} ${word}`) <= mostPx) out[out.length - 1] = `${last} ${word}`;
-    else out.push(word);
-  }
-  return out;
-}
 
 const portId = (line: string, end: DiagramEnd): string => `${line}@${end.node}:${end.side}`;
 const ORDER: Readonly<Record<DiagramEnd['pole'], number>> = { plus: 0, signal: 1, minus: 2 };

@@ -1,4 +1,4 @@
-import { LABEL, textWidth } from './elk.js';
+import { LABEL, textWidth } from './words.js';
 import type { Drawing } from './drawing.js';
 
 /** Where a line leaves one sheet for another: both print the same words at the same height. */

@@ -1,4 +1,4 @@
-import { LABEL } from './elk.js';
+import { LABEL } from './words.js';
 import type { Drawing, DrawnText } from './drawing.js';
 import type { LineKind } from './element.js';
 

@@ -12,7 +12,7 @@ export type Arm = 'open' | 'closed' | 1 | 2;
 /** Heights of a selector’s arm at its end, as shares of its own. */
 const ARM: Readonly<Record<Arm, number>> = { open: 0.5, closed: 0.25, 1: 0.25, 2: 0.75 };
 
-/** Without a stand switches are drawn open, as on paper, and selectors at their first contact. */
+/** Where no arm is named switches are drawn open, as on paper, and selectors at their first contact. */
 type Draw = (w: number, h: number, arm?: Arm) => readonly Stroke[];
 
 const frame = (w: number, h: number): Stroke => ({ d: `M1 1H${w - 1}V${h - 1}H1Z` });

@@ -118,7 +118,22 @@ const waySchema = z.object({
   coupling: z.boolean(),
 });
 
-const outlineSchema = z.object({ body: z.array(svgPath).max(12), glass: z.array(svgPath).max(12), lines: z.array(svgPath).max(40) });
+const layer = z.array(svgPath).max(60);
+/** A view in layers, from the lowest up; one who draws by hand needs the first three. */
+const drawingSchema = z.object({
+  body: layer,
+  glass: layer,
+  lines: layer,
+  /** Behind the panels. */
+  under: layer.default([]),
+  /** Where a panel turns away from the light. */
+  shade: layer.default([]),
+  /** What one looks into. */
+  inside: layer.default([]),
+  /** Rubber, plastic, black steel. */
+  dark: layer.default([]),
+  lamps: layer.default([]),
+});
 
 /** Gear that a draft sets down, by what it does. */
 export const GEAR_ROLES = ['starting', 'charger', 'house', 'bus', 'block', 'inverter', 'panel', 'controller', 'mains', 'control', 'load'] as const;
@@ -130,8 +145,8 @@ export const vehicleSchema = z.object({
   lengthMm: sizeMm,
   widthMm: sizeMm,
   heightMm: sizeMm,
-  side: outlineSchema,
-  plan: outlineSchema,
+  side: drawingSchema,
+  plan: drawingSchema,
   wheels: z.array(z.object({ x: mm, r: sizeMm, trackMm: sizeMm })).max(8),
   carriers: z.array(carrierSchema).min(1).max(3),
   zones: z.array(zoneSchema).min(1).max(24),

@@ -1,3 +1,4 @@
+import type { PartKind } from '../catalogue/index.js';
 import type { Board, Box, Design, Face, Placement, Point, Purpose, Ref, Vehicle, Zone } from '../design/index.js';
 import { boxMiddle, faceBox, facePoint, vehicleOf } from '../vehicle/index.js';
 import type { Fixing, PlacedRole } from './bodies.js';
@@ -15,6 +16,8 @@ export interface Gear {
   readonly plain: string;
   /** Part of the catalogue that it is; null: none. */
   readonly part: string | null;
+  /** Sort of part; null: it is no part of the catalogue. */
+  readonly sort: PartKind | null;
   /** It has a lead from the mains inlet. */
   readonly mainsIn: boolean;
   /** What a load is for; null: it is no load. */
@@ -97,6 +100,7 @@ export function gearOn(s: Setting, t: Wanted, face: Face, on: { u: number; v: nu
     name: t.name,
     plain: t.plain,
     part: t.part,
+    sort: t.sort,
     mainsIn: t.mainsIn,
     purpose: t.purpose,
     zone: zone.id,

@@ -1,4 +1,4 @@
-import { convertsOf, watchesOf, type Catalogue, type Part } from '../catalogue/index.js';
+import { convertsOf, watchesOf, type Catalogue, type Part, type PartKind } from '../catalogue/index.js';
 import { gearKey, panelId, refTo, type Design, type Load, type LoadGroup, type Purpose, type Ref, type Trace } from '../design/index.js';
 import { inRole, plant, type ArrayThing, type BankThing, type ConverterThing, type DistributionThing, type Plant, type SwitchThing } from '../plant/index.js';
 import { bankOf, selectedBankOf, type Bank } from '../supply/index.js';
@@ -14,6 +14,8 @@ export interface Wanted {
   readonly plain: string;
   /** Part of the catalogue that it is; null: none. */
   readonly part: string | null;
+  /** Sort of part; null: it is no part of the catalogue. */
+  readonly sort: PartKind | null;
   /** It has a lead from the mains inlet. */
   readonly mainsIn: boolean;
   /** What a load is for; null: it is no load. */
@@ -36,11 +38,11 @@ function row(part: Part, count: number): Body {
 }
 
 function make(ref: Ref, role: PlacedRole, name: string, body: Body, heatW = 0): Wanted {
-  return { ref, id: gearKey(ref), role, name, plain: name, part: null, mainsIn: false, purpose: null, body, fixing: FIXING[role], heatW, wall: null, ofAlike: 1 };
+  return { ref, id: gearKey(ref), role, name, plain: name, part: null, sort: null, mainsIn: false, purpose: null, body, fixing: FIXING[role], heatW, wall: null, ofAlike: 1 };
 }
 
 /** A part of the catalogue as a piece of gear. */
-const gearOfPart = (ref: Ref, role: PlacedRole, name: string, part: Part, heatW = 0): Wanted => ({ ...make(ref, role, name, row(part, 1), heatW), part: part.id });
+const gearOfPart = (ref: Ref, role: PlacedRole, name: string, part: Part, heatW = 0): Wanted => ({ ...make(ref, role, name, row(part, 1), heatW), part: part.id, sort: part.kind });
 
 /** Each panel on its own, so that rows go round hatches and vents; the first is where their cable starts. */
 function panels({ ref, part, quantity: count }: ArrayThing, nth: number): Wanted[] {
@@ -71,7 +73,7 @@ function bankGear({ ref, selected, batteries: parts }: BankThing, p: Plant, desi
   const gear = make(ref, 'house', `${plain} ${bank.capacityAh} Ah`, batteries(main.part, bank.strings * bank.inSeries), heatW);
   // A lead-acid battery stands under a bonnet as the starting battery does; the electronics in a lithium one do not.
   const outside = parts.every((p) => p.part.chemistry !== 'lfp');
-  return [{ ...gear, plain, part: main.part.id, mainsIn: inside.some((c) => c.inputs.some((i) => i.by === 'inlet')), fixing: outside ? { ...gear.fixing, weather: 'spray' } : gear.fixing }];
+  return [{ ...gear, plain, part: main.part.id, sort: main.part.kind, mainsIn: inside.some((c) => c.inputs.some((i) => i.by === 'inlet')), fixing: outside ? { ...gear.fixing, weather: 'spray' } : gear.fixing }];
 }
 
 /** Bus bars, or the hub board in their place, and a block beside them. */

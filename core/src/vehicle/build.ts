@@ -79,6 +79,3 @@ export function opening(id: string, kind: Opening['kind'], name: string, zoneId:
 
 export const keep = (id: string, name: string, box: Six) => ({ id, name, box: boxOf(box) });
 export const known = (id: string, kind: Vehicle['points'][number]['kind'], name: string, waypoint: string, note = '') => ({ id, kind, name, waypoint, note });
-
-/** Moves every point of an SVG path. */
-export const shifted = (d: string, dx: number, dy: number): string => d.replace(/(-?\d+) (-?\d+)/g, (_, x: string, y: string) => `${Number(x) + dx} ${Number(y) + dy}`);

@@ -1,6 +1,6 @@
 import { VEHICLE_FORMAT, type Vehicle } from '../design/index.js';
-import { axle, faces, keep, known, opening, point, shifted, way, zone, ZONE_C } from './build.js';
-import { TOW, TOW_GLASS, TOW_PLAN, TOW_PLAN_GLASS } from './tow.js';
+import { axle, faces, keep, known, opening, point, way, zone, ZONE_C } from './build.js';
+import * as drawn from './drawn/camper.js';
 
 const tow = zone('tow', 'tow vehicle', 'tow', ZONE_C.engine, [130, 450, 720, 800, 1000, 220], { weather: 'spray', reach: 'behind a lid' });
 const front = zone('front', 'front box', 'trailer', ZONE_C.frontBox, [1720, 350, 520, 560, 1200, 380], {
@@ -20,31 +20,8 @@ export const CAMPER: Vehicle = {
   lengthMm: 5900,
   widthMm: 1900,
   heightMm: 2000,
-  side: {
-    body: [
-      'M2350 1520 L2350 820 Q2350 760 2410 760 L5640 760 Q5700 760 5720 820 L5780 1400 L5700 1520 L4640 1520 Q4630 1160 4290 1160 Q3950 1160 3940 1520 Z',
-      'M1700 1500 L1700 1080 L2300 1080 L2300 1500 Z',
-      shifted(TOW, 0, -180),
-    ],
-    glass: [shifted(TOW_GLASS, 0, -180)],
-    lines: [
-      'M2400 760 L2700 380 L5350 380 L5660 760',
-      'M2700 380 L2900 760 M5350 380 L5200 760',
-      'M1140 1470 L1500 1530 L2360 1530',
-      'M1560 1530 L1560 1800',
-      'M2350 1180 L5750 1180',
-      'M3500 780 L3500 1160',
-    ],
-  },
-  plan: {
-    body: [
-      'M2350 130 Q2350 80 2410 80 L5660 80 Q5720 80 5740 140 L5740 1760 Q5720 1820 5660 1820 L2410 1820 Q2350 1820 2350 1770 Z',
-      'M1700 330 L2300 330 L2300 1570 L1700 1570 Z',
-      shifted(TOW_PLAN, 0, 25),
-    ],
-    glass: [shifted(TOW_PLAN_GLASS, 0, 25)],
-    lines: ['M1140 950 L1500 950 L2350 450 M1500 950 L2350 1450', 'M3500 80 L3500 1820', 'M2850 150 L5200 150 L5200 1750 L2850 1750 Z'],
-  },
+  side: drawn.side,
+  plan: drawn.plan,
   wheels: [
     { x: 620, r: 330, trackMm: 1560 },
     { x: 4290, r: 340, trackMm: 1620 },

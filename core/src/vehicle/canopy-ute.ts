@@ -1,5 +1,6 @@
 import { VEHICLE_FORMAT, type Vehicle } from '../design/index.js';
 import { axle, faces, keep, known, opening, point, way, zone, ZONE_C } from './build.js';
+import * as drawn from './drawn/canopy-ute.js';
 
 const engine = zone('engine', 'engine bay', 'ute', ZONE_C.engine, [230, 300, 590, 900, 1250, 330], { weather: 'spray', reach: 'behind a lid', nameInside: true });
 const cab = zone('cab', 'cab', 'ute', ZONE_C.cab, [1420, 170, 520, 1560, 1510, 520], { people: true, weather: 'dry', surface: 'trim over sheet steel', nameInside: true });
@@ -13,22 +14,8 @@ export const CANOPY_UTE: Vehicle = {
   lengthMm: 5400,
   widthMm: 1850,
   heightMm: 2000,
-  side: {
-    body: [
-      'M70 1560 L60 1200 Q62 1090 170 1060 L1180 950 L1760 470 Q1810 430 1900 430 L3020 430 Q3120 430 3125 530 L3130 1560 L2960 1560 Q2960 1560 1400 1560 Q1390 1110 960 1110 Q530 1110 520 1560 Z',
-      'M3190 380 Q3190 330 3240 330 L5290 330 Q5340 330 5340 380 L5340 1470 Q5340 1540 5270 1560 L4630 1560 Q4610 1120 4190 1120 Q3770 1120 3750 1560 L3190 1560 Z',
-    ],
-    glass: ['M1400 900 L1810 545 Q1830 530 1870 530 L2260 530 L2260 900 Z', 'M2340 530 L2950 530 Q3020 530 3022 600 L3030 900 L2340 900 Z'],
-    lines: ['M2300 500 L2300 1500', 'M1330 960 L1330 1400', 'M3200 1010 L5330 1010', 'M2480 1010 L2620 1010', 'M1640 1010 L1780 1010', 'M80 1220 L210 1200 L220 1290 L85 1300 Z'],
-  },
-  plan: {
-    body: [
-      'M60 560 Q70 250 270 160 L560 90 L3060 60 Q3125 60 3128 130 L3128 1720 Q3125 1790 3060 1790 L560 1760 L270 1690 Q70 1600 60 1290 Z',
-      'M3190 110 Q3190 60 3240 60 L5290 60 Q5340 60 5340 110 L5340 1740 Q5340 1790 5290 1790 L3240 1790 Q3190 1790 3190 1740 Z',
-    ],
-    glass: ['M1180 300 Q1110 925 1180 1550 L1760 1450 Q1710 925 1760 400 Z', 'M2960 300 L3050 260 L3050 1590 L2960 1550 Z'],
-    lines: ['M300 330 Q180 925 300 1520', 'M1800 190 L2940 190 M1800 1660 L2940 1660', 'M1240 150 L1240 60 L1400 40 M1240 1700 L1240 1790 L1400 1810'],
-  },
+  side: drawn.side,
+  plan: drawn.plan,
   wheels: [
     { x: 960, r: 385, trackMm: 1560 },
     { x: 4190, r: 385, trackMm: 1560 },

@@ -1,6 +1,6 @@
 import { VEHICLE_FORMAT, type Vehicle } from '../design/index.js';
-import { axle, faces, keep, known, opening, point, shifted, way, zone, ZONE_C } from './build.js';
-import { TOW, TOW_GLASS, TOW_PLAN, TOW_PLAN_GLASS } from './tow.js';
+import { axle, faces, keep, known, opening, point, way, zone, ZONE_C } from './build.js';
+import * as drawn from './drawn/caravan.js';
 
 const tow = zone('tow', 'tow vehicle', 'tow', ZONE_C.engine, [130, 700, 760, 800, 1000, 230], { weather: 'spray', reach: 'behind a lid' });
 const front = zone('front', 'front box', 'van', ZONE_C.frontBox, [2440, 250, 640, 560, 1900, 440], {
@@ -21,32 +21,8 @@ export const CARAVAN: Vehicle = {
   lengthMm: 8300,
   widthMm: 2400,
   heightMm: 2700,
-  side: {
-    body: ['M2500 2200 L2380 1500 L2640 520 Q2700 320 2900 310 L7800 310 Q7980 310 8000 480 L8150 1750 L8020 2200 L6180 2200 Q6170 1840 5840 1840 Q5510 1840 5500 2200 Z', shifted(TOW, 0, 450)],
-    glass: [
-      'M3050 700 L3900 700 Q3950 700 3950 750 L3950 1150 Q3950 1200 3900 1200 L3000 1200 Q2950 1200 2950 1150 L3000 750 Q3005 700 3050 700 Z',
-      'M6350 700 L7500 700 Q7550 700 7550 750 L7550 1150 Q7550 1200 7500 1200 L6350 1200 Q6300 1200 6300 1150 L6300 750 Q6300 700 6350 700 Z',
-      shifted(TOW_GLASS, 0, 450),
-    ],
-    lines: [
-      'M4300 2150 L4300 560 Q4300 520 4340 520 L5000 520 Q5040 520 5040 560 L5040 2150',
-      'M1140 2080 L1600 2130 L2500 2130',
-      'M2480 2060 L2000 2060 L2000 2130',
-      'M1960 2130 L1960 2380',
-      'M2390 1560 L8120 1560',
-    ],
-  },
-  plan: {
-    body: ['M2400 320 Q2420 100 2640 90 L7900 70 Q8120 80 8140 280 L8140 2120 Q8120 2320 7900 2330 L2640 2310 Q2420 2300 2400 2080 Z', shifted(TOW_PLAN, 0, 275)],
-    glass: [shifted(TOW_PLAN_GLASS, 0, 275)],
-    lines: [
-      'M1140 1200 L1500 1200 L2410 700 M1500 1200 L2410 1700',
-      'M3040 90 L3040 2310',
-      'M4300 80 L4300 150 L5040 150 L5040 80',
-      'M3050 1050 L4000 1050 M3050 1350 L4000 1350',
-      'M6300 90 L6300 1500 L8130 1500',
-    ],
-  },
+  side: drawn.side,
+  plan: drawn.plan,
   wheels: [
     { x: 620, r: 330, trackMm: 1600 },
     { x: 5840, r: 330, trackMm: 1950 },

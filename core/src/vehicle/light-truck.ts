@@ -1,5 +1,6 @@
 import { VEHICLE_FORMAT, type Vehicle } from '../design/index.js';
 import { axle, faces, keep, known, opening, point, way, zone, ZONE_C } from './build.js';
+import * as drawn from './drawn/light-truck.js';
 
 const engine = zone('engine', 'chassis', 'truck', ZONE_C.engine, [1800, 60, 340, 900, 480, 300], { weather: 'spray', stones: true, reach: 'behind a lid', surface: 'chassis rail' });
 const cab = zone('cab', 'cab', 'truck', ZONE_C.cab, [350, 160, 940, 1120, 1880, 440], { people: true, weather: 'dry', surface: 'trim over sheet steel', nameInside: true });
@@ -13,19 +14,8 @@ export const LIGHT_TRUCK: Vehicle = {
   lengthMm: 6600,
   widthMm: 2200,
   heightMm: 2900,
-  side: {
-    body: [
-      'M90 2400 L80 1750 Q90 1650 160 1600 L330 760 Q350 680 450 680 L1480 680 Q1570 680 1570 780 L1570 2400 L1480 2400 Q1470 2020 1090 2020 Q710 2020 700 2400 Z',
-      'M1720 300 L6480 300 L6480 2140 L1720 2140 Z',
-    ],
-    glass: ['M330 1500 L480 840 Q490 800 540 800 L1400 800 Q1450 800 1450 850 L1450 1500 Z'],
-    lines: ['M1600 2240 L6450 2240', 'M1720 2020 L6480 2020', 'M4100 320 L4100 2020', 'M980 800 L980 2000', 'M1080 1640 L1230 1640', 'M100 1900 L260 1900 L260 2000 L100 2000 Z'],
-  },
-  plan: {
-    body: ['M80 420 Q90 200 300 170 L1480 130 Q1570 130 1570 220 L1570 1980 Q1570 2070 1480 2070 L300 2030 Q90 2000 80 1780 Z', 'M1720 20 L6480 20 L6480 2180 L1720 2180 Z'],
-    glass: ['M120 430 Q100 1100 120 1770 L420 1700 Q400 1100 420 500 Z'],
-    lines: ['M480 260 L1480 260 M480 1940 L1480 1940', 'M1570 600 L1720 600 M1570 1600 L1720 1600', 'M4100 20 L4100 2180', 'M360 140 L330 30 L450 20 M360 2060 L330 2170 L450 2180'],
-  },
+  side: drawn.side,
+  plan: drawn.plan,
   wheels: [
     { x: 1090, r: 390, trackMm: 1750 },
     { x: 5150, r: 390, trackMm: 1700 },

@@ -1,8 +1,9 @@
 import { VEHICLE_FORMAT, type Vehicle } from '../design/index.js';
-import { axle, faces, known, opening, point, shifted, way, zone, ZONE_C } from './build.js';
-import { TOW, TOW_GLASS, TOW_PLAN, TOW_PLAN_GLASS } from './tow.js';
+import { axle, faces, known, opening, point, way, zone, ZONE_C } from './build.js';
+import * as boxDrawn from './drawn/portable-box.js';
+import * as slideDrawn from './drawn/slide-on.js';
 
-const boot = zone('tow', 'vehicle', 'vehicle', ZONE_C.engine, [130, 450, 720, 800, 1000, 220], { weather: 'spray', reach: 'behind a lid' });
+const boot = zone('tow', 'vehicle', 'vehicle', ZONE_C.engine, [130, 700, 720, 800, 1000, 220], { weather: 'spray', reach: 'behind a lid' });
 const power = zone('box', 'box', 'box', ZONE_C.canopy, [2100, 300, 60, 760, 480, 420], { weather: 'dust', reach: 'behind a lid', surface: 'ply 9 mm', nameInside: true });
 const lid = zone('lid', 'on and around the box', 'box', ZONE_C.caravan, [2100, 850, 60, 2400, 1500, 620], { weather: 'dust', surface: 'lid of the box' });
 
@@ -13,16 +14,8 @@ export const PORTABLE_BOX: Vehicle = {
   lengthMm: 4560,
   widthMm: 2400,
   heightMm: 1500,
-  side: {
-    body: ['M2060 1460 L2060 1060 Q2060 1030 2090 1030 L2870 1030 Q2900 1030 2900 1060 L2900 1460 Z', shifted(TOW, 0, -680)],
-    glass: [shifted(TOW_GLASS, 0, -680)],
-    lines: ['M2060 1130 L2900 1130', 'M2420 1030 L2420 990 L2540 990 L2540 1030'],
-  },
-  plan: {
-    body: ['M2060 270 L2900 270 L2900 820 L2060 820 Z', shifted(TOW_PLAN, 0, 25)],
-    glass: [shifted(TOW_PLAN_GLASS, 0, 25)],
-    lines: ['M2060 300 L2900 300', 'M2100 850 L4500 850 L4500 2350 L2100 2350 Z'],
-  },
+  side: boxDrawn.side,
+  plan: boxDrawn.plan,
   wheels: [{ x: 620, r: 330, trackMm: 1560 }],
   carriers: [
     { id: 'vehicle', name: 'whatever carries it', payloadKg: null, drawbar: null },
@@ -39,8 +32,8 @@ export const PORTABLE_BOX: Vehicle = {
   keep: [],
   points: [known('battery', 'starting battery', 'starting battery of the vehicle', 'vehicle-battery', 'off the picture'), known('socket', 'trailer socket', 'socket in the load space', 'socket')],
   waypoints: [
-    point('vehicle-battery', 'battery post of the vehicle', 'vehicle', 200, 620, 860, 'tow'),
-    point('socket', 'socket in the load space', 'vehicle', 1160, 950, 560),
+    point('vehicle-battery', 'battery post of the vehicle', 'vehicle', 200, 870, 860, 'tow'),
+    point('socket', 'socket in the load space', 'vehicle', 1160, 1200, 560),
     point('box-plug', 'plug of the box', 'box', 2070, 700, 300, 'box'),
     point('box-rear', 'rear of the box', 'box', 2850, 700, 300, 'box'),
     point('outlets', 'outlets of the box', 'box', 2480, 860, 380, 'lid'),
@@ -78,23 +71,8 @@ export const SLIDE_ON: Vehicle = {
   lengthMm: 5700,
   widthMm: 1850,
   heightMm: 2450,
-  side: {
-    body: [
-      'M70 2010 L60 1650 Q62 1540 170 1510 L1180 1400 L1700 950 Q1750 905 1850 905 L2360 905 Q2450 905 2455 1000 L2470 2010 L1400 2010 Q1390 1560 960 1560 Q530 1560 520 2010 Z',
-      'M2720 1580 L2700 980 L1980 860 L1980 420 Q1990 330 2080 325 L5480 325 Q5600 325 5600 440 L5620 1580 Z',
-      'M2560 1590 L5300 1590 L5300 1690 L2560 1690 Z',
-    ],
-    glass: ['M1390 1350 L1750 1025 Q1775 1005 1820 1005 L2290 1005 Q2350 1005 2352 1060 L2360 1350 Z', 'M3800 600 L4700 600 L4700 980 L3800 980 Z'],
-    lines: ['M3500 340 L3500 1580', 'M2760 1000 L3460 1000', 'M1980 1460 L2120 1460', 'M80 1670 L210 1650 L220 1740 L85 1750 Z'],
-  },
-  plan: {
-    body: [
-      'M60 560 Q70 250 270 160 L560 90 L2390 70 Q2455 70 2460 140 L2460 1710 Q2455 1780 2390 1780 L560 1760 L270 1690 Q70 1600 60 1290 Z',
-      'M1980 120 Q1990 70 2060 70 L5540 70 Q5600 80 5610 140 L5610 1710 Q5600 1770 5540 1780 L2060 1780 Q1990 1780 1980 1730 Z',
-    ],
-    glass: ['M1180 300 Q1110 925 1180 1550 L1700 1450 Q1650 925 1700 400 Z'],
-    lines: ['M300 330 Q180 925 300 1520', 'M3500 80 L3500 1770', 'M3560 620 L5560 620', 'M5300 1100 L5600 1100'],
-  },
+  side: slideDrawn.side,
+  plan: slideDrawn.plan,
   wheels: [
     { x: 960, r: 385, trackMm: 1560 },
     { x: 4100, r: 385, trackMm: 1560 },

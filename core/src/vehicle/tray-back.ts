@@ -1,5 +1,6 @@
 import { VEHICLE_FORMAT, type Vehicle } from '../design/index.js';
 import { axle, faces, keep, known, opening, point, way, zone, ZONE_C } from './build.js';
+import * as drawn from './drawn/tray-back.js';
 
 const engine = zone('engine', 'engine bay', 'ute', ZONE_C.engine, [230, 300, 590, 900, 1250, 330], { weather: 'spray', reach: 'behind a lid', nameInside: true });
 const cab = zone('cab', 'cab', 'ute', ZONE_C.cab, [1420, 170, 520, 960, 1510, 520], { people: true, weather: 'dry', surface: 'trim over sheet steel', nameInside: true });
@@ -13,33 +14,8 @@ export const TRAY_BACK: Vehicle = {
   lengthMm: 5200,
   widthMm: 1850,
   heightMm: 2000,
-  side: {
-    body: [
-      'M70 1560 L60 1200 Q62 1090 170 1060 L1180 950 L1700 500 Q1750 455 1850 455 L2360 455 Q2450 455 2455 550 L2470 1560 L1400 1560 Q1390 1110 960 1110 Q530 1110 520 1560 Z',
-      'M2560 1130 L5120 1130 L5120 1240 L2560 1240 Z',
-      'M2620 1260 L3420 1260 L3420 1560 L2620 1560 Z',
-    ],
-    glass: ['M1390 900 L1750 575 Q1775 555 1820 555 L2290 555 Q2350 555 2352 610 L2360 900 Z'],
-    lines: [
-      'M2560 1130 L2560 560 L2640 560 L2640 1130',
-      'M2560 700 L2640 700',
-      'M3400 1130 L3400 880 M4260 1130 L4260 880 M5110 1130 L5110 880',
-      'M2560 880 L5120 880',
-      'M1980 1010 L2120 1010',
-      'M80 1220 L210 1200 L220 1290 L85 1300 Z',
-      'M2500 1300 L5050 1300',
-    ],
-  },
-  plan: {
-    body: ['M60 560 Q70 250 270 160 L560 90 L2390 70 Q2455 70 2460 140 L2460 1710 Q2455 1780 2390 1780 L560 1760 L270 1690 Q70 1600 60 1290 Z', 'M2560 30 L5120 30 L5120 1820 L2560 1820 Z'],
-    glass: ['M1180 300 Q1110 925 1180 1550 L1700 1450 Q1650 925 1700 400 Z', 'M2300 300 L2390 260 L2390 1590 L2300 1550 Z'],
-    lines: [
-      'M300 330 Q180 925 300 1520',
-      'M2700 30 L2700 1820 M3300 30 L3300 1820 M3900 30 L3900 1820 M4500 30 L4500 1820',
-      'M2560 200 L2640 200 L2640 1650 L2560 1650',
-      'M1240 150 L1240 60 L1400 40 M1240 1700 L1240 1790 L1400 1810',
-    ],
-  },
+  side: drawn.side,
+  plan: drawn.plan,
   wheels: [
     { x: 960, r: 385, trackMm: 1560 },
     { x: 4100, r: 385, trackMm: 1560 },

@@ -1,5 +1,6 @@
 import { VEHICLE_FORMAT, type Vehicle } from '../design/index.js';
 import { axle, faces, keep, known, opening, point, way, zone, ZONE_C } from './build.js';
+import * as drawn from './drawn/van.js';
 
 const engine = zone('engine', 'engine bay', 'van', ZONE_C.engine, [200, 400, 650, 480, 1250, 330], { weather: 'spray', reach: 'behind a lid', nameInside: true });
 const cab = zone('cab', 'cab', 'van', ZONE_C.cab, [1150, 150, 600, 860, 1750, 560], { people: true, weather: 'dry', surface: 'trim over sheet steel', nameInside: true });
@@ -13,18 +14,8 @@ export const VAN: Vehicle = {
   lengthMm: 5400,
   widthMm: 2050,
   heightMm: 2500,
-  side: {
-    body: [
-      'M60 2060 L55 1650 Q60 1540 170 1500 L760 1330 L1330 420 Q1380 350 1500 345 L5180 345 Q5290 345 5300 450 L5330 2060 L4800 2060 Q4790 1640 4390 1640 Q3990 1640 3980 2060 L1420 2060 Q1410 1640 1010 1640 Q610 1640 600 2060 Z',
-    ],
-    glass: ['M980 1290 L1440 540 Q1460 500 1520 500 L1980 500 L1980 1290 Z'],
-    lines: ['M2060 420 L2060 1980', 'M3500 420 L3500 1980', 'M2150 1420 L2290 1420', 'M70 1680 L230 1640 L240 1740 L75 1760 Z', 'M2060 1500 L5310 1500'],
-  },
-  plan: {
-    body: ['M55 600 Q70 290 260 200 L700 110 L5240 80 Q5320 80 5325 160 L5325 1890 Q5320 1970 5240 1970 L700 1940 L260 1850 Q70 1760 55 1450 Z'],
-    glass: ['M760 330 Q700 1025 760 1720 L1330 1620 Q1290 1025 1330 430 Z'],
-    lines: ['M280 380 Q170 1025 280 1670', 'M2060 110 L2060 1940', 'M1400 210 L5200 210 M1400 1840 L5200 1840', 'M900 150 L900 60 L1060 40 M900 1900 L900 1990 L1060 2010'],
-  },
+  side: drawn.side,
+  plan: drawn.plan,
   wheels: [
     { x: 1010, r: 365, trackMm: 1700 },
     { x: 4390, r: 365, trackMm: 1700 },

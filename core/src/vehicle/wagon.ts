@@ -1,5 +1,6 @@
 import { VEHICLE_FORMAT, type Vehicle } from '../design/index.js';
 import { axle, faces, keep, known, opening, point, way, zone, ZONE_C } from './build.js';
+import * as drawn from './drawn/wagon.js';
 
 const engine = zone('engine', 'engine bay', 'wagon', ZONE_C.engine, [230, 330, 600, 900, 1240, 340], { weather: 'spray', reach: 'behind a lid', nameInside: true });
 const cab = zone('cab', 'cab', 'wagon', ZONE_C.cab, [1420, 180, 520, 1830, 1540, 540], { people: true, weather: 'dry', surface: 'trim over sheet steel', nameInside: true });
@@ -14,18 +15,8 @@ export const WAGON: Vehicle = {
   lengthMm: 4950,
   widthMm: 1900,
   heightMm: 2000,
-  side: {
-    body: [
-      'M70 1560 L60 1180 Q62 1070 170 1040 L1150 930 L1680 450 Q1730 405 1830 405 L4560 405 Q4660 405 4690 500 L4830 1000 Q4860 1090 4860 1200 L4850 1560 L4320 1560 Q4310 1110 3880 1110 Q3450 1110 3440 1560 L1400 1560 Q1390 1110 960 1110 Q530 1110 520 1560 Z',
-    ],
-    glass: ['M1370 880 L1740 535 Q1765 510 1810 510 L2330 510 L2330 880 Z', 'M2420 510 L3250 510 L3250 880 L2420 880 Z', 'M3340 510 L4500 510 Q4560 510 4580 570 L4660 880 L3340 880 Z'],
-    lines: ['M2375 480 L2375 1500', 'M3295 480 L3295 1400', 'M1310 940 L1310 1400', 'M2480 1010 L2620 1010', 'M80 1200 L210 1180 L220 1270 L85 1280 Z', 'M1750 370 L4500 370'],
-  },
-  plan: {
-    body: ['M60 580 Q70 270 270 180 L560 100 L4560 90 Q4840 100 4860 380 L4860 1520 Q4840 1800 4560 1810 L560 1800 L270 1720 Q70 1630 60 1320 Z'],
-    glass: ['M1150 320 Q1080 950 1150 1580 L1700 1470 Q1650 950 1700 430 Z', 'M4600 380 L4760 340 L4760 1560 L4600 1520 Z'],
-    lines: ['M300 340 Q180 950 300 1560', 'M1760 220 L4560 220 M1760 1680 L4560 1680', 'M3290 120 L3290 1780', 'M1220 150 L1220 60 L1380 40 M1220 1750 L1220 1840 L1380 1860'],
-  },
+  side: drawn.side,
+  plan: drawn.plan,
   wheels: [
     { x: 960, r: 390, trackMm: 1600 },
     { x: 3880, r: 390, trackMm: 1600 },

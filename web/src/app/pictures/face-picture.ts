@@ -1,14 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal } from '@angular/core';
 import { type BoardHole, type Exit, type Face, type Gear, mirroredFromFront, onFace, type Vehicle } from '@meridex/core';
-import { gearMark, shortName } from './gear-marks';
+import { seenAlong } from './gear/drawing';
+import { GearDrawing } from './gear/gear-drawing';
+import { namesBeside, type Rect } from './gear/names';
+import { shortName } from './gear/short-name';
 import type { GearMove } from './vehicle-picture';
-
-interface Rect {
-  readonly x: number;
-  readonly y: number;
-  readonly w: number;
-  readonly h: number;
-}
 
 type Four = readonly [number, number, number, number];
 
@@ -23,6 +19,7 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft:
 /** A wall, floor or board seen straight on, in millimetres: outlines, bend space, air, screws; gear is moved on it. */
 @Component({
   selector: 'mx-face-picture',
+  imports: [GearDrawing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './face-picture.html',
   styleUrl: './face-picture.less',
@@ -66,25 +63,28 @@ export class FacePicture {
         const bend = this.bendMm().get(g.id) ?? 0;
         const reach: Record<Exit, Four> = { down: [g.u, g.v - bend, w, bend], up: [g.u, g.v + h, w, bend], left: [g.u - bend, g.v, bend, h], right: [g.u + w, g.v, bend, h], out: [g.u, g.v, 0, 0] };
         const air = g.heatW > 0 ? g.fixing.airMm : 0;
-        const [box, short, unit] = [this.rect(g.u, g.v, w, h), shortName(g), this.unit()];
-        // A name that is wider than its thing stands over it.
-        const fits = box.w > short.length * 5.8 * unit && box.h > 16 * unit;
-        const marked = box.w > 34 * unit && box.h > (fits ? 46 : 28) * unit;
+        const box = this.rect(g.u, g.v, w, h);
         return {
           gear: g,
-          mark: gearMark(g),
+          turn: this.mirrored() ? g.turn : -g.turn,
+          seen: this.face().normal.endsWith('z') ? seenAlong(g, this.face().normal, 'z') : ('front' as const),
           box,
-          marked,
-          markY: box.y + box.h / 2 - (fits ? 16 : 12) * unit,
-          nameY: !fits ? box.y - 4 * unit : marked ? box.y + box.h / 2 + 18 * unit : box.y + box.h / 2 + 4 * unit,
           bend: this.rect(...reach[exit]),
           air: this.rect(g.u - air, g.v - air, w + 2 * air, h + 2 * air),
           wrong: this.troubled().has(g.id),
-          short,
         };
       }),
   );
-  protected readonly factory = computed(() => this.face().protrusions.map((p) => ({ name: p.name, ...this.rect(p.u, p.v, p.w, p.h) })));
+  protected readonly names = computed(() =>
+    namesBeside(
+      this.items().map((i) => ({ id: i.gear.id, text: shortName(i.gear), box: i.box })),
+      this.face(),
+      this.unit(),
+    ),
+  );
+  protected readonly factory = computed(() =>
+    this.face().protrusions.map((p) => ({ name: p.name, named: p.w > p.name.length * 5.4 * this.unit() && p.h > 15 * this.unit(), ...this.rect(p.u, p.v, p.w, p.h) })),
+  );
   /** Gear of another rig in the same body. */
   protected readonly beside = computed(() =>
     this.vehicle().keep.flatMap((k) => {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal } from '@angular/core';
 import { type Face, figure, type Gear, type SizedRun, tooNearExhaust, type Vehicle } from '@meridex/core';
-import { gearMark } from './gear-marks';
+import { seenAlong } from './gear/drawing';
+import { GearDrawing } from './gear/gear-drawing';
 import { covered, type Flat, flat, flatBox, inDepth, landingFace, lanesOf, moveOnFace, pointOnFace, routePath, type View, zoneAt } from './vehicle-view';
 
 export interface GearMove {
@@ -32,9 +33,16 @@ const BETWEEN = 260;
 const LANE_MM = 30;
 const ARROWS: Readonly<Record<string, Flat>> = { ArrowLeft: { x: -1, y: 0 }, ArrowRight: { x: 1, y: 0 }, ArrowUp: { x: 0, y: -1 }, ArrowDown: { x: 0, y: 1 } };
 
+/** Six spokes of a rim of 60, with the gaps between them. */
+const SPOKES = Array.from({ length: 6 }, (_, i) => {
+  const at = (deg: number, r: number): string => `${(r * Math.cos(((i * 60 + deg) * Math.PI) / 180)).toFixed(1)} ${(r * Math.sin(((i * 60 + deg) * Math.PI) / 180)).toFixed(1)}`;
+  return `M${at(-19, 24)} L${at(-19, 50)} L${at(19, 50)} L${at(19, 24)} Z`;
+}).join(' ');
+
 /** Side view and plan of the vehicle in millimetres, one above the other, with zones, gear to scale and the runs' ways. */
 @Component({
   selector: 'mx-vehicle-picture',
+  imports: [GearDrawing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './vehicle-picture.html',
   styleUrl: './vehicle-picture.less',
@@ -59,6 +67,10 @@ export class VehiclePicture {
   readonly gearMoved = output<GearMove>();
   readonly gearTurned = output<string>();
 
+  /** Layers of the drawing under the zones, and those over them. */
+  protected readonly panels = ['under', 'body', 'shade', 'inside'] as const;
+  protected readonly fittings = ['dark', 'glass', 'lines', 'lamps'] as const;
+  protected readonly SPOKES = SPOKES;
   private readonly drag = signal<Drag | null>(null);
   /** Zone that would take what is dragged. */
   protected readonly over = signal<string | null>(null);
@@ -75,8 +87,17 @@ export class VehiclePicture {
     return `${-MARGIN} ${this.top()} ${v.lengthMm + 2 * MARGIN} ${bottom - this.top()}`;
   });
   protected readonly zones = computed(() => this.views().map((view) => this.vehicle().zones.map((z) => ({ ...z, ...flatBox(this.vehicle(), view, z.box) }))));
+  /** Which way each face looks; one that is not the vehicle's is its board's. */
+  private readonly normals = computed(() => new Map([...this.vehicle().faces, ...this.faces()].map((f) => [f.id, f.normal])));
   protected readonly boxes = computed(() =>
-    this.views().map((view) => inDepth(this.gear(), view).map((g) => ({ ...g, ...flatBox(this.vehicle(), view, g.box), mark: gearMark(g), wrong: this.troubled().has(g.id) }))),
+    this.views().map((view) =>
+      inDepth(this.gear(), view).map((g) => ({
+        ...g,
+        ...flatBox(this.vehicle(), view, g.box),
+        seen: seenAlong(g, this.normals().get(g.face) ?? '+z', view === 'side' ? 'y' : 'z'),
+        wrong: this.troubled().has(g.id),
+      })),
+    ),
   );
   /** Gear of another rig in the same body, at the back. */
   protected readonly beside = computed(() => this.views().map((view) => this.vehicle().keep.flatMap((k) => (k.gear ? [{ id: k.id, name: k.name, ...flatBox(this.vehicle(), view, k.box) }] : []))));

@@ -14,3 +14,4 @@ export * from './state.js';
 export * from './sweep.js';
 export { designCircuit } from './wires.js';
 export { usualLead } from './lead.js';
+export * from './on-board.js';

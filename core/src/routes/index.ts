@@ -1,6 +1,7 @@
 export * from './bundles.js';
 export * from './fuse-marks.js';
 export * from './graph.js';
+export * from './grid-way.js';
 export * from './hazards.js';
 export * from './holes.js';
 export * from './layout.js';

@@ -1,4 +1,4 @@
-import type { Design, Face, Vehicle, Zone } from '../design/index.js';
+import type { Board, Design, Face, Vehicle, Zone } from '../design/index.js';
 import {
   BOARD_FACE,
   boxesOf,
@@ -74,11 +74,28 @@ export function layoutFigures(design: Design, vehicle: Vehicle, gear: readonly G
   };
 }
 
-/** Hole saws for the glands of everything that leaves the board, one a run or multi-core, mm. A cable larger than any saw is left out. */
-export function glandSaws(gear: readonly Gear[], runs: readonly SizedRun[]): number[] {
-  const on = new Set(gear.filter((g) => g.face === BOARD_FACE).map((g) => g.id));
-  const leaving = runs.filter((r) => on.has(r.spec.from.gear) !== on.has(r.spec.to.gear));
+/** What leaves the board together through one gland: a run, or the runs of a multi-core. */
+export interface Leaving {
+  readonly runs: readonly SizedRun[];
+  /** Hole saw of its gland, mm. */
+  readonly sawMm: number;
+}
+
+/** What leaves the board, in the order of its things along the side where cables enter. A cable larger than any saw is left out. */
+export function leavingBoard(gear: readonly Gear[], runs: readonly SizedRun[], entry: Board['entry']): readonly Leaving[] {
+  const on = new Map(gear.filter((g) => g.face === BOARD_FACE).map((g) => [g.id, g]));
+  const along = (r: SizedRun): number => {
+    const g = (on.get(r.spec.from.gear) ?? on.get(r.spec.to.gear))!;
+    return entry === 'left' || entry === 'right' ? g.v + g.outline.h / 2 : g.u + g.outline.w / 2;
+  };
+  const leaving = runs.filter((r) => on.has(r.spec.from.gear) !== on.has(r.spec.to.gear)).sort((a, b) => along(a) - along(b));
   const together = new Map<string, SizedRun[]>();
   for (const r of leaving) together.set(r.spec.multicore?.id ?? `run ${r.spec.id}`, [...(together.get(r.spec.multicore?.id ?? `run ${r.spec.id}`) ?? []), r]);
-  return [...together.values()].flatMap((all) => holeSawMm(bundleMm(laidCables(all).map((c) => c.mm))) ?? []);
+  return [...together.values()].flatMap((all) => {
+    const sawMm = holeSawMm(bundleMm(laidCables(all).map((c) => c.mm)));
+    return sawMm === null ? [] : [{ runs: all, sawMm }];
+  });
 }
+
+/** Hole saws for the glands of everything that leaves a board, in their order along it, mm; none without a board. */
+export const glandSaws = (board: Board | null, gear: readonly Gear[], runs: readonly SizedRun[]): number[] => (board ? leavingBoard(gear, runs, board.entry).map((l) => l.sawMm) : []);

@@ -119,7 +119,7 @@ describe('a run in its vehicle', () => {
   });
   it('leaves the board through a gland of its own', () => {
     const a = of(demo('vet'));
-    expect(glandSaws(a.gear, a.runs).length).toBe(
+    expect(glandSaws(demo('vet').board, a.gear, a.runs).length).toBe(
       a.runs.filter((r) => ['bus', 'inverter', 'charger', 'block'].includes(r.spec.from.gear) !== ['bus', 'inverter', 'charger', 'block'].includes(r.spec.to.gear)).length,
     );
   });

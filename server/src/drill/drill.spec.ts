@@ -11,7 +11,7 @@ describe('a drill template', () => {
   beforeAll(() => {
     const { design } = DEMO_JOBS.find((j) => j.key === 'vet')!;
     const a = assess(design, SHIPPED_CATALOGUE);
-    t = drillTemplate(design, a.gear, glandSaws(a.gear, a.runs))!;
+    t = drillTemplate(design, a.gear, glandSaws(design.board, a.gear, a.runs))!;
     expect(t.holes.length).toBeGreaterThan(10);
   });
 

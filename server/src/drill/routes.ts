@@ -25,7 +25,7 @@ export const drillRoutes =
       const of = await drawn(db, workshopId, jobId, vehicle);
       if (!of) return null;
       const { gear, runs } = of.assessment;
-      const template = drillTemplate(of.design, gear, glandSaws(gear, runs));
+      const template = drillTemplate(of.design, gear, glandSaws(of.design.board, gear, runs));
       return { template, file: `${of.file}-drill-template`, words: `${of.of}, board ${template ? `${template.wMm} × ${template.hMm} mm` : ''}, ${of.revision}` };
     }
     const NO_BOARD = { message: 'This job has no mounting board yet; draft one under Places.' };

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal } from '@angular/core';
-import { type BoardHole, type Exit, type Face, type Gear, mirroredFromFront, onFace, type Vehicle } from '@meridex/core';
+import { type BoardCable, type BoardHole, type Exit, type Face, type Gear, mirroredFromFront, onFace, type Vehicle } from '@meridex/core';
+import { twin } from './gear/twin';
 import { seenAlong } from './gear/drawing';
 import { GearDrawing } from './gear/gear-drawing';
 import { namesBeside, type Rect } from './gear/names';
@@ -32,6 +33,10 @@ export class FacePicture {
   readonly gear = input.required<readonly Gear[]>();
   readonly bendMm = input<ReadonlyMap<string, number>>(new Map());
   readonly holes = input<readonly BoardHole[]>([]);
+  /** Cables as they lie on a board. */
+  readonly cables = input<readonly BoardCable[]>([]);
+  readonly chosenRun = input<string | null>(null);
+  readonly runPicked = output<string>();
   readonly chosenGear = input<string | null>(null);
   readonly troubled = input<ReadonlySet<string>>(new Set());
   readonly gearPicked = output<string>();
@@ -93,6 +98,37 @@ export class FacePicture {
     }),
   );
   protected readonly drilled = computed(() => this.holes().map((h) => ({ ...h, ...this.rect(h.u, h.v, 0, 0) })));
+  protected readonly laid = computed(() => {
+    const drawn = this.cables().map((c) => {
+      const points = c.way.map((p) => {
+        const { x, y } = this.rect(p.u, p.v, 0, 0);
+        return { x, y };
+      });
+      const width = c.areaMm2 === null ? 2 : 1.5 + Math.sqrt(c.areaMm2) * 0.75;
+      const kind = c.run?.spec.group === 'sun' ? 'sun' : 'feed';
+      const [left, right] = twin(points, c.poles === 'both' ? width * 0.62 : 0);
+      const lines =
+        c.poles === 'both'
+          ? [
+              { d: right, kind: 'back' },
+              { d: left, kind },
+            ]
+          : [{ d: left, kind: c.poles === 'feed' ? kind : 'back' }];
+      const id = c.run?.spec.id ?? null;
+      return {
+        id: c.id,
+        run: id,
+        number: c.run?.spec.number,
+        name: c.name,
+        width,
+        lines,
+        at: points.at(-1)!,
+        out: c.ends !== 'gear' && c.poles !== 'return',
+        chosen: id !== null && id === this.chosenRun(),
+      };
+    });
+    return [...drawn.filter((d) => !d.chosen), ...drawn.filter((d) => d.chosen)];
+  });
   protected readonly ends = computed(() => {
     const words = {
       '+z': ['forward', 'rear'],

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { arrangeBoard, type Board, BOARD_FACE, boardable, boardFace, boardHoles, cablesToUndo, type Face, figure, type Gear, glandSaws, inWords, vehicleOf } from '@meridex/core';
+import { arrangeBoard, type Board, BOARD_FACE, boardable, boardCables, boardFace, boardHoles, cablesToUndo, type Face, figure, type Gear, glandSaws, inWords, vehicleOf } from '@meridex/core';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { NamedSelect } from '../fields/named-select';
 import { NumberField } from '../fields/number-field';
@@ -41,7 +41,11 @@ export class BoardSheet {
   protected readonly troubled = computed(() => new Set(this.a().layout.troubles.map((t) => t.gear)));
   protected readonly holes = computed(() => {
     const board = this.board();
-    return board ? boardHoles(board, this.a().gear, glandSaws(this.a().gear, this.a().runs)) : [];
+    return board ? boardHoles(board, this.a().gear, glandSaws(board, this.a().gear, this.a().runs)) : [];
+  });
+  protected readonly cables = computed(() => {
+    const board = this.board();
+    return board ? boardCables(board, this.a()) : [];
   });
   /** Holes of one kind and size together. */
   protected readonly drills = computed(() => {

@@ -6,7 +6,7 @@ export function barsFront(w: number, h: number): Stroke[] {
   const studs = Math.max(3, Math.min(7, Math.round(w / 36)));
   const row = (y: number, look: 'feed' | 'return'): Stroke[] => [
     box(look, w * 0.05, y - bar / 2, w * 0.9, bar, bar * 0.2),
-    ...along(studs, w * 0.07, w * 0.86).map((x) => round('face', x, y, bar * 0.32)),
+    ...along(studs, w * 0.07, w * 0.86).map((x) => round('face', x, y, Math.min(bar * 0.32, w * 0.05))),
   ];
   return [box('case', 0, 0, w, h, Math.min(w, h) * 0.06), ...row(h * 0.29, 'feed'), ...row(h * 0.71, 'return')];
 }
@@ -34,7 +34,8 @@ export function shuntFront(w: number, h: number): Stroke[] {
   const [flat, m] = [w >= h, Math.min(w, h)];
   const [long, across] = flat ? [w, h] : [h, w];
   const place = (x: number, y: number, l: number, a: number): Stroke => (flat ? box('return', x, y, l, a, m * 0.06) : box('return', y, x, a, l, m * 0.06));
-  const bolt = (x: number): Stroke => (flat ? round('face', x, h / 2, across * 0.2) : round('face', w / 2, x, across * 0.2));
+  const head = Math.min(across * 0.2, long * 0.1);
+  const bolt = (x: number): Stroke => (flat ? round('face', x, h / 2, head) : round('face', w / 2, x, head));
   return [
     box('case', 0, 0, w, h, m * 0.06),
     place(long * 0.04, across * 0.14, long * 0.28, across * 0.72),

@@ -1,6 +1,7 @@
 import { CHARGE_PLUS, COUNTED_MINUS, FED_NODES, MAIN_NODES, type InlinePart } from '../circuit/index.js';
 import { withoutDetail, refTo, runKey, type Design } from '../design/index.js';
 import type { Gear } from '../places/index.js';
+import { vehicleOf } from '../vehicle/index.js';
 import { BARS } from '../plant/index.js';
 import { rating } from '../quantity/index.js';
 import { isMainLead, ownFuseMarks, terminals, type FuseMarks, type Lead, type RunEnd, type RunGroup, type SizedRun } from '../routes/index.js';
@@ -48,14 +49,38 @@ class Builder {
   /** What stands on a fuse beside its rating, where that is not its run's number alone. */
   private readonly mark: FuseMarks;
 
+  private readonly carriers: ReadonlyMap<string, string>;
+  private readonly specs: ReadonlyMap<string, SizedRun>;
+  /** The carrier that the bars are in. */
+  private readonly home: string;
+
   constructor(private readonly input: DiagramInput) {
     this.gear = new Map(input.gear.map((g) => [g.id, g]));
     this.kept = keptGear(input.design, input.gear);
     this.mark = ownFuseMarks(input.design.settings.fuseMarks, input.runs);
+    const vehicle = vehicleOf(input.design);
+    this.carriers = new Map(vehicle.zones.map((z) => [z.id, z.carrier]));
+    this.specs = new Map(input.runs.map((r) => [r.spec.id, r]));
+    this.home = this.carriers.get(this.gear.get(BARS.id)?.zone ?? '') ?? vehicle.carriers.at(-1)!.id;
+  }
+
+  /** Carrier of a piece of gear; null: of the one that has the bars. */
+  private carrierOf(gear: string | null | undefined): string | null {
+    const g = gear ? this.gear.get(gear) : undefined;
+    const carrier = g && this.carriers.get(g.zone);
+    return carrier === undefined || carrier === this.home ? null : carrier;
+  }
+
+  /** The vehicle of what is no gear: where its run's end is; of a plug between two, neither. */
+  private framed({ gear, run }: Partial<DiagramNode>): string | null {
+    if (gear || !run) return this.carrierOf(gear);
+    const spec = this.specs.get(run)?.spec;
+    const [from, to] = [this.carrierOf(spec?.from.gear), this.carrierOf(spec?.to.gear)];
+    return from === to ? from : null;
   }
 
   put(id: string, symbol: SymbolKind, title: string, more: Partial<DiagramNode> = {}): void {
-    if (!this.nodes.has(id)) this.nodes.set(id, { id, symbol, title, detail: '', label: '', gear: null, run: null, last: false, ...more });
+    if (!this.nodes.has(id)) this.nodes.set(id, { id, symbol, title, detail: '', label: '', gear: null, run: null, last: false, frame: this.framed(more), ...more });
   }
 
   /** Panels stand as one element, with their number on it. */
@@ -97,6 +122,14 @@ class Builder {
     return { node: this.putEnd(stringNode(gear, e.string), gear, e.string), side, pole };
   }
 
+  /** Vehicles that have something of this diagram, the one with the bars last; none where there is but one. */
+  frames(): Diagram['frames'] {
+    const there = new Set([...this.nodes.values()].flatMap((n) => n.frame ?? []));
+    if (!there.size) return [];
+    const named = new Map(vehicleOf(this.input.design).carriers.map((c) => [c.id, c.name]));
+    return [...there, this.home].map((c) => ({ id: c, name: named.get(c) ?? c }));
+  }
+
   line(id: string, kind: LineKind, run: string | null, from: DiagramEnd, to: DiagramEnd, label = ''): void {
     this.lines.push({ id, kind, run, from, to, label });
   }
@@ -106,25 +139,25 @@ class Builder {
     const size = r.ok ? r.figures.cable : 'no size yet';
     const how = spec.existing ? 'existing, ' : spec.multicore ? `${clipped(spec.multicore.name)}, ` : '';
     const label = `${spec.number} · ${size}\n${how}${metres(spec.outM)}`;
-    let at = this.end(spec.from, 'plus', 'east');
+    let here = this.end(spec.from, 'plus', 'east');
     const stops: string[] = [];
-    const stop = (id: string, symbol: SymbolKind, title: string): void => {
-      this.put(id, symbol, title, { run: spec.id, label: stops.length ? '' : label });
+    const stop = (id: string, symbol: SymbolKind, title: string, at?: 'from' | 'to'): void => {
+      this.put(id, symbol, title, { run: spec.id, label: stops.length ? '' : label, ...(at ? { frame: this.carrierOf(spec[at].gear) } : {}) });
       stops.push(id);
     };
     const fuse = (end: 'from' | 'to'): void => {
       if (!spec.ends.some((e) => e.at === end)) return;
       const breaker = spec.fuseKinds[0] === 'breaker';
       const many = r.ok && r.figures.perPole > 1 ? `${r.figures.perPole} × ` : '';
-      stop(`fuse:${spec.id}:${end}`, breaker ? 'breaker' : 'fuse', [this.mark(spec.id, end), r.ok ? `${many}${rating(r.figures.fuseA)} A` : '? A'].filter(Boolean).join(' · '));
+      stop(`fuse:${spec.id}:${end}`, breaker ? 'breaker' : 'fuse', [this.mark(spec.id, end), r.ok ? `${many}${rating(r.figures.fuseA)} A` : '? A'].filter(Boolean).join(' · '), end);
     };
     fuse('from');
     if (spec.plugA) stop(`plug:${spec.id}`, 'plug', `${spec.plugA} A plug`);
     fuse('to');
     for (const [i, id] of [...stops, null].entries()) {
       const to = id ? ({ node: id, side: 'west', pole: 'plus' } as const) : this.end(spec.to, 'plus', 'west', this.contactOf(r));
-      this.line(`${spec.id}:feed:${i}`, 'feed', spec.id, at, to, stops.length ? '' : label);
-      if (id) at = { node: id, side: 'east', pole: 'plus' };
+      this.line(`${spec.id}:feed:${i}`, 'feed', spec.id, here, to, stops.length ? '' : label);
+      if (id) here = { node: id, side: 'east', pole: 'plus' };
     }
     const [out, back] = [this.end(spec.from, 'minus', 'east'), this.end(spec.to, 'minus', 'west')];
     if (spec.back === 'cable') {
@@ -133,7 +166,7 @@ class Builder {
       this.line(`${spec.id}:return:0`, 'return', spec.id, out, { node: plug, side: 'west', pole: 'minus' });
       return this.line(`${spec.id}:return:1`, 'return', spec.id, { node: plug, side: 'east', pole: 'minus' }, back);
     }
-    for (const where of ['from', 'to']) this.put(`earth:${spec.id}:${where}`, 'earth', '', { run: spec.id });
+    for (const where of ['from', 'to'] as const) this.put(`earth:${spec.id}:${where}`, 'earth', '', { run: spec.id, frame: this.carrierOf(spec[where].gear) });
     this.line(`${spec.id}:return:from`, 'return', spec.id, out, { node: `earth:${spec.id}:from`, side: 'west', pole: 'minus' });
     this.line(`${spec.id}:return:to`, 'return', spec.id, { node: `earth:${spec.id}:to`, side: 'east', pole: 'minus' }, back);
   }
@@ -166,7 +199,7 @@ class Builder {
 
   lead(l: Lead): void {
     const from = l.from === 'starting battery' ? 'starting' : this.nodes.has(l.from) || !this.nodes.has(stringNode(l.from, 1)) ? l.from : stringNode(l.from, 1);
-    if (from === 'ignition') this.put('ignition', 'key', 'ignition');
+    if (from === 'ignition') this.put('ignition', 'key', 'ignition', { frame: this.carrierOf('starting') });
     else this.putGear(from);
     this.putGear(l.to);
     if (!this.nodes.has(from) || !this.nodes.has(l.to)) return;
@@ -182,9 +215,9 @@ class Builder {
 
   vehicle(): void {
     if (!this.nodes.has('starting')) return;
-    this.put('alternator', 'generator', 'alternator', { detail: `${this.input.design.brief.alternator.ratedA} A, factory lead` });
+    this.put('alternator', 'generator', 'alternator', { detail: `${this.input.design.brief.alternator.ratedA} A, factory lead`, frame: this.carrierOf('starting') });
     this.line('alternator:plus', 'feed', null, { node: 'alternator', side: 'east', pole: 'plus' }, { node: 'starting', side: 'west', pole: 'plus' });
-    this.put('earth:starting', 'earth', 'body');
+    this.put('earth:starting', 'earth', 'body', { frame: this.carrierOf('starting') });
     this.line('starting:earth', 'return', null, { node: 'starting', side: 'east', pole: 'minus' }, { node: 'earth:starting', side: 'west', pole: 'minus' });
   }
 
@@ -238,5 +271,5 @@ export function buildDiagram(input: DiagramInput, filter: DiagramFilter = WHOLE)
   if (whole || filter.groups?.some((g) => g === 'house' || g === 'charging')) b.mains();
   if (whole) for (const g of input.gear) if (g.role !== 'there' && !b.nodes.has(stringNode(g.id, 1)) && !(g.role === 'panel' && b.nodes.has(arrayElement(g)))) b.putGear(g.id);
   if (whole) for (const e of standingApart(input.design)) b.put(e.id, e.symbol, e.name, { detail: `existing, kept${e.does ? `: ${e.does}` : ''}; not joined by this plan` });
-  return { nodes: [...b.nodes.values()], lines: b.lines };
+  return { nodes: [...b.nodes.values()], lines: b.lines, frames: b.frames() };
 }

@@ -158,6 +158,38 @@ describe('the line diagram', () => {
     expect([...charging].sort()).toEqual(['charger-bus', 'house-bus', 'start-charger']);
   });
 
+  it('frames what stands in another vehicle than the bars: all of it, nothing else, and the name clear of every line', async () => {
+    const books = DEMO_JOBS.find((j) => j.key === 'bookmobile')!.design;
+    const d = diagramOf(books);
+    expect(d.frames.map((f) => f.name)).toEqual(['tow vehicle', 'caravan']);
+    const there = d.nodes.filter((n) => n.frame === d.frames[0]!.id).map((n) => n.id);
+    expect(there).toContain('starting');
+    expect(there).toContain('alternator');
+    expect(there).not.toContain('house.1');
+    const drawing = await drawn(d);
+    const [frame] = drawing.frames;
+    expect(drawing.frames.length).toBe(1);
+    for (const n of drawing.nodes) {
+      const within = n.x > frame!.x && n.x + n.w < frame!.x + frame!.w && n.y > frame!.y && n.y + n.h < frame!.y + frame!.h;
+      const apart = n.x > frame!.x + frame!.w || n.x + n.w < frame!.x || n.y > frame!.y + frame!.h || n.y + n.h < frame!.y;
+      expect(there.includes(n.node.id) ? within : apart)
+        .withContext(n.node.id)
+        .toBeTrue();
+    }
+    const [left, right, top, foot] = [frame!.x + 10, frame!.x + 90, frame!.y + 5, frame!.y + 18];
+    for (const l of drawing.lines)
+      l.points.slice(1).forEach((q, i) => {
+        const p = l.points[i]!;
+        expect(Math.max(p.x, q.x) > left && Math.min(p.x, q.x) < right && Math.max(p.y, q.y) > top && Math.min(p.y, q.y) < foot)
+          .withContext(l.id)
+          .toBeFalse();
+      });
+  });
+
+  it('has no frame where everything is in one vehicle', () => {
+    expect(diagramOf(DEMO_JOBS.find((j) => j.key === 'vet')!.design).frames).toEqual([]);
+  });
+
   it('shows a return through the body as earths at both ends', () => {
     const d = structuredClone(DEMO_JOBS.find((j) => j.key === 'bees')!.design);
     d.runs['load-l2'] = { back: 'chassis' };

@@ -1,4 +1,4 @@
-import { boundsOf, CONTACTS, labelHeight, MEETS, SYMBOL_PX, wordsAbove, wordsHeight, wordsOf, type ElkBox, type ElkGraph, type ElkPoint } from './elk.js';
+import { boundsOf, CONTACTS, frameId, labelHeight, MEETS, SYMBOL_PX, wordsAbove, wordsHeight, wordsOf, type ElkBox, type ElkGraph, type ElkPoint } from './elk.js';
 import type { Diagram, DiagramEnd, DiagramLine, DiagramNode, LineKind } from './element.js';
 import { LABEL } from './words.js';
 import { SYMBOLS, type Arm, type Stroke } from './symbols.js';
@@ -38,6 +38,19 @@ export interface DrawnDot {
   readonly pole: 'plus' | 'minus' | 'signal';
 }
 
+/** A vehicle that part of the rig lies in, with its name at its upper left corner. */
+export interface DrawnFrame {
+  readonly id: string;
+  readonly name: string;
+  readonly x: number;
+  readonly y: number;
+  readonly w: number;
+  readonly h: number;
+}
+
+/** From the top of a frame to the foot of its name, px. */
+export const FRAME_NAME_PX = 16;
+
 /** A laid-out diagram as strokes and words: the same for screen, SVG and paper. */
 export interface Drawing {
   readonly width: number;
@@ -46,6 +59,7 @@ export interface Drawing {
   readonly nodes: readonly DrawnNode[];
   readonly texts: readonly DrawnText[];
   readonly dots: readonly DrawnDot[];
+  readonly frames: readonly DrawnFrame[];
 }
 
 const path = (points: readonly ElkPoint[]): string => points.map((p, i) => `${i ? 'L' : 'M'}${Math.round(p.x * 10) / 10} ${Math.round(p.y * 10) / 10}`).join('');
@@ -91,7 +105,7 @@ function inward(p: Placed, at: ElkPoint, { side, pole, contact }: DiagramEnd): r
 
 /** Puts strokes and words where the layout engine has placed their boxes. */
 export function drawingOf(diagram: Diagram, laid: ElkGraph): Drawing {
-  const boxes = new Map(laid.children.map((b) => [b.id, boundsOf(b)]));
+  const boxes = new Map(laid.children.flatMap((b) => [b, ...(b.children ?? [])]).map((b) => [b.id, boundsOf(b)]));
   const placed = new Map(diagram.nodes.map((node): [string, Placed] => [node.id, { node, box: boxes.get(node.id)! }]));
   const byId = new Map(diagram.lines.map((l) => [l.id, l]));
   const dots: DrawnDot[] = [];
@@ -114,8 +128,12 @@ export function drawingOf(diagram: Diagram, laid: ElkGraph): Drawing {
   const labels = laid.edges.flatMap((e) =>
     (e.labels ?? []).map((t): DrawnText => ({ of: e.id, run: byId.get(e.id)!.run, x: t.x! + t.width / 2, y: t.y! + LABEL.height - 3, anchor: 'middle', lines: t.text.split('\n'), what: 'label' })),
   );
+  const frames = diagram.frames.flatMap(({ id, name }): DrawnFrame[] => {
+    const b = boxes.get(frameId(id));
+    return b ? [{ id, name, x: b.x, y: b.y, w: b.width, h: b.height }] : [];
+  });
   const titles = [...placed.values()].flatMap((p) => titleOf(p));
-  return { width: Math.ceil(laid.width ?? 0), height: Math.ceil(laid.height ?? 0), lines, nodes, texts: [...labels, ...titles], dots };
+  return { width: Math.ceil(laid.width ?? 0), height: Math.ceil(laid.height ?? 0), lines, nodes, texts: [...labels, ...titles], dots, frames };
 }
 
 /** Strokes of a symbol as it stands in a state. */

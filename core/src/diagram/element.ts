@@ -42,6 +42,8 @@ export interface DiagramNode {
   readonly run: string | null;
   /** A load: its words stand beside it. */
   readonly last: boolean;
+  /** Vehicle that it stands in, where a rig lies in several; null: in the one with the bars, or between two. */
+  readonly frame: string | null;
 }
 
 export interface DiagramEnd {
@@ -65,6 +67,8 @@ export interface DiagramLine {
 
 /** Everything to be drawn, before it has a place. */
 export interface Diagram {
+  /** Vehicles beside the one with the bars, and that one itself; none where the rig lies in one. */
+  readonly frames: readonly { readonly id: string; readonly name: string }[];
   readonly nodes: readonly DiagramNode[];
   readonly lines: readonly DiagramLine[];
 }

@@ -18,6 +18,7 @@ export interface ElkBox {
   readonly x?: number;
   readonly y?: number;
   readonly ports?: readonly ElkPort[];
+  readonly children?: readonly ElkBox[];
   readonly layoutOptions?: Readonly<Record<string, string>>;
 }
 
@@ -176,12 +177,23 @@ function boxOf(node: DiagramNode, diagram: Diagram): ElkBox {
   };
 }
 
+/** Boxes within boxes: what stands in another vehicle than the bars lies in a frame of its own; every place is of the whole. */
+const FRAMED: Readonly<Record<string, string>> = { 'elk.hierarchyHandling': 'INCLUDE_CHILDREN', 'elk.json.shapeCoords': 'ROOT', 'elk.json.edgeCoords': 'ROOT', 'elk.layered.thoroughness': '40' };
+
+function childrenOf(diagram: Diagram): ElkBox[] {
+  const boxes = (frame: string | null): ElkBox[] => diagram.nodes.filter((n) => n.frame === frame).map((n) => boxOf(n, diagram));
+  const frames = diagram.frames.map(({ id }): ElkBox => ({ id: frameId(id), width: 0, height: 0, children: boxes(id), layoutOptions: { 'elk.padding': '[top=26,left=10,bottom=10,right=10]' } }));
+  return [...frames.filter((f) => f.children?.length), ...boxes(null)];
+}
+
+export const frameId = (carrier: string): string => `frame:${carrier}`;
+
 /** The diagram as a graph for the layout engine. */
 export function elkGraph(diagram: Diagram): ElkGraph {
   return {
     id: 'diagram',
-    layoutOptions: diagram.nodes.length > MANY ? { ...OPTIONS, ...QUICK } : OPTIONS,
-    children: diagram.nodes.map((n) => boxOf(n, diagram)),
+    layoutOptions: { ...OPTIONS, ...(diagram.frames.length ? FRAMED : {}), ...(diagram.nodes.length > MANY ? QUICK : {}) },
+    children: childrenOf(diagram),
     edges: diagram.lines.map((l) => ({
       id: l.id,
       sources: [portId(l.id, l.from)],

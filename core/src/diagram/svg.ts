@@ -1,5 +1,5 @@
 import { LABEL } from './words.js';
-import type { Drawing, DrawnText } from './drawing.js';
+import { FRAME_NAME_PX, type DrawnFrame, type Drawing, type DrawnText } from './drawing.js';
 import type { LineKind } from './element.js';
 
 /** Colours by what a line carries; each also has its own weight or dash, so that colour is never alone. */
@@ -24,6 +24,11 @@ function textSvg(t: DrawnText, font: string): string {
 
 const round = (n: number): number => Math.round(n * 10) / 10;
 
+/** A vehicle: a ground under what lies in it, its edge dashed, its name in its corner. */
+function frameSvg(f: DrawnFrame, font: string): string {
+  return `<rect x="${round(f.x)}" y="${round(f.y)}" width="${round(f.w)}" height="${round(f.h)}" rx="10" fill="${INK}" fill-opacity="0.04" stroke="#5A6468" stroke-dasharray="7 4"/><text x="${round(f.x + 10)}" y="${round(f.y + FRAME_NAME_PX)}" font-family="${font}" font-size="12" font-weight="600" fill="${INK}">${escape(f.name)}</text>`;
+}
+
 /** The strokes and words of a drawing, without a frame around them. */
 export function drawingMarks(d: Drawing, font = 'Archivo Narrow, Arial Narrow, sans-serif'): string {
   const lines = d.lines.map((l) => {
@@ -35,7 +40,7 @@ export function drawingMarks(d: Drawing, font = 'Archivo Narrow, Arial Narrow, s
     const strokes = n.strokes.map((s) => `<path d="${s.d}" fill="${s.fill ? INK : 'none'}" stroke="${INK}" stroke-width="${s.thick ? 3 : 1.3}"/>`).join('');
     return `<g transform="translate(${round(n.x)} ${round(n.y)})">${strokes}</g>`;
   });
-  return [...lines, ...nodes, ...dots, ...d.texts.map((t) => textSvg(t, font))].join('');
+  return [...d.frames.map((f) => frameSvg(f, font)), ...lines, ...nodes, ...dots, ...d.texts.map((t) => textSvg(t, font))].join('');
 }
 
 /** A drawing as an SVG file that stands alone. */

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { type CircuitState, type Drawing, type DrawnLine, type DrawnText, LABEL, armIn, strokesAt } from '@meridex/core';
+import { type CircuitState, type Drawing, type DrawnLine, type DrawnText, FRAME_NAME_PX, LABEL, armIn, strokesAt } from '@meridex/core';
 
 /** What a line shows in a state: its words instead of size and length, and how thick it is by its amps. */
 export interface LineState {
@@ -33,6 +33,7 @@ export class LineDiagram {
   readonly runPicked = output<string>();
   readonly gearPicked = output<string>();
   protected readonly lineHeight = LABEL.height;
+  protected readonly nameFoot = FRAME_NAME_PX;
 
   protected readonly texts = computed(() => this.drawing().texts.map((t) => ({ ...t, lines: this.wordsOf(t) })));
   protected readonly nodes = computed(() => {

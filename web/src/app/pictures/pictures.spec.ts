@@ -5,6 +5,7 @@ import { DayStrip } from './day-strip';
 import { FacePicture } from './face-picture';
 import { FuseWindow } from './fuse-window';
 import { VehiclePicture } from './vehicle-picture';
+import { flatBox } from './vehicle-view';
 import { PathLadder } from './path-ladder';
 
 const job = DEMO_JOBS.find((j) => j.key === 'vet')!;
@@ -68,6 +69,35 @@ describe('pictures', () => {
     expect(svg.querySelector('.run.chosen title')!.textContent).toBe(run.spec.name);
     svg.querySelector('.run')!.dispatchEvent(new MouseEvent('click'));
     expect(picked.length).toBe(1);
+  });
+
+  it('close up shows what is around the chosen thing, all of it and larger, and nothing of the other view over it', async () => {
+    const fixture = TestBed.createComponent(VehiclePicture);
+    fixture.componentRef.setInput('vehicle', vehicleOf(job.design));
+    fixture.componentRef.setInput('gear', a.gear);
+    fixture.componentRef.setInput('runs', a.runs);
+    fixture.componentRef.setInput('show', 'both');
+    await fixture.whenStable();
+    const svg = (fixture.nativeElement as HTMLElement).querySelector('svg')!;
+    const whole = svg.getAttribute('viewBox')!.split(' ').map(Number);
+    expect(svg.querySelector('clipPath')).toBeNull();
+    fixture.componentRef.setInput('close', true);
+    for (const g of a.gear) {
+      fixture.componentRef.setInput('chosenGear', g.id);
+      await fixture.whenStable();
+      const [x, , w, h] = svg.getAttribute('viewBox')!.split(' ').map(Number);
+      expect(w! < whole[2]! && h! < whole[3]!)
+        .withContext(g.name)
+        .toBeTrue();
+      const clips = [...svg.querySelectorAll('clipPath rect')].map((r) => ['x', 'y', 'width', 'height'].map((n) => Number(r.getAttribute(n))) as [number, number, number, number]);
+      for (const [i, view] of (['side', 'plan'] as const).entries()) {
+        const [cx, cy, cw, ch] = clips[i]!;
+        const b = flatBox(vehicleOf(job.design), view, g.box);
+        expect(cx === x && b.x >= cx - 1 && b.x + b.w <= cx + cw + 1 && b.y >= cy - 1 && b.y + b.h <= cy + ch + 1)
+          .withContext(`${g.name} ${view}`)
+          .toBeTrue();
+      }
+    }
   });
 
   it('vehicle and face show gear of another rig behind, by its name, and nobody can pick it', async () => {

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal } from '@angular/core';
 import { type Face, figure, type Gear, type SizedRun, tooNearExhaust, type Vehicle } from '@meridex/core';
+import { closeUp } from './close-up';
 import { seenAlong } from './gear/drawing';
 import { GearDrawing } from './gear/gear-drawing';
 import { covered, type Flat, flat, flatBox, inDepth, landingFace, lanesOf, moveOnFace, pointOnFace, routePath, type View, zoneAt } from './vehicle-view';
@@ -33,6 +34,8 @@ const BETWEEN = 260;
 const LANE_MM = 30;
 const ARROWS: Readonly<Record<string, Flat>> = { ArrowLeft: { x: -1, y: 0 }, ArrowRight: { x: 1, y: 0 }, ArrowUp: { x: 0, y: -1 }, ArrowDown: { x: 0, y: 1 } };
 
+let pictures = 0;
+
 /** Six spokes of a rim of 60, with the gaps between them. */
 const SPOKES = Array.from({ length: 6 }, (_, i) => {
   const at = (deg: number, r: number): string => `${(r * Math.cos(((i * 60 + deg) * Math.PI) / 180)).toFixed(1)} ${(r * Math.sin(((i * 60 + deg) * Math.PI) / 180)).toFixed(1)}`;
@@ -62,6 +65,8 @@ export class VehiclePicture {
   readonly troubled = input<ReadonlySet<string>>(new Set());
   /** The ways themselves are drawn too. */
   readonly graph = input(false);
+  /** Only what is around the chosen piece of gear. */
+  readonly close = input(false);
   readonly runPicked = output<string>();
   readonly gearPicked = output<string>();
   readonly gearMoved = output<GearMove>();
@@ -71,18 +76,35 @@ export class VehiclePicture {
   protected readonly panels = ['under', 'body', 'shade', 'inside'] as const;
   protected readonly fittings = ['dark', 'glass', 'lines', 'lamps'] as const;
   protected readonly SPOKES = SPOKES;
+  /** Tells its clip paths from those of another picture on the page. */
+  protected readonly nth = pictures++;
   private readonly drag = signal<Drag | null>(null);
   /** Zone that would take what is dragged. */
   protected readonly over = signal<string | null>(null);
   protected readonly dragging = computed(() => this.drag() !== null);
   protected readonly views = computed<readonly View[]>(() => (this.show() === 'both' ? ['side', 'plan'] : [this.show() as View]));
-  protected readonly scale = computed(() => Math.max(this.vehicle().lengthMm, 3000) / 5400);
+  /** Where the close look is; null: the whole vehicle. */
+  protected readonly window = computed(() => {
+    const g = this.close() ? this.gear().find((o) => o.id === this.chosenGear()) : undefined;
+    return g ? closeUp(this.vehicle(), g) : null;
+  });
+  /** Millimetres of the drawing for each of a usual vehicle's: lettering and lines keep their size on the screen. */
+  protected readonly scale = computed(() => (this.window()?.w ?? Math.max(this.vehicle().lengthMm, 3000)) / 5400);
   /** Lettering keeps its size on the screen when two views share the room. */
-  protected readonly letter = computed(() => this.scale() * (this.show() === 'both' ? 1.55 : 1));
+  protected readonly letter = computed(() => this.scale() * (this.window() ? 2.9 : this.show() === 'both' ? 1.55 : 1));
   private readonly top = computed(() => (this.views()[0] === 'side' ? Math.min(0, ...this.vehicle().zones.map((z) => this.vehicle().heightMm - z.box.z - z.box.h)) - 130 * this.letter() : -100));
-  protected readonly offset = computed(() => (this.show() === 'both' ? this.vehicle().heightMm + BETWEEN : 0));
+  protected readonly offset = computed(() => {
+    const close = this.window();
+    if (this.show() !== 'both') return 0;
+    return close ? close.side.y + close.side.h + BETWEEN * this.scale() - close.plan.y : this.vehicle().heightMm + BETWEEN;
+  });
   protected readonly viewBox = computed(() => {
     const v = this.vehicle();
+    const close = this.window();
+    if (close) {
+      const [first, last] = [close[this.views()[0]!], close[this.views().at(-1)!]];
+      return `${close.x} ${first.y} ${close.w} ${last.y + last.h + this.offset() - first.y}`;
+    }
     const bottom = this.show() === 'side' ? v.heightMm + 110 : this.offset() + v.widthMm + 110;
     return `${-MARGIN} ${this.top()} ${v.lengthMm + 2 * MARGIN} ${bottom - this.top()}`;
   });

@@ -1,8 +1,11 @@
+import { BreakpointObserver } from '@angular/cdk/layout';
 import { CdkDrag, type CdkDragMove, CdkDragPreview, CdkDropList } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, viewChild } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { FormsModule } from '@angular/forms';
 import { BOARD_FACE, comesOff, figure, type Finding, type Gear, inWords, type PlaceOffer, SCORE_WORDS, unboxGear, vehicleOf } from '@meridex/core';
 import { NzSelectModule } from 'ng-zorro-antd/select';
+import { map } from 'rxjs';
 import { NamedSelect } from '../fields/named-select';
 import { NumberField } from '../fields/number-field';
 import { FacePicture } from '../pictures/face-picture';
@@ -38,6 +41,15 @@ export class WhereSheet {
   protected readonly seeking = signal(false);
   protected readonly marking = signal(false);
   protected readonly boxing = signal(false);
+  private readonly phone = toSignal(
+    inject(BreakpointObserver)
+      .observe('(max-width: 600px)')
+      .pipe(map((s) => s.matches)),
+    { initialValue: false },
+  );
+  /** What a person asked for; null: on a phone the place that matters, at the desk the whole vehicle. */
+  protected readonly asked = signal<boolean | null>(null);
+  protected readonly close = computed(() => this.asked() ?? this.phone());
   /** The box that the chosen thing stands in. */
   protected readonly box = computed(() => this.a().layout.boxes.find((b) => b.id === this.chosen()?.zone) ?? null);
   protected readonly canBox = computed(() => !['starting', 'there', 'panel'].includes(this.chosen()?.role ?? 'starting') && this.chosen()?.face !== BOARD_FACE);

@@ -73,7 +73,16 @@ function bankGear({ ref, selected, batteries: parts }: BankThing, p: Plant, desi
   const gear = make(ref, 'house', `${plain} ${bank.capacityAh} Ah`, batteries(main.part, bank.strings * bank.inSeries), heatW);
   // A lead-acid battery stands under a bonnet as the starting battery does; the electronics in a lithium one do not.
   const outside = parts.every((p) => p.part.chemistry !== 'lfp');
-  return [{ ...gear, plain, part: main.part.id, sort: main.part.kind, mainsIn: inside.some((c) => c.inputs.some((i) => i.by === 'inlet')), fixing: outside ? { ...gear.fixing, weather: 'spray' } : gear.fixing }];
+  return [
+    {
+      ...gear,
+      plain,
+      part: main.part.id,
+      sort: main.part.kind,
+      mainsIn: inside.some((c) => c.inputs.some((i) => i.by === 'inlet')),
+      fixing: outside ? { ...gear.fixing, weather: 'spray' } : gear.fixing,
+    },
+  ];
 }
 
 /** Bus bars, or the hub board in their place, and a block beside them. */

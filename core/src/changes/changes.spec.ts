@@ -57,10 +57,10 @@ describe('what changed from one revision to another', () => {
     expect([forth.came, forth.gone]).toEqual([back.gone, back.came]);
   });
   it('names a multi-core by its name, and tells its return', () => {
-    const d = against((x) => (x.multicores['mc'] = { order: 1, name: 'roof cable', runs: ['load-l1', 'load-l2'], back: 'own', cores: null }));
+    const d = against((x) => (x.multicores['mc'] = { order: 1, name: 'roof cable', runs: ['load-l1', 'load-l2'], back: 'own', cores: null, colours: [] }));
     expect(said(d).some((line) => line.startsWith('Roof cable | '))).toBeTrue();
     const two = vet();
-    two.multicores['mc'] = { order: 1, name: '', runs: ['load-l1', 'load-l2'], back: 'own', cores: null };
+    two.multicores['mc'] = { order: 1, name: '', runs: ['load-l1', 'load-l2'], back: 'own', cores: null, colours: [] };
     const other = copyDesign(two);
     other.multicores['mc']!.back = 'common';
     expect(said(difference(two, other)).filter((line) => line.startsWith('Multi-core'))).toEqual(['Multi-core | back | own → common']);

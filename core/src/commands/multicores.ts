@@ -7,6 +7,7 @@ const key = z.string().min(1).max(80);
 const name = z.string().max(60);
 const back = z.enum(['own', 'common']);
 const cores = z.number().int().min(2).max(40).nullable();
+const colours = z.array(z.string().min(1).max(24)).max(40);
 
 function multicoreOf(d: Design, id: string): Design['multicores'][string] {
   const found = d.multicores[id];
@@ -25,7 +26,14 @@ function leaveOthers(d: Design, id: string, runs: readonly string[]): void {
 
 /** One sheathed cable for runs that go the same way, by their keys. */
 export const addMulticore = command({
-  input: z.strictObject({ id: z.string().max(40).optional(), name: name.default(''), runs: z.array(key).min(1).max(20), back: back.default('own'), cores: cores.default(null) }),
+  input: z.strictObject({
+    id: z.string().max(40).optional(),
+    name: name.default(''),
+    runs: z.array(key).min(1).max(20),
+    back: back.default('own'),
+    cores: cores.default(null),
+    colours: colours.default([]),
+  }),
   words: (i) => `a multi-core for ${i.runs.length} runs`,
   change: (d, { id, name: called, runs, ...more }) => {
     const made = freshAmong(d.multicores, id, 'multicore');
@@ -34,9 +42,9 @@ export const addMulticore = command({
   },
 });
 
-/** Another name, other runs, return or number of cores. */
+/** Another name, other runs, return, number of cores or their colours. */
 export const setMulticore = command({
-  input: z.strictObject({ multicore: z.string().max(40), set: z.strictObject({ name, runs: z.array(key).min(1).max(20), back, cores }).partial() }),
+  input: z.strictObject({ multicore: z.string().max(40), set: z.strictObject({ name, runs: z.array(key).min(1).max(20), back, cores, colours }).partial() }),
   words: (i) => `${Object.keys(i.set).join(', ')} of a multi-core`,
   change: (d, { multicore, set }) => {
     const now = multicoreOf(d, multicore);

@@ -49,6 +49,8 @@ export const multicoreSchema = z.object({
   back: z.enum(['own', 'common']),
   /** Cores of the cable that is bought; null: the least that is stocked. */
   cores: z.number().int().min(2).max(40).nullable(),
+  /** Colours of its cores in the order in which they are taken, as they stand on the cable; makers differ. None: by number. */
+  colours: z.array(text(24)).max(40).default([]),
 });
 
 const quantity = z.number().min(0, { message: 'from 0 is accepted' }).max(9999, { message: 'up to 9999 is accepted' });

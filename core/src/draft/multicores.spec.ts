@@ -83,10 +83,13 @@ describe('runs in one multi-core', () => {
   });
   it('stand in the pack, core by core', () => {
     const design = together('own');
+    Object.values(design.multicores)[0]!.colours = ['red', 'black', 'yellow'];
     const a = assess(design, SHIPPED_CATALOGUE);
     const cores = (d: Design): readonly (readonly string[])[] =>
       handOverPack(d, assess(d, SHIPPED_CATALOGUE), 'van', { readings: {}, plan: null, ticked: new Set() }).tables.find((t) => t.title === 'Cores')?.rows ?? [];
-    expect(cores(design).map((r) => r[2])).toEqual(cableOf(a).plan.map((c) => c.lead));
+    expect(cores(design).map((r) => r[3])).toEqual(cableOf(a).plan.map((c) => c.lead));
+    expect(cores(design).map((r) => r[2])).toEqual(['red', 'black', 'yellow', '', '', '', '']);
+    expect(a.fit.find((s) => s.id.startsWith('pull-multicore-'))!.detail).toMatch(/^Cores: 1 red: feed of \d+, 2 black: return of \d+, 3 yellow: feed of \d+, 4 return/);
     expect(cores(job)).toEqual([]);
   });
   it('are as before once the cable is taken apart, and a load that goes leaves its core', () => {

@@ -42,7 +42,7 @@ function withCommonReturn(members: readonly RunSpec[]): readonly RunSpec[] {
  */
 export function inMulticores(specs: readonly RunSpec[], { multicores, settings }: Pick<Design, 'multicores' | 'settings'>): RunSpec[] {
   const found = new Map<string, RunSpec>();
-  for (const [id, { name, runs, back, cores }] of Object.entries(multicores).sort(([, a], [, b]) => a.order - b.order)) {
+  for (const [id, { name, runs, back, cores, colours }] of Object.entries(multicores).sort(([, a], [, b]) => a.order - b.order)) {
     const able = specs.filter((s) => runs.includes(s.id) && canLieInMulticore(s) && !found.has(s.id));
     if (able.length < 2) continue;
     const typed = able.flatMap((s) => s.edit.areaMm2 ?? []);
@@ -55,7 +55,7 @@ export function inMulticores(specs: readonly RunSpec[], { multicores, settings }
     }));
     const together = back === 'common' ? withCommonReturn(members) : [];
     const backCores = together.length ? commonCores(together, settings) : 0;
-    for (const spec of members) found.set(spec.id, { ...spec, multicore: { id, name: name || 'multi-core', cores, common: together.includes(spec) ? commonOf(spec, together, backCores) : null } });
+    for (const spec of members) found.set(spec.id, { ...spec, multicore: { id, name: name || 'multi-core', cores, colours, common: together.includes(spec) ? commonOf(spec, together, backCores) : null } });
   }
   return found.size ? specs.map((s) => found.get(s.id) ?? s) : [...specs];
 }

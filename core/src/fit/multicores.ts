@@ -3,8 +3,8 @@ import type { Core, Fitted, Multicore } from '../routes/index.js';
 import { pullMin } from './how.js';
 import type { FitStep } from './step.js';
 
-/** Which core is for what, in words. @example '1 feed of 4, 2 return of 4, 3 spare' */
-export const coresInWords = (plan: readonly Core[]): string => plan.map((c) => `${c.core} ${c.lead}${c.run ? ` of ${c.run.number}` : ''}`).join(', ');
+/** Which core is for what, in words: by its colour where that was typed. @example '1 red: feed of 4, 2 black: return of 4, 3 spare' */
+export const coresInWords = (plan: readonly Core[]): string => plan.map((c) => `${c.core}${c.colour ? ` ${c.colour}:` : ''} ${c.lead}${c.run ? ` of ${c.run.number}` : ''}`).join(', ');
 
 /** A cable of several cores is pulled once, and opened where each of its runs leaves it. */
 export const multicoreSteps = (all: readonly Multicore[], placeOf: (gear: string) => string, holes: ReadonlySet<string>): FitStep[] =>

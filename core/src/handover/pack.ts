@@ -82,11 +82,12 @@ function multicores(a: Assessment): PackTable[] {
     m.plan.map((c, i) => [
       i ? '' : `${m.name}, ${m.bought}-core ${m.size}`,
       String(c.core),
+      c.colour,
       c.lead,
       c.run ? `${c.run.number} ${c.run.name}` : c.lead === 'spare' ? 'capped at both ends' : 'all in common',
     ]),
   );
-  return rows.length ? [{ title: 'Cores', headings: ['Cable', 'Core', 'Lead', 'Run'], rows, right: [1] }] : [];
+  return rows.length ? [{ title: 'Cores', headings: ['Cable', 'Core', 'Colour', 'Lead', 'Run'], rows, right: [1] }] : [];
 }
 
 function fuses(design: Design, a: Assessment): PackTable {

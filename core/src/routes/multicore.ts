@@ -17,6 +17,8 @@ export const canLieInMulticore = ({ existing, equalTo, apart, minAreaMm2, group 
 /** A core by its number, from 1, and what it is for. */
 export interface Core {
   readonly core: number;
+  /** Its colour as it was typed; empty: known by its number. */
+  readonly colour: string;
   readonly lead: 'feed' | 'return' | 'common return' | 'spare';
   /** Number and name of its run; null: it serves several, or none. */
   readonly run: { readonly number: number; readonly name: string } | null;
@@ -41,8 +43,10 @@ export interface Multicore {
   readonly kgPerM: number;
 }
 
-function coresIn(runs: readonly Fitted[]): Omit<Core, 'core'>[] {
-  const own = runs.flatMap(({ spec, figures }): Omit<Core, 'core'>[] => {
+type Use = Omit<Core, 'core' | 'colour'>;
+
+function coresIn(runs: readonly Fitted[]): Use[] {
+  const own = runs.flatMap(({ spec, figures }): Use[] => {
     const run = { number: spec.number, name: spec.name };
     const feeds = Array.from({ length: figures.perPole }, () => ({ lead: 'feed' as const, run }));
     return spec.back === 'chassis' || spec.multicore!.common ? feeds : [...feeds, ...feeds.map(() => ({ lead: 'return' as const, run }))];
@@ -52,7 +56,7 @@ function coresIn(runs: readonly Fitted[]): Omit<Core, 'core'>[] {
 }
 
 function multicoreOf(runs: readonly Fitted[]): Multicore {
-  const { id, name, cores: typed } = runs[0]!.spec.multicore!;
+  const { id, name, cores: typed, colours } = runs[0]!.spec.multicore!;
   const [{ figures }] = [runs[0]!];
   const inUse = coresIn(runs);
   const stock = STOCK_CORES.find((n) => n >= inUse.length);
@@ -69,7 +73,7 @@ function multicoreOf(runs: readonly Fitted[]): Multicore {
     used: inUse.length,
     bought,
     stocked: bought >= inUse.length && bought <= STOCK_CORES[STOCK_CORES.length - 1]!,
-    plan: [...inUse, ...spare].map((c, i) => ({ core: i + 1, ...c })),
+    plan: [...inUse, ...spare].map((c, i) => ({ core: i + 1, colour: colours[i] ?? '', ...c })),
     outsideMm: bundleMm(Array<number>(bought).fill(coreMm)) + 2 * SHEATH_MM,
     kgPerM: copperKgPerM(figures.areaMm2) * bought * 1.25,
   };

@@ -50,6 +50,8 @@ export interface InMulticore {
   readonly name: string;
   /** Cores that are bought, as typed; null: the least that is stocked. */
   readonly cores: number | null;
+  /** Colours of its cores in order; fewer: the rest go by number. */
+  readonly colours: readonly string[];
   /** The return that it has in common with others; null: a core of its own, or the body. */
   readonly common: CommonReturn | null;
 }

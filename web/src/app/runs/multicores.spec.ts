@@ -28,9 +28,22 @@ describe('the sheet of multi-cores', () => {
     expect(element.querySelector('.what .stop')!.textContent).toContain('4 cores are needed');
   });
 
+  it('takes the colours as they stand on the cable, in any spacing, and shows each beside its core', async () => {
+    const { element, bench, settle } = await onBench(MulticoresSheet, 'bookmobile', (d) => {
+      d.multicores = { mc: { order: 1, name: '', runs: ['load-l1', 'load-l2'], back: 'own', cores: null, colours: [] } };
+    });
+    const field = element.querySelector<HTMLInputElement>('input[aria-label="Colours of multi-core"]')!;
+    field.value = ' red,black ;  yellow , ';
+    field.dispatchEvent(new Event('change'));
+    await settle();
+    expect(bench.openDesign().multicores['mc']!.colours).toEqual(['red', 'black', 'yellow']);
+    const cells = [...element.querySelectorAll('.plan tbody tr')].map((r) => r.querySelectorAll('td')[0]!.textContent!.trim());
+    expect(cells).toEqual(['1 red', '2 black', '3 yellow', '4']);
+  });
+
   it('draws cores that do not overlap, whatever their number', async () => {
     const { element, bench, settle } = await onBench(MulticoresSheet, 'bookmobile', (d) => {
-      d.multicores = { mc: { order: 1, name: '', runs: ['load-l1', 'load-l2', 'load-l3', 'load-l4'], back: 'own', cores: null } };
+      d.multicores = { mc: { order: 1, name: '', runs: ['load-l1', 'load-l2', 'load-l3', 'load-l4'], back: 'own', cores: null, colours: [] } };
     });
     for (const cores of [null, 5, 9, 12, 19, 24]) {
       bench.edit('cores', (d) => (d.multicores['mc']!.cores = cores));

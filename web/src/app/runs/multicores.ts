@@ -19,6 +19,7 @@ interface Row {
   readonly runs: readonly string[];
   readonly back: 'own' | 'common';
   readonly cores: number | null;
+  readonly colours: readonly string[];
   readonly cable: Multicore | null;
 }
 
@@ -46,7 +47,7 @@ export class MulticoresSheet {
     const cables = new Map(multicoresOf(this.a().runs).map((m) => [m.id, m]));
     return Object.entries(this.designs.openDesign().multicores)
       .sort(([, x], [, y]) => x.order - y.order)
-      .map(([id, m]): Row => ({ id, called: m.name, runs: m.runs, back: m.back, cores: m.cores, cable: cables.get(id) ?? null }));
+      .map(([id, m]): Row => ({ id, called: m.name, runs: m.runs, back: m.back, cores: m.cores, colours: m.colours, cable: cables.get(id) ?? null }));
   });
   protected readonly able = computed(() => this.a().runs.filter((r) => canLieInMulticore(r.spec) && (r.spec.multicore || !r.ok || r.figures.areaMm2 <= MOST_CORE_MM2)));
   /** Runs that lie in none, by where they go. */
@@ -61,6 +62,12 @@ export class MulticoresSheet {
   protected numbers = (o: MulticoreOffer): string => o.runs.map((r) => r.spec.number).join(', ');
   protected nameOf = (m: Row): string => m.called || 'multi-core';
   protected zoneName = (zone: string): string => vehicleOf(this.designs.openDesign()).zones.find((z) => z.id === zone)?.name ?? zone;
+
+  /** Colours as they were typed, between commas; a cable has no more than forty cores. */
+  protected listed(words: string): string[] {
+    const typed = words.split(/[,;]/).map((w) => w.trim().slice(0, 24));
+    return typed.filter(Boolean).slice(0, 40);
+  }
 
   protected tick(run: string, on: boolean): void {
     const next = new Set(this.chosen());
@@ -86,7 +93,10 @@ export class MulticoresSheet {
     this.command(`${runs.length} runs in one multi-core`, { do: 'addMulticore', with: { runs, name, back } });
   }
 
-  protected change(m: Row, set: { readonly name?: string; readonly runs?: readonly string[]; readonly back?: 'own' | 'common'; readonly cores?: number | null }): void {
+  protected change(
+    m: Row,
+    set: { readonly name?: string; readonly runs?: readonly string[]; readonly back?: 'own' | 'common'; readonly cores?: number | null; readonly colours?: readonly string[] },
+  ): void {
     if (set.runs?.length === 0) return this.takeOut(m);
     this.command(`${Object.keys(set).join(', ')} of the ${this.nameOf(m)}`, { do: 'setMulticore', with: { multicore: m.id, set } });
   }

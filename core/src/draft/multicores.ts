@@ -55,7 +55,8 @@ export function inMulticores(specs: readonly RunSpec[], { multicores, settings }
     }));
     const together = back === 'common' ? withCommonReturn(members) : [];
     const backCores = together.length ? commonCores(together, settings) : 0;
-    for (const spec of members) found.set(spec.id, { ...spec, multicore: { id, name: name || 'multi-core', cores, colours, common: together.includes(spec) ? commonOf(spec, together, backCores) : null } });
+    for (const spec of members)
+      found.set(spec.id, { ...spec, multicore: { id, name: name || 'multi-core', cores, colours, common: together.includes(spec) ? commonOf(spec, together, backCores) : null } });
   }
   return found.size ? specs.map((s) => found.get(s.id) ?? s) : [...specs];
 }

@@ -47,6 +47,12 @@ export class BoardSheet {
     const board = this.board();
     return board ? boardCables(board, this.a()) : [];
   });
+  /** Numbers of the runs with an end on the board that find no lane between its things. */
+  protected readonly unlaid = computed(() => {
+    const [on, laid] = [new Set(this.aboard().map((g) => g.id)), new Set(this.cables().map((c) => c.run))];
+    const missing = this.a().runs.filter((r) => on.has(r.spec.from.gear) !== on.has(r.spec.to.gear) && !laid.has(r));
+    return missing.map((r) => r.spec.number).join(', ');
+  });
   /** Holes of one kind and size together. */
   protected readonly drills = computed(() => {
     const words = { screw: 'screws', board: 'board fixings', gland: 'glands' } as const;

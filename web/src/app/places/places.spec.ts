@@ -163,6 +163,17 @@ describe('the sheet of places', () => {
 });
 
 describe('the sheet of the board', () => {
+  it('draws the cables, and says which find no lane', async () => {
+    const { element, bench, settle } = await onBench(BoardSheet, 'vet');
+    expect(element.querySelectorAll('.cable').length).toBeGreaterThan(10);
+    expect(element.textContent).not.toContain('No lane is left');
+    // Down on the edge at which its cables leave it has nowhere to send them.
+    bench.edit('charger', (d) => (d.places['charger'] = { zone: 'canopy', on: { face: BOARD_FACE, u: 30, v: 0, turn: 0 }, when: 'now' }));
+    await settle();
+    const charging = bench.openAssessment().runs.find((r) => r.spec.to.gear === 'charger')!;
+    expect(element.querySelector('.answer')!.textContent).toMatch(new RegExp(`No lane is left on the board for run [\\d, ]*${charging.spec.number}`));
+  });
+
   it('drafts a board where there is none, arranged without a clash', async () => {
     const { element, bench, click } = await onBench(BoardSheet, 'bookmobile', (d) => (d.board = null));
     expect(element.textContent).toContain('No board yet');

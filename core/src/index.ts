@@ -23,6 +23,7 @@ export * from './plant/index.js';
 export * from './commands/index.js';
 export * from './supply-options/index.js';
 export * from './supply-flow/index.js';
+export * from './rig-list/index.js';
 export * from './protection/index.js';
 export * from './prove/index.js';
 export * from './quantity/index.js';

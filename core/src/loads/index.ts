@@ -9,3 +9,4 @@ export * from './power.js';
 export * from './spans.js';
 export * from './together.js';
 export * from './use.js';
+export * from './words.js';

@@ -6,3 +6,4 @@ export * from './sun-ways.js';
 export * from './trip-job.js';
 export * from './what-if.js';
 export { applyChange } from './changes.js';
+export * from './words.js';

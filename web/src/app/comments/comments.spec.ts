@@ -4,11 +4,11 @@ import { provideZonelessChangeDetection, signal } from '@angular/core';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { OWN } from '@meridex/core';
 import { Subject } from 'rxjs';
-import { CommentService } from '../services/comment.service';
-import { DesignService } from '../services/design.service';
-import { SessionService } from '../services/session.service';
-import { KeptAnswers } from '../sync/kept-answers';
-import { SyncService } from '../sync/sync.service';
+import { CommentService } from '../data/comment.service';
+import { DesignService } from '../data/design.service';
+import { SessionService } from '../data/session.service';
+import { KeptAnswers } from '../data/sync/kept-answers';
+import { SyncService } from '../data/sync/sync.service';
 import { Comments } from './comments';
 
 const SAID = { id: 'c1', about: 'run-1', text: 'is that fuse in reach?', author: 'Kit', at: '2026-11-30T10:00:00Z', settledBy: null };

@@ -3,8 +3,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { FormsModule } from '@angular/forms';
 import { mayNot } from '@meridex/contract';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { CommentService } from '../services/comment.service';
-import { SessionService } from '../services/session.service';
+import { CommentService } from '../data/comment.service';
+import { SessionService } from '../data/session.service';
 
 /** What was said of one thing, and what is to be said of it. */
 @Component({

@@ -1,7 +1,7 @@
 import { inject, Pipe, type PipeTransform } from '@angular/core';
 import { money } from '@meridex/core';
-import { DesignService } from '../services/design.service';
-import { WorkshopService } from '../services/workshop.service';
+import { DesignService } from '../data/design.service';
+import { WorkshopService } from '../data/workshop.service';
 
 /** A price with the sign of the open job’s money; where none is open, of the workshop’s. */
 @Pipe({ name: 'money', pure: false })

@@ -2,8 +2,8 @@ import { HttpTestingController } from '@angular/common/http/testing';
 import { Component, inject, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { readOwnPart } from '@meridex/core';
-import { DesignService } from '../services/design.service';
-import { OwnPartsService } from '../services/own-parts.service';
+import { DesignService } from '../data/design.service';
+import { OwnPartsService } from '../data/own-parts.service';
 import { onBench } from '../testing/bench';
 import { PartSelect } from './part-select';
 

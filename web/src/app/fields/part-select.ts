@@ -3,9 +3,9 @@ import { FormsModule } from '@angular/forms';
 import { catalogueOf, KIND_WORDS, type Part, type PartKind, SHIPPED_CATALOGUE } from '@meridex/core';
 import { NzModalModule } from 'ng-zorro-antd/modal';
 import { NzSelectModule } from 'ng-zorro-antd/select';
-import { DesignService } from '../services/design.service';
-import { OwnPartsService } from '../services/own-parts.service';
-import { NamedSelect } from './named-select';
+import { DesignService } from '../data/design.service';
+import { OwnPartsService } from '../data/own-parts.service';
+import { NamedSelect } from '../ui/named-select';
 import { PlateForm } from './plate-form';
 
 /** A part of the catalogue, chosen by name; nothing where that is allowed, and what no list has is typed here. */

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
-import { Choice } from './choice';
-import { NumberField } from './number-field';
+import { Choice } from '../ui/choice';
+import { NumberField } from '../ui/number-field';
 import { figureOf } from './plate-words';
 
 /** What of a data sheet is several figures together: a second input, a charger, a switch on a board. */

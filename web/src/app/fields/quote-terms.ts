@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
 import { FormsModule } from '@angular/forms';
 import type { Design } from '@meridex/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { NumberField } from './number-field';
+import { NumberField } from '../ui/number-field';
 
 type Terms = Design['settings']['quote'];
 

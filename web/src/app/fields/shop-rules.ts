@@ -3,9 +3,9 @@ import { FormsModule } from '@angular/forms';
 import type { Design } from '@meridex/core';
 import { NzDatePickerModule } from 'ng-zorro-antd/date-picker';
 import { NzInputModule } from 'ng-zorro-antd/input';
-import { Choice } from './choice';
-import { isoDay } from './iso-day';
-import { NumberField } from './number-field';
+import { Choice } from '../ui/choice';
+import { isoDay } from '../ui/iso-day';
+import { NumberField } from '../ui/number-field';
 import { QuoteTermsFields } from './quote-terms';
 
 export type ShopRules = Design['settings'];

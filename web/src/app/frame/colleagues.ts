@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import type { Stage } from '@meridex/core';
-import { AssessmentService } from '../services/assessment.service';
-import { type Colleague, LiveService } from '../services/live.service';
+import { AssessmentService } from '../data/assessment.service';
+import { type Colleague, LiveService } from '../data/live.service';
 import { stageName, STAGE_LIST } from './stages';
 
 /** Who else is in the job, and where. */

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { type Assumed, blankLoad, type Chip, quickAnswer } from '@meridex/core';
 import { Mark } from '../pictures/mark';
-import { DesignService } from '../services/design.service';
-import { newId } from '../services/new-id';
+import { DesignService } from '../data/design.service';
+import { newId } from '../data/new-id';
 
 /** The answer to what was asked in find or do: what it takes for granted is pressed to something else. */
 @Component({

@@ -1,5 +1,5 @@
 import { STAGES, type Stage } from '@meridex/core';
-import type { SheetTab } from './sheet-tabs';
+import type { SheetTab } from '../ui/sheet-tabs';
 
 const NAME: Readonly<Record<Stage, string>> = {
   brief: 'Brief',

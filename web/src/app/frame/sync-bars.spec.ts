@@ -4,9 +4,9 @@ import { provideZonelessChangeDetection, signal } from '@angular/core';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { blankDesign } from '@meridex/core';
-import type { Clashing } from '../sync/clash';
-import type { EditEntry } from '../sync/entry';
-import { SyncService } from '../sync/sync.service';
+import type { Clashing } from '../data/sync/clash';
+import type { EditEntry } from '../data/sync/entry';
+import { SyncService } from '../data/sync/sync.service';
 import { SyncBars } from './sync-bars';
 
 const entry: EditEntry = {

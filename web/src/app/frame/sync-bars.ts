@@ -6,11 +6,11 @@ import { RouterLink } from '@angular/router';
 import { SwUpdate } from '@angular/service-worker';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { map, NEVER } from 'rxjs';
-import { inWordsOf } from '../services/asks-server';
-import { saveFile } from '../services/save-file';
-import { SessionService } from '../services/session.service';
-import { type Entry, wordsOf } from '../sync/entry';
-import { SyncService } from '../sync/sync.service';
+import { inWordsOf } from '../data/asks-server';
+import { saveFile } from '../data/save-file';
+import { SessionService } from '../data/session.service';
+import { type Entry, wordsOf } from '../data/sync/entry';
+import { SyncService } from '../data/sync/sync.service';
 
 /** What a person has to decide or know about work that is not with the server: clashes, refusals, an ended sign-in, a full device. */
 @Component({

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { amps, figure, rating, type Stage, type TellTales as Figures } from '@meridex/core';
-import { AssessmentService } from '../services/assessment.service';
-import { SelectionService } from '../services/selection.service';
+import { AssessmentService } from '../data/assessment.service';
+import { SelectionService } from '../data/selection.service';
 
 interface Tale {
   readonly name: string;

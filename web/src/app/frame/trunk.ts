@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink, RouterLinkActive } from '@angular/router';
 import { vehicleOf } from '@meridex/core';
-import { AssessmentService } from '../services/assessment.service';
-import { DesignService } from '../services/design.service';
-import { RecordService } from '../services/record.service';
-import { TestPlanService } from '../services/test-plan.service';
+import { AssessmentService } from '../data/assessment.service';
+import { DesignService } from '../data/design.service';
+import { RecordService } from '../data/record.service';
+import { TestPlanService } from '../data/test-plan.service';
 import { Colleagues } from './colleagues';
 import { lugsOf } from './progress';
 import { STAGE_LIST } from './stages';

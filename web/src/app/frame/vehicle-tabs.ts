@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { bodyOf, enginesFor, isJoined, leadsIn, rigsIn, vehicleIds, vehicleName } from '@meridex/core';
-import { DesignService } from '../services/design.service';
-import { SelectionService } from '../services/selection.service';
+import { DesignService } from '../data/design.service';
+import { SelectionService } from '../data/selection.service';
 
 /** The vehicles of a job, coupled in a row: the one that is pressed is shown on every stage. */
 @Component({

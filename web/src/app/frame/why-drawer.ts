@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, input, model, output } from
 import { Router } from '@angular/router';
 import type { Why, WhyInput } from '@meridex/core';
 import { NzDrawerModule } from 'ng-zorro-antd/drawer';
-import { DesignService } from '../services/design.service';
+import { DesignService } from '../data/design.service';
 
 /** Figures opened: the formula in words, what went into it and where that came from, and the way to change it. */
 @Component({

@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { mayNot } from '@meridex/contract';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzModalModule } from 'ng-zorro-antd/modal';
-import { PhotoService } from '../services/photo.service';
-import { SessionService } from '../services/session.service';
+import { PhotoService } from '../data/photo.service';
+import { SessionService } from '../data/session.service';
 
 /** The photo that was pressed, large. */
 @Component({

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { mayNot } from '@meridex/contract';
-import { PhotoService } from '../services/photo.service';
-import { SessionService } from '../services/session.service';
+import { PhotoService } from '../data/photo.service';
+import { SessionService } from '../data/session.service';
 
 /** Photos of one step or reading, and the camera for one more. */
 @Component({

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { drivingSpans, figure, mainsSpans, type TripDay } from '@meridex/core';
-import { NumberField } from '../fields/number-field';
+import { NumberField } from '../ui/number-field';
 
 export type DayChange = { readonly day: number; readonly drivingH?: number; readonly mainsH?: number } | { readonly day: number; readonly reset: true };
 

@@ -26,14 +26,14 @@ import {
   vehicleIds,
 } from '@meridex/core';
 import { en_US, provideNzI18n } from 'ng-zorro-antd/i18n';
-import { AssessmentService } from '../services/assessment.service';
-import { DesignService } from '../services/design.service';
-import { type LongRun, LongTripsService } from '../services/long-trips.service';
-import { AnalysisService } from '../services/analysis.service';
-import { RecordService, type Reading } from '../services/record.service';
-import { there } from '../services/there';
-import { TripsService } from '../services/trips.service';
-import { answerAnalysis, type AnalysisAsk } from '../workers/answers';
+import { AssessmentService } from '../data/assessment.service';
+import { DesignService } from '../data/design.service';
+import { type LongRun, LongTripsService } from '../data/long-trips.service';
+import { AnalysisService } from '../data/analysis.service';
+import { RecordService, type Reading } from '../data/record.service';
+import { there } from '../data/there';
+import { TripsService } from '../data/trips.service';
+import { answerAnalysis, type AnalysisAsk } from '../data/workers/answers';
 
 /** A design in memory that is assessed at each edit: the real services' face, without worker and server. */
 export class Bench {

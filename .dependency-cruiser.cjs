@@ -17,9 +17,31 @@ const LAYERS = [
   ['draft', 'order', 'fit', 'prove', 'explain'],
   ['assess'],
   ['couplings'],
-  ['diagram', 'handover', 'formats', 'case-files', 'demo', 'search', 'overrides', 'quick', 'supply-options', 'supply-flow', 'faults', 'changes', 'test-plan', 'care', 'labels'],
+  ['diagram', 'handover', 'formats', 'case-files', 'demo', 'search', 'overrides', 'quick', 'supply-options', 'supply-flow', 'rig-list', 'faults', 'changes', 'test-plan', 'care', 'labels'],
   ['quote'],
 ];
+
+/** The layers of the application: each with what it may import of the others. */
+const WEB = {
+  ui: [],
+  pictures: ['ui'],
+  data: [],
+  fields: ['ui', 'pictures', 'data'],
+  comments: ['ui', 'data'],
+  photos: ['ui', 'data'],
+  frame: ['ui', 'pictures', 'data', 'fields', 'comments', 'photos'],
+  stages: ['ui', 'pictures', 'data', 'fields', 'comments', 'photos', 'frame'],
+  workshop: ['ui', 'pictures', 'data', 'fields', 'frame'],
+};
+
+const web = (names) => `^web/src/app/(${names.join('|')})/`;
+
+const webRules = Object.entries(WEB).map(([name, below]) => ({
+  name: `web-${name}-imports-only-what-is-below`,
+  severity: 'error',
+  from: { path: web([name]), pathNot: '\\.spec\\.ts$' },
+  to: { path: '^web/src/app/', pathNot: web([name, ...below]) },
+}));
 
 const folder = (name) => `^core/src/${name}/`;
 
@@ -47,6 +69,14 @@ module.exports = {
     { name: 'no-cycle', severity: 'error', from: {}, to: { circular: true } },
     ...layerRules,
     ...doorRules,
+    ...webRules,
+    {
+      name: 'a-stage-knows-no-other',
+      comment: 'what two stages share stands below them',
+      severity: 'error',
+      from: { path: '^web/src/app/(stages|workshop)/([^/]+)/', pathNot: '\\.spec\\.ts$' },
+      to: { path: '^web/src/app/$1/', pathNot: '^web/src/app/$1/$2/' },
+    },
     {
       name: 'core-is-alone',
       severity: 'error',

@@ -92,6 +92,18 @@ describe('runs in one multi-core', () => {
     expect(a.fit.find((s) => s.id.startsWith('pull-multicore-'))!.detail).toMatch(/^Cores: 1 red: feed of \d+, 2 black: return of \d+, 3 yellow: feed of \d+, 4 return/);
     expect(cores(job)).toEqual([]);
   });
+  it('give black to what goes back, wherever it stands on the cable, and to a feed only where more are black than go back', () => {
+    const leads = (back: 'own' | 'common', colours: string[]): string[] => {
+      const design = together(back);
+      Object.values(design.multicores)[0]!.colours = colours;
+      const { plan } = cableOf(assess(design, SHIPPED_CATALOGUE));
+      expect(plan.map((c) => c.core)).toEqual(plan.map((_, i) => i + 1));
+      return plan.filter((c) => c.colour.toLowerCase() === 'black').map((c) => c.lead);
+    };
+    expect(leads('own', ['black', 'red'])).toEqual(['return']);
+    expect(leads('common', ['Black', 'red', 'yellow'])).toEqual(['common return']);
+    expect(leads('own', ['black', 'black', 'black', 'black'])).toEqual(['return', 'return', 'return', 'feed']);
+  });
   it('are as before once the cable is taken apart, and a load that goes leaves its core', () => {
     expect(after(together('own'), { do: 'removeMulticore', with: { multicore: 'mc' } })).toEqual(job);
     expect(after(together('own'), { do: 'removeLoad', with: { load: 'l2' } }).multicores['mc']!.runs).toEqual(['load-l3', 'load-l5']);

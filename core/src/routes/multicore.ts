@@ -55,6 +55,19 @@ function coresIn(runs: readonly Fitted[]): Use[] {
   return [...own, ...Array.from({ length: common }, () => ({ lead: 'common return' as const, run: null }))];
 }
 
+const isBlack = (colour: string): boolean => colour.trim().toLowerCase() === 'black';
+
+/** Numbers of the cores in the order in which they are given out: for a feed those that are not black first, since black goes back to the battery. */
+function laidOut(uses: readonly Use[], colours: readonly string[]): Core[] {
+  const cores = uses.map((_, i) => ({ core: i + 1, colour: colours[i] ?? '' }));
+  const black = cores.filter((c) => isBlack(c.colour));
+  const backs = uses.filter((u) => u.lead === 'return' || u.lead === 'common return').length;
+  const kept = new Set(black.slice(0, backs));
+  const [forBack, forRest] = [[...kept], cores.filter((c) => !kept.has(c))];
+  const given = uses.map((u) => ({ ...(((u.lead === 'return' || u.lead === 'common return') && forBack.shift()) || forRest.shift()!), ...u }));
+  return given.sort((a, b) => a.core - b.core);
+}
+
 function multicoreOf(runs: readonly Fitted[]): Multicore {
   const { id, name, cores: typed, colours } = runs[0]!.spec.multicore!;
   const [{ figures }] = [runs[0]!];
@@ -73,7 +86,7 @@ function multicoreOf(runs: readonly Fitted[]): Multicore {
     used: inUse.length,
     bought,
     stocked: bought >= inUse.length && bought <= STOCK_CORES[STOCK_CORES.length - 1]!,
-    plan: [...inUse, ...spare].map((c, i) => ({ core: i + 1, colour: colours[i] ?? '', ...c })),
+    plan: laidOut([...inUse, ...spare], colours),
     outsideMm: bundleMm(Array<number>(bought).fill(coreMm)) + 2 * SHEATH_MM,
     kgPerM: copperKgPerM(figures.areaMm2) * bought * 1.25,
   };

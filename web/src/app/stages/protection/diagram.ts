@@ -26,7 +26,6 @@ import {
   WHOLE,
   whyGear,
 } from '@meridex/core';
-import { NzButtonModule } from 'ng-zorro-antd/button';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzSelectModule } from 'ng-zorro-antd/select';
 import { NamedSelect } from '../../ui/named-select';
@@ -47,7 +46,7 @@ const ZOOM = { least: 0.3, most: 2, step: 1.2, small: 0.6, read: 0.84 } as const
 /** The line diagram: drawn from the design, never by hand, with the volts and amps of any state. */
 @Component({
   selector: 'mx-diagram',
-  imports: [FormsModule, RouterLink, NzButtonModule, NzCheckboxModule, NzSelectModule, NamedSelect, LineDiagram, Mark],
+  imports: [FormsModule, RouterLink, NzCheckboxModule, NzSelectModule, NamedSelect, LineDiagram, Mark],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '[class.fills]': 'fills()', '(document:keydown.escape)': 'fill(false)' },
   templateUrl: './diagram.html',

@@ -142,16 +142,17 @@ function simulateFile(document: Record<string, unknown>, job: Design, id: string
 function expected(design: Design, a: Assessment): Outcome {
   const plan = testPlan(design, catalogueOf(design))?.groups.flatMap((g) => g.rows) ?? [];
   return good(
-    [...a.prove, ...plan].map(({ id, where, state, meter, unit, expected: value, tolerance, dropV, mostV }) => ({
+    [...a.prove, ...plan].map(({ id, where, state, meter, unit, expected: value, tolerance, dropV, mostV, atMost }) => ({
       id,
       where,
       state,
-      meter: unit === '°C' ? 'thermometer' : meter.kind,
+      meter: unit === '°C' ? 'thermometer' : unit === 'ms' ? 'residual-current tester' : meter.kind,
       unit,
       expected: value,
       tolerance,
       dropV,
       mostV,
+      ...(atMost ? { atMost } : {}),
     })),
   );
 }

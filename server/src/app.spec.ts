@@ -1,4 +1,4 @@
-import { assess, catalogueOf, type Design } from '@meridex/core';
+import { assess, catalogueOf, type Design, READING_UNITS } from '@meridex/core';
 import type { FastifyInstance } from 'fastify';
 import { readFileSync } from 'node:fs';
 import pg from 'pg';
@@ -350,6 +350,15 @@ describe('the server on a real PostgreSQL', () => {
       const reading = { id: crypto.randomUUID(), rowId: 'house-rest', value: 13.26, unit: 'V', revision: 1 };
       for (let i = 0; i < 2; i++) expect((await post(`/api/jobs/${id}/readings`, reading)).statusCode).toBe(204);
       expect((await get(`/api/jobs/${id}/readings`)).json<{ value: number }[]>().map((r) => r.value)).toEqual([13.26]);
+    });
+    it('are kept in every unit that a plan asks for, and in no other', async () => {
+      const id = await newJob();
+      const send = async (unit: string): Promise<number> => (await post(`/api/jobs/${id}/readings`, { id: crypto.randomUUID(), rowId: `in-${unit.length}`, value: 12, unit, revision: 1 })).statusCode;
+      for (const unit of [...READING_UNITS, '%', 'W/m²'])
+        expect(await send(unit))
+          .withContext(unit)
+          .toBe(204);
+      expect(await send('furlong')).toBe(400);
     });
     it('refuse what is no number', async () => {
       const bad = { id: crypto.randomUUID(), rowId: 'x', value: 'much', unit: 'V', revision: 1 };

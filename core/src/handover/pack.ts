@@ -110,7 +110,7 @@ function judgedAs(a: Assessment, { readings: taken, plan }: LeftAs): readonly { 
 function readings(a: Assessment, left: LeftAs): PackTable {
   const rows = judgedAs(a, left).map(({ row, judged }) => {
     const got = left.readings[row.id];
-    const expected = `${figure(row.expected, 2)} ± ${figure(row.tolerance, 2)} ${row.unit}`;
+    const expected = row.atMost ? `at most ${figure(row.expected, 1)} ${row.unit}` : `${figure(row.expected, 2)} ± ${figure(row.tolerance, 2)} ${row.unit}`;
     return [row.where, row.state, expected, got ? `${figure(got.value, 2)} ${row.unit}` : 'not read', judged?.verdict ?? '–', got ? got.at.slice(0, 10) : ''];
   });
   return { title: 'Readings as left', headings: ['Where', 'State', 'Expected', 'Read', 'Verdict', 'Day'], rows, right: [2, 3] };

@@ -15,7 +15,7 @@ const FAN_STEP_M3H = 10;
 const MOST_FAN_M3H = 2000;
 
 /** Air above which chargers cut back, and the room that is kept below it, °C and K. */
-const CUTS_BACK = { fromC: 50, roomK: 1 } as const;
+export const CUTS_BACK = { fromC: 50, roomK: 1 } as const;
 
 /** Rise that a compartment may have: less where a charger in it would come to where it cuts back. In air that is hotter by itself no fan helps that. */
 function allowedRiseK(zone: Zone, warm: readonly Gear[]): number {

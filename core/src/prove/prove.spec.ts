@@ -3,7 +3,8 @@ import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { isOverdue } from './overdue.js';
 import { BATTERY_ROW } from './rows.js';
-import { judgeReading, type Expected } from './verdict.js';
+import type { Expected } from './expected.js';
+import { judgeReading } from './verdict.js';
 
 const row: Expected = { expected: 12.4, tolerance: 0.09, meter: { kind: 'volt', share: 0, absolute: 0.09 }, dropV: 0, mostV: 13.1, unit: 'V', run: 'Fuse block → pump' };
 

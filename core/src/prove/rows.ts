@@ -1,7 +1,7 @@
 import { type Circuit, type CircuitLoad, type LoadAlone, loadsAlone } from '../network/index.js';
 import type { Fitted, SizedRun } from '../routes/index.js';
 import { asOwned, type Meter, type Meters, readingTolerance } from '../verdicts/index.js';
-import type { Expected } from './verdict.js';
+import type { Expected } from './expected.js';
 
 /** One reading to take, with what it should be. */
 export interface ProveRow extends Expected {

@@ -1,41 +1,7 @@
 import { figure } from '../quantity/index.js';
-import { type Meter, MODEL_SHARE, readingVerdict, type ReadingVerdict } from '../verdicts/index.js';
-
-export type Verdict = ReadingVerdict['verdict'] | 'impossible';
-
-export interface Judged {
-  readonly verdict: Verdict;
-  /** Reading less expected. */
-  readonly difference: number;
-  /** What it means and what to do, in a sentence. */
-  readonly say: string;
-}
-
-export interface Expected {
-  readonly expected: number;
-  /** Of meter and model at the expected value, root-sum-square, in the reading's unit. */
-  readonly tolerance: number;
-  readonly meter: Meter;
-  /** Predicted drop down to this point, V. */
-  readonly dropV: number;
-  /** Highest volts that any source on this circuit can give, with the meters' tolerances; null where nothing bounds it. */
-  readonly mostV: number | null;
-  readonly unit: 'V' | 'A' | '°C';
-  /** Run that feeds it, by name; null for a battery's own posts. */
-  readonly run: string | null;
-  /** Share of the drop (of the figure itself in amps) by which the model may be off, where it is not the usual one. */
-  readonly modelShare?: number;
-  /** How things may stand so that it falls short without a fault. */
-  readonly excuses?: { readonly batteryFull?: boolean; readonly sunBelowWm2?: number };
-  /** Where to look first when it is off. */
-  readonly look?: string;
-}
-
-/** How things stood while it was read, as far as that is known. */
-export interface ReadIn {
-  readonly batteryFull?: boolean | null;
-  readonly sunWm2?: number | null;
-}
+import { MODEL_SHARE, readingVerdict } from '../verdicts/index.js';
+import type { Expected, Judged, ReadIn, Verdict } from './expected.js';
+import { judgeLimit } from './limit.js';
 
 function off(e: Expected, difference: number): string {
   const by = `${figure(Math.abs(difference), 2)} ${e.unit}`;
@@ -60,6 +26,7 @@ const SAYS: Readonly<Record<Verdict, (e: Expected, difference: number, read: num
  * figure is one of a slipped unit.
  */
 export function judgeReading(e: Expected, read: number, state: ReadIn = {}): Judged {
+  if (e.atMost) return judgeLimit(e, read);
   const { verdict } = readingVerdict({ kind: 'reading', value: read, expected: e.expected, meter: e.meter, dropV: e.dropV, modelShare: e.modelShare ?? MODEL_SHARE, excuses: e.excuses, state });
   const judged: Verdict = e.mostV !== null && read > e.mostV && verdict !== 'unit' ? 'impossible' : verdict;
   const difference = read - e.expected;

@@ -2,10 +2,8 @@ import { judgeReading, type Judged, type ReadIn } from '../prove/index.js';
 import { figure } from '../quantity/index.js';
 import { asOwned, judgeConverter } from '../verdicts/index.js';
 import { type Converts, FULL_FROM_PERCENT, type TestPlan } from './plan.js';
+import { besideKey } from './beside.js';
 import type { TestGroup, TestRow } from './rows.js';
-
-/** Key under which what stands beside a group's readings is kept. @example besideKey('sun', 'charge') // 'sun.charge' */
-export const besideKey = (group: string, what: 'charge' | 'sun'): string => `${group}.${what}`;
 
 type Readings = Readonly<Record<string, number>>;
 

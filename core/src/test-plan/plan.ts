@@ -8,7 +8,10 @@ import { sentence } from '../quantity/index.js';
 import { givesBy } from '../routes/index.js';
 import { asOwned, type Meters, readingTolerance } from '../verdicts/index.js';
 import type { TestGroup, TestRow } from './rows.js';
+import { jointRows } from './joints.js';
+import { residualTests } from './residual.js';
 import { setPoints } from './set-points.js';
+import { type SoakPlace, soakPlaces, soakTest } from './soak.js';
 import { asPlanned, lookFor, moreProbes, type PlanProbe, STANDS, type Stand } from './more.js';
 
 /** A bank is charged with what it takes only while it is well below full. */
@@ -30,6 +33,8 @@ export interface Converts {
 export interface TestPlan {
   readonly groups: readonly TestGroup[];
   readonly converters: readonly Converts[];
+  /** Compartments that are run warm. */
+  readonly soak: readonly SoakPlace[];
   /** What the readings are taken with. */
   readonly meters: Meters;
 }
@@ -80,16 +85,26 @@ function convertsOf(plan: NonNullable<ReturnType<typeof circuitPlan>>, there: Re
  * What each should show comes from the network solved in that state; null while the design has no circuit.
  */
 export function testPlan(design: Design, catalogue: Catalogue): TestPlan | null {
-  const plan = circuitPlan(design, catalogue, assess(design, catalogue));
+  const assessed = assess(design, catalogue);
+  const plan = circuitPlan(design, catalogue, assessed);
   if (!plan) return null;
   const { meters } = design.settings;
   const probes = [...probesThatProve(plan).map(asPlanned), ...moreProbes(plan)].map((p) => ({ ...p, meter: asOwned(p.meter, meters) }));
   const mains = fromPlug(plan.plant).length > 0;
-  const groups = STANDS.flatMap((stand): TestGroup[] => {
+  const read = STANDS.flatMap((stand) => {
     const asked = probes.filter((p) => p.stand === stand.id);
-    const s = asked.length ? settle(plan, { ...stand.state, mains: stand.state.mains && mains }) : null;
-    return s?.ok ? [{ id: stand.id, words: stand.words, minutes: stand.minutes, also: stand.also, rows: asked.map((p) => rowOf(p, stand, s)) }] : [];
+    const state = asked.length ? settle(plan, { ...stand.state, mains: stand.state.mains && mains }) : null;
+    return state?.ok ? [{ stand, state, asked }] : [];
   });
-  const points = setPoints(design, catalogue, plan.plant, meters);
-  return { groups: [...groups, ...(points ? [points] : [])], converters: convertsOf(plan, new Set(groups.flatMap((g) => g.rows.map((r) => r.id)))), meters };
+  const joints = jointRows(plan, read);
+  const groups = read.map(({ stand: { id, words, minutes, also }, stand, state, asked }): TestGroup => ({
+    id,
+    words,
+    minutes,
+    also,
+    rows: [...asked.map((p) => rowOf(p, stand, state)), ...(joints.get(id) ?? [])],
+  }));
+  const soak = soakPlaces(assessed, catalogue);
+  const last = [setPoints(design, catalogue, plan.plant, meters), soakTest(soak), residualTests(design, catalogue)];
+  return { groups: [...groups, ...last.flatMap((g) => (g ? [g] : []))], soak, converters: convertsOf(plan, new Set(groups.flatMap((g) => g.rows.map((r) => r.id)))), meters };
 }

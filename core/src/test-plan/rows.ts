@@ -1,5 +1,5 @@
 import type { ProveRow } from '../prove/index.js';
-import type { Stand } from './more.js';
+import type { Beside } from './beside.js';
 
 /** A reading to take, in its place and state, with what it should be. */
 export interface TestRow extends ProveRow {
@@ -14,7 +14,7 @@ export interface TestGroup {
   /** How things must stand. */
   readonly words: string;
   readonly minutes: number;
-  /** What is to be written down beside: the bank's charge, the light. */
-  readonly also: Stand['also'];
+  /** What is to be written down beside. */
+  readonly also: readonly Beside[];
   readonly rows: readonly TestRow[];
 }

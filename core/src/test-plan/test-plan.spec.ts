@@ -23,7 +23,7 @@ describe('the test plan', () => {
   });
 
   it('brings a rig up in order: still, loaded, each source alone, held', () => {
-    expect(vet.groups.map((g) => g.id)).toEqual(['rest', 'loads', 'idle', 'engine', 'sun', 'full', 'set points']);
+    expect(vet.groups.map((g) => g.id)).toEqual(['rest', 'loads', 'idle', 'engine', 'sun', 'full', 'set points', 'soak']);
     expect(planOf(demo('bookmobile')).groups.map((g) => g.id)).toContain('mains');
   });
   it('has every reading once, in words, with a tolerance, in every demo job', () => {
@@ -54,7 +54,7 @@ describe('the test plan', () => {
     const two = after(demo('vet'), { do: 'addBank', with: { id: 'spare', part: 'bat-lfp-100', selector: 'switch' } });
     const one = planOf(two);
     const at = (plan: TestPlan, id: string): number => rowOf(plan, id)[0].expected;
-    expect(one.groups.map((g) => g.id)).toEqual(['rest', 'loads', 'idle', 'engine', 'sun', 'second', 'full', 'set points']);
+    expect(one.groups.map((g) => g.id)).toEqual(['rest', 'loads', 'idle', 'engine', 'sun', 'second', 'full', 'set points', 'soak']);
     expect(at(one, 'second.amps:house')).toBe(0);
     expect(at(one, 'second.amps:spare')).toBeGreaterThan(5);
     expect(rowOf(one, 'second.volts:spare')[0].tolerance).toBeGreaterThanOrEqual(0.5);

@@ -1,4 +1,4 @@
-import { assess, blankDesign, DEMO_JOBS, DEMO_RULES, catalogueOf, type DemoJob, type ShopWeek, testPlan, usualShop } from '@meridex/core';
+import { assess, blankDesign, DEMO_JOBS, DEMO_RULES, catalogueOf, type DemoJob, type ProveRow, type ShopWeek, testPlan, usualShop } from '@meridex/core';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import { sql } from 'drizzle-orm';
 import pg from 'pg';
@@ -17,8 +17,9 @@ export { DEMO } from './account.js';
 const DAY_MS = 86_400_000;
 const dayIn = (days: number): string => new Date(Date.now() + days * DAY_MS).toISOString().slice(0, 10);
 
-/** A made-up reading: what the model expects, a little off as meters are, or far off where the story wants a fault. */
-function madeUp(expected: number, index: number, faulty: boolean): number {
+/** A made-up reading: what the model expects, a little off as meters are, or far off where the story wants a fault; well within what has a most. */
+function madeUp({ expected, atMost }: ProveRow, index: number, faulty: boolean): number {
+  if (atMost) return Math.round(expected * 6) / 10;
   const wobble = [0.01, -0.02, 0.015, -0.01][index % 4]!;
   return Math.round((expected + wobble - (faulty ? 0.71 : 0)) * 100) / 100;
 }
@@ -34,7 +35,7 @@ async function loadJob(tx: Tx, workshopId: string, demo: DemoJob): Promise<void>
   const faultyAt = demo.readings === 'one off' ? a.prove.findIndex((r) => /pump/.test(r.where)) : -1;
   const plan = testPlan(demo.design, catalogueOf(demo.design))?.groups.flatMap((g) => g.rows) ?? [];
   for (const [i, row] of [...a.prove, ...plan].entries()) {
-    await keepReading(tx, workshopId, jobId, { id: crypto.randomUUID(), rowId: row.id, value: madeUp(row.expected, i, i === faultyAt), unit: row.unit, revision: 1, author: DEMO.name });
+    await keepReading(tx, workshopId, jobId, { id: crypto.randomUUID(), rowId: row.id, value: madeUp(row, i, i === faultyAt), unit: row.unit, revision: 1, author: DEMO.name });
   }
 }
 

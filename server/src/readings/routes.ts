@@ -1,4 +1,5 @@
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
+import { READING_UNITS } from '@meridex/core';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
 import { allowed, personOf, signedIn } from '../http/guard.js';
@@ -12,7 +13,7 @@ const reading = z.object({
   id: z.uuid(),
   rowId: z.string().min(1).max(120),
   value: z.number().min(-100000).max(100000),
-  unit: z.enum(['V', 'A', 'mV', '%', 'W/m²']),
+  unit: z.enum([...READING_UNITS, '%', 'W/m²']),
   revision: z.number().int().min(1),
 });
 

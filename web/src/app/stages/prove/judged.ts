@@ -1,4 +1,4 @@
-import { impossiblePairs, judgeReading, judgeRow, type Judged, type ProveRow, type TestGroup, type TestPlan, type Verdict } from '@meridex/core';
+import { type Beside, impossiblePairs, judgeReading, judgeRow, type Judged, type ProveRow, soakSays, type SoakSays, type TestPlan, type Verdict } from '@meridex/core';
 import type { MarkKind } from '../../pictures/mark';
 import type { Reading } from '../../data/record.service';
 
@@ -17,7 +17,7 @@ export interface JudgedGroup {
   readonly id: string;
   readonly name: string;
   readonly words: string;
-  readonly also: TestGroup['also'];
+  readonly also: readonly Beside[];
   readonly rows: readonly JudgedRow[];
   readonly read: number;
 }
@@ -37,13 +37,18 @@ const NAMES: Readonly<Record<string, string>> = {
   engine: 'Engine up',
   sun: 'By the sun',
   mains: 'On mains',
+  second: 'On the second bank',
+  apart: 'One bank charged, the other in use',
   full: 'Nearly full',
+  kept: 'Starting battery kept',
   'set points': 'At its set points',
+  soak: 'Run warm',
+  residual: '230 V devices',
 };
 export const ALONE = 'alone';
 
 const valuesOf = (readings: ReadonlyMap<string, Reading>): Readonly<Record<string, number>> => Object.fromEntries([...readings].map(([row, r]) => [row, r.value]));
-const group = (id: string, name: string, words: string, also: TestGroup['also'], rows: readonly JudgedRow[]): JudgedGroup => ({
+const group = (id: string, name: string, words: string, also: readonly Beside[], rows: readonly JudgedRow[]): JudgedGroup => ({
   id,
   name,
   words,
@@ -70,3 +75,6 @@ export function judgedGroups(alone: readonly ProveRow[], plan: TestPlan | null, 
 
 /** What cannot be true together among what was read. */
 export const impossible = (plan: TestPlan | null, readings: ReadonlyMap<string, Reading>): ReturnType<typeof impossiblePairs> => (plan ? impossiblePairs(plan, valuesOf(readings)) : []);
+
+/** What the compartments that were run warm came to. */
+export const soaked = (plan: TestPlan | null, readings: ReadonlyMap<string, Reading>): readonly SoakSays[] => (plan ? soakSays(plan.soak, valuesOf(readings)) : []);

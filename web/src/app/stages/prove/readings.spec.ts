@@ -78,7 +78,9 @@ describe('the prove stage', () => {
       'By the sun',
       'Nearly full',
       'At its set points',
+      'Run warm',
     ]);
+    expect(rowOf(element, 'loads.joint:house-bus')).toMatch(/voltmeter, on millivolts.*at most 20\.0 mV/);
     expect(rowOf(element, 'engine.out-amps:charger')).toMatch(/clamp meter.*40\.00 A/);
   });
 
@@ -109,6 +111,27 @@ describe('the prove stage', () => {
       bench.read(`engine.${row}:charger`, value, 'V');
     await settle();
     expect(element.querySelector('.pair')!.textContent).toContain('the four cannot be true together');
+  });
+
+  it('says of a compartment that is run warm where it is going, once the air outside is known', async () => {
+    const { element, bench, settle } = await onBench(ReadingsSheet, 'vet');
+    for (let n = 0; n < 100 && !element.querySelector('[data-row="rest.draw"]'); n++) {
+      await new Promise((r) => setTimeout(r, 10));
+      await settle();
+    }
+    bench.read('soak.30:canopy', 22, '°C');
+    bench.read('soak.60:canopy', 23, '°C');
+    await settle();
+    expect(element.querySelector('p.beside')).toBeNull();
+    const outside = element.querySelector<HTMLInputElement>('[aria-label="Air outside, in the shade, Run warm"]')!;
+    outside.value = '-41';
+    outside.dispatchEvent(new Event('change'));
+    await settle();
+    expect(element.querySelector('.pad [role=alert]')!.textContent).toContain('Air outside');
+    outside.value = '20';
+    outside.dispatchEvent(new Event('change'));
+    await settle();
+    expect(element.querySelector('p.beside.holds')!.textContent).toContain('Canopy settled at 23 °C, 3 K over the air outside; on a day of 40 °C that is 43 °C. As planned (4 K).');
   });
 
   it('says by which instrument a reading is judged, and that its check is overdue', async () => {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal } from '@angular/core';
-import { besideKey, figure, isOverdue, type ProveRow, readTypedNumber, sentence, type Verdict } from '@meridex/core';
+import { type Beside, besideKey, figure, isOverdue, type ProveRow, readTypedNumber, sentence, type Verdict } from '@meridex/core';
 import { Photos } from '../../photos/photos';
 import { Mark } from '../../pictures/mark';
 import { isoDay } from '../../ui/iso-day';
@@ -8,14 +8,24 @@ import { DesignService } from '../../data/design.service';
 import { PhotoService } from '../../data/photo.service';
 import { RecordService } from '../../data/record.service';
 import { TestPlanService } from '../../data/test-plan.service';
-import { impossible, judgedGroups, type JudgedRow } from './judged';
+import { ALONE, impossible, judgedGroups, type JudgedRow, soaked } from './judged';
 
 const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '±', '0', '.'] as const;
 const METERS = { volt: 'voltmeter', clamp: 'clamp meter', shunt: 'shunt, or a meter in the lead' } as const;
+/** Instruments that go by the unit, since the workshop keeps no class of theirs. */
+const OTHERS: Readonly<Partial<Record<ProveRow['unit'], string>>> = { '°C': 'thermometer', ms: 'tester of residual-current devices', mV: 'voltmeter, on millivolts' };
 const VERDICTS: Readonly<Record<Verdict, string>> = { agrees: 'agrees', near: 'near', 'not-yet': 'not yet', unit: 'which unit?', off: 'off', reversed: 'reversed', impossible: 'impossible' };
+const CAUTIONS: Readonly<Record<string, string>> = {
+  [ALONE]: 'Measure on the load’s own terminals, its circuit on, all else off.',
+  soak: 'Somebody stays with it: read, feel every box and lug, and stop it at the figure above, at a smell, or at anything too hot to hold.',
+  residual: '230 V kills. Only the licensed electrician opens, tests and writes this down.',
+};
 /** What is written down beside a group, since a reading that falls short may rest on it. */
-const BESIDE = { charge: { words: 'Charge of the bank now', unit: '%', most: 100 }, sun: { words: 'Light on the panels', unit: 'W/m²', most: 1400 } } as const;
-type Beside = keyof typeof BESIDE;
+const BESIDE: Readonly<Record<Beside, { readonly words: string; readonly unit: '%' | 'W/m²' | '°C'; readonly least: number; readonly most: number }>> = {
+  charge: { words: 'Charge of the bank now', unit: '%', least: 0, most: 100 },
+  sun: { words: 'Light on the panels', unit: 'W/m²', least: 0, most: 1400 },
+  outside: { words: 'Air outside, in the shade', unit: '°C', least: -30, most: 60 },
+};
 
 /** What each meter should read, what it did read, and whether that is right. One column, number pad, one hand. */
 @Component({
@@ -33,17 +43,18 @@ export class ReadingsSheet {
   protected readonly photos = inject(PhotoService);
   protected readonly figure = figure;
   protected readonly sentence = sentence;
-  protected readonly meterOf = (row: ProveRow): string => (row.unit === '°C' ? 'thermometer' : METERS[row.meter.kind]);
+  protected readonly meterOf = (row: ProveRow): string => OTHERS[row.unit] ?? METERS[row.meter.kind];
   /** The class of the instrument that a reading is judged by, as the workshop keeps it. */
   protected readonly classOf = (row: ProveRow): string => {
-    if (row.unit === '°C') return `Thermometer and thermostat ± ${figure(row.tolerance, 0)} °C`;
+    const other = OTHERS[row.unit];
+    if (other) return `${sentence(other)} ± ${figure(row.tolerance, 1)} ${row.unit}, by default`;
     const { name, share, absolute } = this.designs.openDesign().settings.meters[row.meter.kind];
     return `${sentence(name || METERS[row.meter.kind])} ± (${figure(100 * share, 1)} % + ${figure(absolute, 2)} ${row.unit})${name ? '' : ', by default'}`;
   };
   /** What is said of an instrument whose check is overdue. */
   protected readonly overdue = (row: ProveRow): string | null => {
     const { name, checkedOn } = this.designs.openDesign().settings.meters[row.meter.kind];
-    if (row.unit === '°C' || !isOverdue(checkedOn, isoDay(new Date()))) return null;
+    if (row.unit === '°C' || row.unit === 'ms' || !isOverdue(checkedOn, isoDay(new Date()))) return null;
     return `${sentence(name || METERS[row.meter.kind])}: last checked on ${checkedOn}, more than a year ago. Check it against another before it judges a rig.`;
   };
   protected readonly keys = KEYS;
@@ -54,6 +65,7 @@ export class ReadingsSheet {
   private readonly picked = signal<string | null>(null);
   protected readonly groups = computed(() => judgedGroups(this.assessments.assessment()?.prove ?? [], this.tests.plan(), this.records.readings()));
   protected readonly pairs = computed(() => impossible(this.tests.plan(), this.records.readings()));
+  protected readonly soaks = computed(() => soaked(this.tests.plan(), this.records.readings()));
   private readonly rows = computed(() => this.groups().flatMap((g) => g.rows));
   protected readonly chosen = computed<ProveRow | null>(() => {
     const rows = this.rows();
@@ -61,6 +73,8 @@ export class ReadingsSheet {
   });
   /** The group that is open: the one of the chosen reading, until another is opened. */
   protected readonly here = linkedSignal(() => this.groups().find((g) => g.rows.some((r) => r.row.id === this.chosen()?.id))?.id ?? null);
+
+  protected readonly caution = computed(() => CAUTIONS[this.here() ?? ''] ?? 'Keep clear of belt and fan; a clamp goes round one lead alone.');
 
   constructor() {
     effect(() => {
@@ -94,8 +108,8 @@ export class ReadingsSheet {
   }
 
   protected keepBeside(group: string, what: Beside, box: HTMLInputElement): void {
-    const { words, unit, most } = BESIDE[what];
-    const value = readTypedNumber(box.value, { name: words, unit, min: 0, max: most });
+    const { words, unit, least, most } = BESIDE[what];
+    const value = readTypedNumber(box.value, { name: words, unit, min: least, max: most });
     if (value.ok) this.records.read(besideKey(group, what), value.value, unit);
     this.says.set(value.ok ? null : value.message);
   }

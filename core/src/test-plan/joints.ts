@@ -31,8 +31,8 @@ export function jointRows({ runs }: CircuitPlan, read: readonly Read[]): Readonl
     const expected = jointMostMv(amp);
     const row: TestRow = {
       id: `${most.stand.id}.joint:${spec.id}`,
-      where: `Across the worst joint of ${sentence(spec.name)}, stud to lug, both poles`,
-      state: `${figure(amp, 0)} A flowing`,
+      where: `Worst joint of ${sentence(spec.name)}`,
+      state: `stud to lug, both poles, ${figure(amp, 0)} A flowing`,
       meter: MILLIVOLTS,
       unit: 'mV',
       expected,

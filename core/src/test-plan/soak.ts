@@ -58,8 +58,8 @@ export function soakTest(places: readonly SoakPlace[]): TestGroup | null {
   const rows = places.flatMap((p) =>
     p.rows.map((id, i): TestRow => ({
       id,
-      where: `Air in the ${p.name} after ${AT_MIN[i]} min, beside its warmest box`,
-      state: `stop at ${figure(p.mostC, 0)} °C: from there ${p.first}`,
+      where: `Air in the ${p.name} after ${AT_MIN[i]} min`,
+      state: `beside its warmest box; stop at ${figure(p.mostC, 0)} °C`,
       meter: { kind: 'volt', share: 0, absolute: THERMOMETER_K },
       unit: '°C',
       expected: p.mostC,
@@ -71,7 +71,7 @@ export function soakTest(places: readonly SoakPlace[]): TestGroup | null {
       currentA: 0,
       minutes: 1,
       about: p.zone,
-      look: 'stop the test, open up and let it cool; then air, a fan, or less heat in there',
+      look: `from there ${p.first}: stop the test, open up and let it cool; then air, a fan, or less heat in there`,
     })),
   );
   const words = 'all that makes heat at full output: engine up or on mains, bank well below full, inverter loaded; lids and doors shut, fans on their thermostat';

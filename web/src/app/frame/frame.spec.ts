@@ -67,10 +67,20 @@ describe('the tell-tales', () => {
 
 describe('the strip', () => {
   it('says in words what is kept', async () => {
-    const { element, settle } = await onBench(Strip, 'vet', undefined, { jobId: 'job-1' });
+    const { element, bench, settle } = await onBench(Strip, 'vet', undefined, { jobId: 'job-1' });
     const sync = TestBed.inject(SyncService);
     const kept = (): string => element.querySelector('.kept')!.textContent!.trim();
     expect(kept()).toBe('all kept 14:02');
+    sync.lastKept.set({ jobId: 'job-2', at: new Date(new Date().setHours(23, 59)) });
+    await settle();
+    expect(kept()).withContext('of another job').toBe('all kept 14:02');
+    sync.lastKept.set({ jobId: 'job-1', at: new Date(new Date().setHours(23, 58)) });
+    await settle();
+    expect(kept()).withContext('a reading after the last edit').toBe('all kept 23:58');
+    sync.lastKept.set(null);
+    bench.keptAt.set(new Date(2025, 2, 4, 9, 30));
+    await settle();
+    expect(kept()).withContext('of another day').toBe('all kept 4 Mar 09:30');
     for (const step of ['a', 'b', 'c']) sync.tick('job-1', step, true);
     sync.offline.set(true);
     await settle();

@@ -14,6 +14,7 @@ import { SessionService } from '../data/session.service';
 import { ThemeService } from '../data/theme.service';
 import { KeptAnswers } from '../data/sync/kept-answers';
 import { SyncService } from '../data/sync/sync.service';
+import { isoDay } from '../ui/iso-day';
 import { QuickAnswerCard } from './quick-answer';
 import { SHEET_LIST, STAGE_LIST, stageName } from './stages';
 
@@ -52,6 +53,13 @@ export class Strip {
   protected readonly question = signal<string | null>(null);
 
   protected readonly waiting = computed(() => this.sync.unsent().length);
+  /** When the last of this job was kept: of its design, or what was ticked and read since; with the day where it was not today. */
+  protected readonly keptAt = computed(() => {
+    const [design, other] = [this.designs.keptAt(), this.sync.lastKept()];
+    const sent = other?.jobId === this.jobId() ? other!.at : null;
+    return design && sent ? (sent > design ? sent : design) : (sent ?? design);
+  });
+  protected readonly keptForm = computed(() => (this.keptAt() && isoDay(this.keptAt()!) !== isoDay(new Date()) ? 'd MMM HH:mm' : 'HH:mm'));
   protected readonly commands = computed(() => {
     const words = this.wanted().toLowerCase().split(/\s+/).filter(Boolean);
     const all = [...this.jobCommands(), ...this.everywhere()];

@@ -51,7 +51,7 @@ export class Bench {
   readonly jobId = signal<string | null>('job-1');
   readonly revision = signal(7);
   readonly past = signal<{ readonly number: number } | null>(null);
-  readonly keptAt = signal<Date | null>(new Date('2026-11-24T14:02:00'));
+  readonly keptAt = signal<Date | null>(new Date(new Date().setHours(14, 2, 0, 0)));
   readonly undoLabel = signal<string | null>(null);
   readonly redoLabel = signal<string | null>(null);
   readonly labels: string[] = [];

@@ -59,6 +59,8 @@ export class SyncService {
   readonly signedOut = signal(false);
   /** Texts of what could not be read on this device. */
   readonly damaged = signal<readonly string[]>([]);
+  /** The job whose entry the server last had from this page, and when. */
+  readonly lastKept = signal<{ readonly jobId: string; readonly at: Date } | null>(null);
   readonly notKept = this.shelf.trouble.asReadonly();
 
   constructor() {
@@ -223,6 +225,7 @@ export class SyncService {
         const answer = await firstValueFrom(this.http.post<(Revision & { merged: boolean }) | null>(url, body).pipe(timeout(ANSWER_WITHIN_MS)));
         this.tries = 0;
         this.offline.set(false);
+        this.lastKept.set({ jobId: entry.jobId, at: new Date() });
         this.drop(tried);
         this.happenings.next({ what: 'kept', entry: tried, answer });
       } catch (error) {

@@ -128,9 +128,13 @@ describe('the prove stage', () => {
     outside.dispatchEvent(new Event('change'));
     await settle();
     expect(element.querySelector('.pad [role=alert]')!.textContent).toContain('Air outside');
+    const group = outside.closest('details')!;
+    group.open = true;
+    group.dispatchEvent(new Event('toggle'));
     outside.value = '20';
     outside.dispatchEvent(new Event('change'));
     await settle();
+    expect(group.open).withContext('what is kept closes no group').toBeTrue();
     expect(element.querySelector('p.beside.holds')!.textContent).toContain('Canopy settled at 23 °C, 3 K over the air outside; on a day of 40 °C that is 43 °C. As planned (4 K).');
   });
 

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { type Beside, besideKey, figure, isOverdue, type ProveRow, readTypedNumber, sentence, type Verdict } from '@meridex/core';
 import { Photos } from '../../photos/photos';
 import { Mark } from '../../pictures/mark';
@@ -71,8 +71,12 @@ export class ReadingsSheet {
     const rows = this.rows();
     return (rows.find((r) => r.row.id === this.picked()) ?? rows.find((r) => !r.reading) ?? rows[0])?.row ?? null;
   });
-  /** The group that is open: the one of the chosen reading, until another is opened. */
-  protected readonly here = linkedSignal(() => this.groups().find((g) => g.rows.some((r) => r.row.id === this.chosen()?.id))?.id ?? null);
+  private readonly chosenId = computed(() => this.chosen()?.id ?? null);
+  /** The group that is open: the one of the chosen reading, until another is opened. What is kept meanwhile does not close it. */
+  protected readonly here = linkedSignal({
+    source: this.chosenId,
+    computation: (id) => untracked(this.groups).find((g) => g.rows.some((r) => r.row.id === id))?.id ?? null,
+  });
 
   protected readonly caution = computed(() => CAUTIONS[this.here() ?? ''] ?? 'Keep clear of belt and fan; a clamp goes round one lead alone.');
 

@@ -10,6 +10,7 @@ export interface WorkshopSettings {
   readonly address?: string;
   readonly phone?: string;
   readonly licence?: string;
+  readonly logo?: string;
   readonly rules?: Design['settings'] | null;
 }
 

@@ -2,8 +2,8 @@ import type { Workshop } from '@meridex/contract';
 import type { Pack, PackTable } from '@meridex/core';
 import type { Content, TableCell } from 'pdfmake';
 import { type PackPicture, picturesOnPaper } from './pictures.js';
-import { headLine } from './head.js';
 import { printed } from '../paper/fonts.js';
+import { headOf } from '../paper/head.js';
 
 const INK = '#1D2629';
 const MUTED = '#5A6468';
@@ -50,7 +50,7 @@ export function packPdf(pack: Pack, from: Workshop, revision: number, day: strin
       margin: [0, 20, 0, 0],
     }),
     content: [
-      { text: headLine(from), style: 'muted', margin: [0, 0, 0, 10] },
+      ...headOf(from),
       { text: pack.title, style: 'h1' },
       { text: `${pack.vehicle} · hand-over pack of ${day}`, style: 'muted', margin: [0, 2, 0, 12] },
       { table: { widths: [170, '*'], body: pack.summary.map(([k, v]) => [{ text: k, color: MUTED }, { text: spelt(v) }]) }, layout: 'noBorders' },

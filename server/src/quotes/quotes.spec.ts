@@ -30,6 +30,19 @@ describe('quotes', () => {
     expect(await stateOfJob()).toBe('quoted');
   });
 
+  it('are had on paper by their link, and by their workshop alone', async () => {
+    const token = await sent();
+    const [{ id }] = (await listed()) as [SentQuote];
+    const pdfs = [await byLink('GET', `${token}/quote.pdf`), await shed.call('GET', `/api/quotes/${id}/quote.pdf`)];
+    for (const r of pdfs) expect([r.statusCode, r.headers['content-type'], r.rawPayload.subarray(0, 5).toString()]).toEqual([200, 'application/pdf', '%PDF-']);
+    expect((await byLink('GET', `${'x'.repeat(43)}/quote.pdf`)).statusCode).toBe(404);
+    expect((await shed.call('GET', `/api/quotes/${id}/quote.pdf`, undefined, shed.other)).statusCode).toBe(404);
+    expect((await shed.call('GET', `/api/quotes/${id}/quote.pdf`, undefined, '')).statusCode).toBe(401);
+    // What came of it stands where the signature would: the sheet differs, and is drawn all the same.
+    await byLink('POST', `${token}/accept`, { option: 'plan', name: 'Priya' });
+    expect((await byLink('GET', `${token}/quote.pdf`)).statusCode).toBe(200);
+  });
+
   it('are accepted once, by name, and the job knows it', async () => {
     const token = await sent();
     expect((await byLink('POST', `${token}/accept`, { option: 'plan', name: 'Priya' })).statusCode).toBe(204);

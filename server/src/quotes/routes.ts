@@ -1,5 +1,6 @@
-import { acceptedSchema, acceptQuoteSchema, askOfQuoteSchema, newQuoteSchema, QUOTE_STATES, sentQuoteSchema, workshopSchema } from '@meridex/contract';
-import { addsUp, quoteSchema } from '@meridex/core';
+import { acceptedSchema, acceptQuoteSchema, askOfQuoteSchema, newQuoteSchema, type OpenQuote, QUOTE_STATES, sentQuoteSchema, workshopSchema } from '@meridex/contract';
+import { addsUp, type Quote, quoteSchema } from '@meridex/core';
+import type { FastifyReply } from 'fastify';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { keepComment } from '../comments/store.js';
@@ -7,7 +8,8 @@ import type { Database } from '../db/client.js';
 import { allowed, personOf, signedIn } from '../http/guard.js';
 import { jobExists } from '../jobs/store.js';
 import { tell } from '../live/tell.js';
-import { accept, asOpen, newLink, quoteBehind, quotesOf, sendQuote, withdraw } from './store.js';
+import { quotePdf } from './paper.js';
+import { accept, asOpen, newLink, quoteBehind, quoteOfOwn, quotesOf, sendQuote, withdraw } from './store.js';
 
 const message = z.object({ message: z.string() });
 const ofJob = z.object({ jobId: z.uuid() });
@@ -18,6 +20,12 @@ const LIMIT = { rateLimit: { max: 30, timeWindow: '1 minute' } };
 const NONE = { message: 'This job is not in your workshop.' };
 const NO_QUOTE = { message: 'There is no such quote, or another link was made for it: ask the workshop.' };
 const NOT_ONES_OWN = { message: 'This quote is not in your workshop, or no longer open.' };
+
+const onPaper = async (reply: FastifyReply, open: OpenQuote<Quote>): Promise<FastifyReply> =>
+  reply
+    .header('content-disposition', `inline; filename="quote-${open.at.slice(0, 10)}.pdf"`)
+    .type('application/pdf')
+    .send(await quotePdf(open));
 
 /** Quotes of a job: sent, found by a new link, taken back. */
 export const quoteRoutes =
@@ -38,6 +46,10 @@ export const quoteRoutes =
         return token === null ? reply.code(404).send(NONE) : reply.code(201).send({ token });
       },
     );
+    app.get('/api/quotes/:id/quote.pdf', { schema: { params: ofQuote } }, async (request, reply) => {
+      const row = await db.inWorkshop(personOf(request).workshopId, (tx) => quoteOfOwn(tx, request.params.id));
+      return row ? onPaper(reply, await asOpen(db, row)) : reply.code(404).send(NO_QUOTE);
+    });
     app.post('/api/quotes/:id/link', { preHandler: allowed('quote'), schema: { params: ofQuote, response: { 201: link, 403: message, 404: message } } }, async (request, reply) => {
       const token = await db.inWorkshop(personOf(request).workshopId, (tx) => newLink(tx, request.params.id));
       return token === null ? reply.code(404).send(NOT_ONES_OWN) : reply.code(201).send({ token });
@@ -53,6 +65,10 @@ export const openQuoteRoutes =
   (db: Database): FastifyPluginAsyncZod =>
   async (app) => {
     const open = z.object({ workshop: workshopSchema, quote: quoteSchema, at: z.string(), until: z.string(), state: z.enum(QUOTE_STATES), accepted: acceptedSchema.nullable() });
+    app.get('/api/sent-quotes/:token/quote.pdf', { config: LIMIT, schema: { params: byToken } }, async (request, reply) => {
+      const row = await quoteBehind(db, request.params.token);
+      return row ? onPaper(reply, await asOpen(db, row)) : reply.code(404).send(NO_QUOTE);
+    });
     app.get('/api/sent-quotes/:token', { config: LIMIT, schema: { params: byToken, response: { 200: open, 404: message } } }, async (request, reply) => {
       const row = await quoteBehind(db, request.params.token);
       return row ? asOpen(db, row) : reply.code(404).send(NO_QUOTE);

@@ -89,6 +89,12 @@ export async function quoteBehind(db: Database, token: string): Promise<Row | nu
   return row ?? null;
 }
 
+/** A quote of the workshop by its id; null: there is none. */
+export async function quoteOfOwn(tx: Tx, id: string): Promise<Row | null> {
+  const [row] = await tx.select().from(quotes).where(eq(quotes.id, id));
+  return row ?? null;
+}
+
 /** A quote as whoever has its link sees it. */
 export const asOpen = (db: Database, row: Row): Promise<OpenQuote<Quote>> =>
   db.inWorkshop(row.workshopId, async (tx) => {

@@ -12,9 +12,9 @@ export interface OwnWorkshop extends Workshop {
 /** The workshop of the transaction, which sees no other. */
 export async function ownWorkshop(tx: Tx): Promise<OwnWorkshop> {
   const [row] = await tx.select().from(workshops);
-  const { address = '', phone = '', licence = '', rules = null } = row!.settings;
+  const { address = '', phone = '', licence = '', logo = '', rules = null } = row!.settings;
   // Rules that were kept before a setting was there get its usual value.
-  return { name: row!.name, address, phone, licence, rules: rules && settingsSchema.parse(rules) };
+  return { name: row!.name, address, phone, licence, logo, rules: rules && settingsSchema.parse(rules) };
 }
 
 export async function keepWorkshop(tx: Tx, workshopId: string, { name, ...settings }: OwnWorkshop): Promise<void> {

@@ -1,6 +1,6 @@
 import { blankDesign, type Design } from '@meridex/core';
 import pg from 'pg';
-import { headLine } from '../pack/head.js';
+import { headLine } from '../paper/head.js';
 import { twoWorkshops, type TwoWorkshops } from '../testing/workshops.js';
 
 const { settings } = blankDesign('');
@@ -9,6 +9,7 @@ const SHED = {
   address: '9 Siding Lane\nWirrabel',
   phone: '0000 555 099',
   licence: 'EL 0042',
+  logo: '',
   rules: { ...settings, series: 'gauge' as const, torqueNm: { ...settings.torqueNm, M8: 9 } },
 };
 
@@ -22,7 +23,7 @@ describe('a workshop’s own settings', () => {
   afterAll(() => shed?.close());
 
   it('are those of the usual rules until somebody says otherwise, and are kept for this workshop alone', async () => {
-    expect((await call('GET', '/api/workshop', shed.other)).json()).toEqual({ name: 'Other Shed', address: '', phone: '', licence: '', rules: null });
+    expect((await call('GET', '/api/workshop', shed.other)).json()).toEqual({ name: 'Other Shed', address: '', phone: '', licence: '', logo: '', rules: null });
     expect((await call('PUT', '/api/workshop', shed.cookie, SHED)).statusCode).toBe(204);
     expect((await call('GET', '/api/workshop', shed.cookie)).json()).toEqual(JSON.parse(JSON.stringify(SHED)));
     expect((await call('GET', '/api/workshop', shed.other)).json<{ name: string }>().name).toBe('Other Shed');
@@ -49,6 +50,19 @@ describe('a workshop’s own settings', () => {
       expect(r.statusCode).toBe(400);
       expect(r.json<{ message: string }>().message).toMatch(says);
     }
+  });
+
+  it('have a logo that can be printed, or none', async () => {
+    // One white dot.
+    const logo = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAQAAAC1HAwCAAAAC0lEQVR42mP8/x8AAwMCAO+ip1sAAAAASUVORK5CYII=';
+    expect((await call('PUT', '/api/workshop', shed.cookie, { ...SHED, logo })).statusCode).toBe(204);
+    expect((await call('GET', '/api/workshop', shed.cookie)).json<{ logo: string }>().logo).toBe(logo);
+    const { lines } = (await call('GET', '/api/jobs', shed.cookie)).json<{ lines: { id: string }[] }>();
+    expect((await call('GET', `/api/jobs/${lines[0]!.id}/pack.pdf`, shed.cookie)).statusCode).toBe(200);
+    const refused = await call('PUT', '/api/workshop', shed.cookie, { ...SHED, logo: Buffer.from('no picture at all').toString('base64') });
+    expect([refused.statusCode, refused.json<{ message: string }>().message]).toEqual([422, 'logo: this cannot be printed; a PNG is accepted']);
+    expect((await call('PUT', '/api/workshop', shed.cookie, { ...SHED, logo: '§' })).json<{ message: string }>().message).toMatch(/^logo: a PNG/);
+    expect((await call('PUT', '/api/workshop', shed.cookie, SHED)).statusCode).toBe(204);
   });
 
   it('stand at the head of the pack', async () => {

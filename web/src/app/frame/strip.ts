@@ -59,7 +59,7 @@ export class Strip {
     const sent = other?.jobId === this.jobId() ? other!.at : null;
     return design && sent ? (sent > design ? sent : design) : (sent ?? design);
   });
-  protected readonly keptForm = computed(() => (this.keptAt() && isoDay(this.keptAt()!) !== isoDay(new Date()) ? 'd MMM HH:mm' : 'HH:mm'));
+  protected readonly keptForm = computed(() => (this.keptAt() && isoDay(this.keptAt()!) !== isoDay(new Date()) ? 'd MMM' : 'HH:mm'));
   protected readonly commands = computed(() => {
     const words = this.wanted().toLowerCase().split(/\s+/).filter(Boolean);
     const all = [...this.jobCommands(), ...this.everywhere()];

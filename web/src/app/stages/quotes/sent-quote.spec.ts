@@ -18,7 +18,7 @@ const option = (key: QuoteOption['key'], name: string, totalMinor: number): Quot
   totalMinor,
 });
 const OPEN: OpenQuote<Quote> = {
-  workshop: { name: 'Siding Lane Electrics', address: '9 Siding Lane', phone: '(07) 5550 0142', licence: '' },
+  workshop: { name: 'Siding Lane Electrics', address: '9 Siding Lane', phone: '(07) 5550 0142', licence: '', logo: '' },
   quote: {
     customer: 'Two Creeks',
     vehicle: 'bus',
@@ -69,14 +69,20 @@ describe('a quote as its customer has it', () => {
     fixture.detectChanges();
   });
 
+  it('is had on paper, and bears the workshop’s logo where it has one', async () => {
+    await come({ workshop: { ...OPEN.workshop, logo: 'iVBORw0KGgo=' } });
+    expect([...page().querySelectorAll('a')].find((a) => a.textContent!.includes('On paper'))!.getAttribute('href')).toBe(`${AT}/quote.pdf`);
+    expect(page().querySelector('img')!.getAttribute('src')).toBe('data:image/png;base64,iVBORw0KGgo=');
+  });
+
   it('is accepted by name, one option of several', async () => {
     await come();
-    expect(page().textContent).toContain('$6123.45');
+    expect(page().textContent).toContain('$6,123.45');
     expect(page().querySelector('a')!.getAttribute('href')).toBe('tel:0755500142');
     await press('Accept');
     expect(says()).toContain('Press the option that you want first');
     await press('Take “Lean”');
-    await press('Accept “Lean” for $5000.00');
+    await press('Accept “Lean” for $5,000.00');
     expect(says()).toContain('Your name');
     await type('input', 'Priya');
     await press('Accept');

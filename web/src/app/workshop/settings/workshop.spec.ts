@@ -6,7 +6,7 @@ import { provideRouter } from '@angular/router';
 import { SessionService } from '../../data/session.service';
 import { WorkshopPage } from './workshop';
 
-const SAYS = { name: 'Tallowgum', address: '', phone: '', licence: '', rules: null };
+const SAYS = { name: 'Tallowgum', address: '', phone: '', licence: '', logo: '', rules: null };
 
 describe('the workshop’s page', () => {
   const person = signal({ name: '', workshop: '', role: '' });
@@ -33,6 +33,31 @@ describe('the workshop’s page', () => {
     http.expectOne('/api/workshop').flush(SAYS);
     await fixture.whenStable();
   };
+
+  it('takes a picture as the logo, drawn no larger than paper shows it, and says of what is none', async () => {
+    await open('owner');
+    const choose = async (file: File, brings: string): Promise<void> => {
+      const field = page().querySelector<HTMLInputElement>('[aria-label="Picture of the logo"]')!;
+      const files = new DataTransfer();
+      files.items.add(file);
+      field.files = files.files;
+      field.dispatchEvent(new Event('change'));
+      for (let n = 0; n < 100 && !page().querySelector(brings); n++) await new Promise((r) => setTimeout(r, 10));
+      await fixture.whenStable();
+    };
+    await choose(new File(['no picture'], 'letter.txt'), '[role=alert]');
+    expect(page().querySelector('[role=alert]')!.textContent).toContain('letter.txt: this browser cannot open it');
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [1800, 300];
+    const blob = await new Promise<Blob>((done) => canvas.toBlob((b) => done(b!)));
+    await choose(new File([blob], 'sign.png', { type: 'image/png' }), '.logo img');
+    expect(page().querySelector('[role=alert]')).toBeNull();
+    const shown = page().querySelector<HTMLImageElement>('.logo img')!;
+    await shown.decode();
+    expect([shown.naturalWidth, shown.naturalHeight]).toEqual([600, 100]);
+    keep().click();
+    expect((http.expectOne('/api/workshop').request.body as { logo: string }).logo.length).toBeGreaterThan(50);
+  });
 
   it('keeps what is typed, with the usual rules where nothing else was said', async () => {
     await open('owner');

@@ -8,6 +8,7 @@ import { type ShopRules, ShopRulesFields } from '../../fields/shop-rules';
 import { Strip } from '../../frame/strip';
 import { SyncBars } from '../../frame/sync-bars';
 import { inWordsOf } from '../../data/asks-server';
+import { logoFrom } from '../../data/logo-file';
 import { SessionService } from '../../data/session.service';
 import { type OwnWorkshop, WorkshopService } from '../../data/workshop.service';
 
@@ -44,6 +45,17 @@ export class WorkshopPage {
 
   protected setRules(change: Partial<ShopRules>): void {
     this.set({ rules: { ...this.rules(), ...change } });
+  }
+
+  /** Takes a chosen picture as the logo; what it is not is said. */
+  protected async logo(event: Event): Promise<void> {
+    const field = event.target as HTMLInputElement;
+    const [file] = field.files ?? [];
+    field.value = '';
+    if (!file) return;
+    const logo = await logoFrom(file);
+    this.says.set('refused' in logo ? logo.refused : null);
+    if ('png' in logo) this.set({ logo: logo.png });
   }
 
   protected keep(): void {

@@ -6,6 +6,7 @@ export * from './people.js';
 export * from './quotes.js';
 export * from './photos.js';
 export * from './roles.js';
+export * from './reviews.js';
 export * from './revisions.js';
 export * from './week.js';
 export * from './workshop.js';

@@ -19,6 +19,7 @@ export type LiveEvent =
   | { readonly what: 'photo' }
   | { readonly what: 'comment' }
   | { readonly what: 'quote' }
+  | { readonly what: 'review' }
   /** Somebody came into the job and asks who is there, is at a place in it, or left. */
   | { readonly what: 'came'; readonly tab: string }
   | { readonly what: 'left'; readonly tab: string }

@@ -4,7 +4,7 @@ describe('who may do what', () => {
   it('is all of it for the owner, nothing for who only looks, nothing for a role that is none', () => {
     expect(DEEDS.every((d) => may('owner', d))).toBeTrue();
     for (const role of ['viewer', 'king']) expect(DEEDS.some((d) => may(role, d))).toBeFalse();
-    expect(DEEDS.filter((d) => may('reviewer', d))).toEqual(['comment']);
+    expect(DEEDS.filter((d) => may('reviewer', d))).toEqual(['comment', 'review']);
   });
   it('lets an apprentice plan, tick and take photos, not accept, nor open or settle jobs', () =>
     expect(DEEDS.filter((d) => may('apprentice', d))).toEqual(['plan', 'tick', 'read', 'photo', 'comment', 'reach customers']));

@@ -3,18 +3,34 @@ export const ROLES = ['owner', 'electrician', 'apprentice', 'mains electrician',
 export type Role = (typeof ROLES)[number];
 
 /** What can be done, as far as not everybody may. */
-export const DEEDS = ['plan', 'accept', 'sign mains', 'tick', 'read', 'photo', 'comment', 'open jobs', 'settle jobs', 'quote', 'reach customers', 'keep parts', 'workshop', 'people'] as const;
+export const DEEDS = [
+  'plan',
+  'accept',
+  'sign mains',
+  'tick',
+  'read',
+  'photo',
+  'comment',
+  'review',
+  'open jobs',
+  'settle jobs',
+  'quote',
+  'reach customers',
+  'keep parts',
+  'workshop',
+  'people',
+] as const;
 export type Deed = (typeof DEEDS)[number];
 
 /** Who may do what; looking is everybody's, but at how customers are reached. */
 export const MAY: Readonly<Record<Role, readonly Deed[]>> = {
   owner: DEEDS,
-  electrician: ['plan', 'accept', 'tick', 'read', 'photo', 'comment', 'open jobs', 'settle jobs', 'quote', 'reach customers', 'keep parts'],
+  electrician: ['plan', 'accept', 'tick', 'read', 'photo', 'comment', 'review', 'open jobs', 'settle jobs', 'quote', 'reach customers', 'keep parts'],
   apprentice: ['plan', 'tick', 'read', 'photo', 'comment', 'reach customers'],
   // The 230 V side of a plan is theirs, and no more of it.
   'mains electrician': ['sign mains', 'tick', 'read', 'photo', 'comment', 'reach customers'],
   viewer: [],
-  reviewer: ['comment'],
+  reviewer: ['comment', 'review'],
 };
 
 const DEED_WORDS: Readonly<Record<Deed, string>> = {
@@ -25,6 +41,7 @@ const DEED_WORDS: Readonly<Record<Deed, string>> = {
   read: 'enter a reading',
   photo: 'add a photo',
   comment: 'say something of a job',
+  review: 'mark a plan as reviewed',
   'open jobs': 'open a job',
   'settle jobs': 'set a job’s state and day',
   quote: 'send a quote',

@@ -10,6 +10,7 @@ import { openRoutes, peopleRoutes } from './accounts/people-routes.js';
 import { accountRoutes } from './accounts/routes.js';
 import type { Database } from './db/client.js';
 import { commentRoutes } from './comments/routes.js';
+import { reviewRoutes } from './reviews/routes.js';
 import { designRoutes } from './designs/routes.js';
 import { diagramRoutes } from './diagram/routes.js';
 import { enclosureRoutes } from './drill/enclosure-routes.js';
@@ -99,6 +100,7 @@ export async function buildApp({ db, queue, webRoot, demo = true, proxy = false,
     workshopRoutes,
     photoRoutes,
     commentRoutes,
+    reviewRoutes,
     quoteRoutes,
     weekRoutes,
     openQuoteRoutes,

@@ -32,6 +32,8 @@ export interface LeftAs {
   /** Null while it has no circuit. */
   readonly plan: TestPlan | null;
   readonly ticked: { has(stepId: string): boolean };
+  /** The newest review of the plan; null or left out: none. */
+  readonly reviewed?: { readonly author: string; readonly at: string; readonly revision: number } | null;
 }
 
 /** What is handed over with the vehicle. */
@@ -195,6 +197,7 @@ export function handOverPack(design: Design, a: Assessment, vehicleName: string,
           ? `${bank.capacityAh} Ah at ${bank.nominalV} V, of which ${figure(bank.usableAh, 0)} Ah usable (${figure(100 * bank.usableShare, 0)} %, ${bank.usableFrom === 'setting' ? 'set by the workshop' : 'default of its chemistry'})`
           : 'none',
       ],
+      ...(left.reviewed ? [['Plan reviewed', `as of revision ${left.reviewed.revision}, by ${left.reviewed.author}, ${left.reviewed.at.slice(0, 10)}`] as [string, string]] : []),
       ['Draws', `${figure(day.ahDay, 1)} Ah a day, ${figure(day.whDay, 0)} Wh; peak ${amps(day.peakA)} A`],
       ['Lasts without sun or driving', Number.isFinite(supply.daysAlone) ? `${figure(supply.daysAlone, 1)} days` : 'no loads'],
       ...(supply.together ? [['To full with all chargers at once', `${figure(supply.together.hours, 1)} h at ${figure(supply.together.amps, 0)} A`] as [string, string]] : []),

@@ -97,6 +97,7 @@ describe('an installation without the demo', () => {
         'open jobs': async (c) => (await call('POST', '/api/jobs', c, { customer: 'Another', promisedOn: null })).statusCode,
         photo: async (c) => (await call('PATCH', `/api/photos/${await aPhoto(jobId)}`, c, { takenAway: true })).statusCode,
         comment: async (c) => (await call('POST', `/api/jobs/${jobId}/comments`, c, { id: crypto.randomUUID(), about: '', text: 'is that the new fuse?' })).statusCode,
+        review: async (c) => (await call('POST', `/api/jobs/${jobId}/reviews`, c, { id: crypto.randomUUID(), revision: 1, note: '' })).statusCode,
         // That no such quote is there is said only to who may send any.
         quote: async (c) => ((await call('POST', `/api/quotes/${crypto.randomUUID()}/link`, c, {})).statusCode === 403 ? 403 : 200),
         'reach customers': async (c) => (await call('GET', '/api/customers', c)).statusCode,

@@ -189,6 +189,17 @@ export const comments = pgTable('comments', {
   createdAt: at('created_at'),
 });
 
+/** That somebody looked a plan through, as it was at a revision: never changed. */
+export const reviews = pgTable('reviews', {
+  id: uuid('id').primaryKey(),
+  workshopId: workshopId(),
+  jobId: jobId(),
+  revision: integer('revision').notNull(),
+  note: text('note').notNull(),
+  author: text('author').notNull(),
+  createdAt: at('created_at'),
+});
+
 /** Quotes as they were sent: never changed, only withdrawn, accepted, or found by another link. */
 export const quotes = pgTable('quotes', {
   id: uuid('id').primaryKey(),

@@ -8,6 +8,7 @@ import { personOf, signedIn } from '../http/guard.js';
 import { picturesOf } from '../photos/store.js';
 import { latest, readingsOf } from '../readings/store.js';
 import { ticksOf } from '../ticks/store.js';
+import { reviewsOf } from '../reviews/store.js';
 import { ownWorkshop } from '../workshop/store.js';
 import { packPdf } from './paper.js';
 
@@ -24,7 +25,14 @@ export const packRoutes =
       const found = await db.inWorkshop(person.workshopId, async (tx) => {
         const revision = await newestRevision(tx, jobId);
         return (
-          revision && { revision, readings: latest(await readingsOf(tx, jobId)), ticks: await ticksOf(tx, jobId), workshop: await ownWorkshop(tx), photos: await picturesOf(tx, jobId, MOST_PICTURES) }
+          revision && {
+            revision,
+            readings: latest(await readingsOf(tx, jobId)),
+            ticks: await ticksOf(tx, jobId),
+            workshop: await ownWorkshop(tx),
+            photos: await picturesOf(tx, jobId, MOST_PICTURES),
+            reviews: await reviewsOf(tx, jobId),
+          }
         );
       });
       if (!found) return reply.code(404).send({ message: 'This job is not in your workshop.' });
@@ -37,7 +45,7 @@ export const packRoutes =
       const taken = Object.fromEntries(Object.entries(own).map(([row, r]) => [row, { value: r.value, at: r.at, by: r.author }]));
       const done = Object.fromEntries(found.ticks.map((t) => [t.stepId, t.done]));
       const ticked = new Set(Object.entries(recordsOf(vehicle, done)).flatMap(([step, is]) => (is ? [step] : [])));
-      const left = { readings: taken, plan: testPlan(design, catalogueOf(job)), ticked };
+      const left = { readings: taken, plan: testPlan(design, catalogueOf(job)), ticked, reviewed: found.reviews[0] ?? null };
       const assessment = assessIn(job, vehicle, catalogueOf(job), { readings: values });
       const pack = handOverPack(design, assessment, vehicleOf(design).name, left);
       // Those of the vehicle, each with the step or reading that it shows.

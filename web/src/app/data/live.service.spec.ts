@@ -10,6 +10,7 @@ import { QuoteService } from './quote.service';
 import { DesignService } from './design.service';
 import { LiveService } from './live.service';
 import { PhotoService } from './photo.service';
+import { ReviewService } from './review.service';
 import { RecordService } from './record.service';
 
 /** A stream that the spec speaks through. */
@@ -40,6 +41,7 @@ describe('a job while others are in it', () => {
   const designs = { revision: signal(4), readAgain: jasmine.createSpy('designs') };
   const records = { readAgain: jasmine.createSpy('records') };
   const comments = { readAgain: jasmine.createSpy('comments') };
+  const reviews = { readAgain: jasmine.createSpy('reviews') };
   const quotes = { readAgain: jasmine.createSpy('quotes') };
   const photos = { readAgain: jasmine.createSpy('photos') };
 
@@ -51,6 +53,7 @@ describe('a job while others are in it', () => {
     photos.readAgain.calls.reset();
     comments.readAgain.calls.reset();
     quotes.readAgain.calls.reset();
+    reviews.readAgain.calls.reset();
     (globalThis as { EventSource: unknown }).EventSource = Stream;
     TestBed.configureTestingModule({
       providers: [
@@ -62,6 +65,7 @@ describe('a job while others are in it', () => {
         { provide: PhotoService, useValue: photos },
         { provide: CommentService, useValue: comments },
         { provide: QuoteService, useValue: quotes },
+        { provide: ReviewService, useValue: reviews },
         { provide: SyncService, useValue: { ofJob: () => unsent } },
       ],
     });
@@ -93,6 +97,8 @@ describe('a job while others are in it', () => {
     expect(comments.readAgain).toHaveBeenCalledTimes(1);
     Stream.last.says({ what: 'quote' });
     expect(quotes.readAgain).toHaveBeenCalledTimes(1);
+    Stream.last.says({ what: 'review' });
+    expect(reviews.readAgain).toHaveBeenCalledTimes(1);
   });
 
   it('reads all of it when something may have been missed', () => {

@@ -7,6 +7,7 @@ import { CommentService } from './comment.service';
 import { QuoteService } from './quote.service';
 import { DesignService } from './design.service';
 import { PhotoService } from './photo.service';
+import { ReviewService } from './review.service';
 import { RecordService } from './record.service';
 
 /** Where somebody else is in the open job. */
@@ -25,6 +26,7 @@ export class LiveService {
   private readonly records = inject(RecordService);
   private readonly photos = inject(PhotoService);
   private readonly comments = inject(CommentService);
+  private readonly reviews = inject(ReviewService);
   private readonly quotes = inject(QuoteService);
   private readonly sync = inject(SyncService);
   private readonly list = signal<readonly Colleague[]>([]);
@@ -109,6 +111,7 @@ export class LiveService {
     else if (event.what === 'photo') void this.photos.readAgain();
     else if (event.what === 'comment') void this.comments.readAgain();
     else if (event.what === 'quote') void this.quotes.readAgain();
+    else if (event.what === 'review') void this.reviews.readAgain();
     else if (event.what === 'missed') this.readAll();
     else if (event.tab === TAB) return;
     else if (event.what === 'came') this.say(true);
@@ -122,5 +125,6 @@ export class LiveService {
     void this.photos.readAgain();
     void this.comments.readAgain();
     void this.quotes.readAgain();
+    void this.reviews.readAgain();
   }
 }

@@ -6,14 +6,16 @@ import { Comments } from '../../comments/comments';
 import { Photos } from '../../photos/photos';
 import { CommentService } from '../../data/comment.service';
 import { PhotoService } from '../../data/photo.service';
+import { ReviewService } from '../../data/review.service';
 import { RecordService } from '../../data/record.service';
 import { TestPlanService } from '../../data/test-plan.service';
+import { Reviewed } from './reviewed';
 import { SyncService } from '../../data/sync/sync.service';
 
 /** What goes with the vehicle: circuit list, fuse map, readings and cautions, on paper. */
 @Component({
   selector: 'mx-hand-over',
-  imports: [Comments, Photos],
+  imports: [Comments, Photos, Reviewed],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './hand-over.html',
   styles: `
@@ -74,14 +76,24 @@ export class HandOverStage {
   protected readonly openElsewhere = computed(() => [...this.comments.byAbout()].reduce((n, [about, all]) => n + (about === '' ? 0 : all.filter((c) => c.settledBy === null).length), 0));
   protected readonly designs = inject(DesignService);
   protected readonly assessments = inject(AssessmentService);
+  private readonly reviews = inject(ReviewService);
   private readonly records = inject(RecordService);
   private readonly sync = inject(SyncService);
   private readonly tests = inject(TestPlanService);
   protected readonly pack = computed(() => {
     const design = this.designs.openDesign();
     const taken = Object.fromEntries([...this.records.readings()].map(([row, r]) => [row, { value: r.value, at: r.at ?? '', by: r.author ?? '' }]));
-    return handOverPack(design, this.assessments.openAssessment(), vehicleOf(design).name, { readings: taken, plan: this.tests.plan(), ticked: this.records.ticked() });
+    return handOverPack(design, this.assessments.openAssessment(), vehicleOf(design).name, {
+      readings: taken,
+      plan: this.tests.plan(),
+      ticked: this.records.ticked(),
+      reviewed: this.reviews.given()[0] ?? null,
+    });
   });
+  constructor() {
+    this.reviews.open();
+  }
+
   protected readonly missing = computed(() => this.pack().gaps);
   protected readonly figure = figure;
   protected readonly waiting = computed(() => this.sync.ofJob(this.designs.jobId() ?? '').length);

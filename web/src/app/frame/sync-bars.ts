@@ -7,6 +7,7 @@ import { SwUpdate } from '@angular/service-worker';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { map, NEVER } from 'rxjs';
 import { inWordsOf } from '../data/asks-server';
+import { Pages } from '../data/pages';
 import { saveFile } from '../data/save-file';
 import { SessionService } from '../data/session.service';
 import { type Entry, wordsOf } from '../data/sync/entry';
@@ -24,6 +25,7 @@ export class SyncBars {
   /** The open job; null beside the jobs. */
   readonly jobId = input<string | null>(null);
   protected readonly sync = inject(SyncService);
+  protected readonly pages = inject(Pages);
   protected readonly session = inject(SessionService);
   private readonly updates = inject(SwUpdate, { optional: true });
   protected readonly password = signal('');

@@ -7,7 +7,7 @@ import { en_US, provideNzI18n } from 'ng-zorro-antd/i18n';
 import { blankDesign } from '@meridex/core';
 import type { Bay, JobLine } from '../../data/jobs.service';
 import { SessionService } from '../../data/session.service';
-import { until } from '../../testing/asked';
+import { askedOf, until } from '../../testing/asked';
 import { BaySheet } from './bay-sheet';
 
 const line = (id: string, change: Partial<JobLine> = {}): JobLine => ({
@@ -55,6 +55,20 @@ describe('the bay sheet', () => {
     fixture = TestBed.createComponent(BaySheet);
     server = TestBed.inject(HttpTestingController);
     element = fixture.nativeElement as HTMLElement;
+  });
+
+  it('takes along what is shown, the first first, and says that it is here', async () => {
+    await show({ lines: [line('a'), line('b', { customer: 'Other' }), line('t', { state: 'template' })], deleted: [], pending: 0, buy: [], care: [] });
+    const find = element.querySelector<HTMLInputElement>('input[type=search]')!;
+    find.value = 'other';
+    find.dispatchEvent(new Event('input'));
+    await fixture.whenStable();
+    const press = [...element.querySelectorAll('button')].find((b) => b.textContent!.includes('along'))!;
+    expect([press.textContent!.trim(), press.getAttribute('aria-label')]).toEqual(['Take 1 along', jasmine.stringContaining('for work without signal')]);
+    press.click();
+    for (const what of ['design', 'ticks', 'readings', 'photos', 'comments', 'quotes', 'reviews']) (await askedOf(server, `/api/jobs/b/${what}`, 'GET')).flush([]);
+    await until(() => element.querySelector('p.holds[role=status]') !== null);
+    expect(element.querySelector('p.holds')!.textContent).toContain('1 job kept on this device');
   });
 
   it('keeps templates aside, and begins a job from one', async () => {

@@ -18,6 +18,7 @@ import { DesignService } from '../../data/design.service';
 import { type Bay, JobsService, type JobLine } from '../../data/jobs.service';
 import { fileName, saveFile } from '../../data/save-file';
 import { inWordsOf } from '../../data/asks-server';
+import { TakeAlong } from '../../data/take-along.service';
 import { isoDay } from '../../ui/iso-day';
 import { NewJob } from './new-job';
 
@@ -37,6 +38,7 @@ const DAY_MS = 86_400_000;
 export class BaySheet {
   private readonly jobs = inject(JobsService);
   private readonly router = inject(Router);
+  protected readonly along = inject(TakeAlong);
   protected readonly bay = signal<Bay | null>(null);
   protected readonly find = signal('');
   protected readonly showClosed = signal(false);
@@ -103,6 +105,11 @@ export class BaySheet {
     const [line, day] = [this.settling(), this.day()];
     if (!line) return;
     this.change(line.id, { state: this.state(), promisedOn: day ? isoDay(day) : null, note: this.note() }, () => undefined);
+  }
+
+  /** Keeps what is shown on this device, the next promised first. */
+  protected takeAlong(): void {
+    void this.along.take((this.lines() ?? []).map((l) => l.id));
   }
 
   protected ask(like: string | null = null): void {

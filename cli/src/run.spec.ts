@@ -58,9 +58,10 @@ describe('the command line', () => {
 
   it('says what every meter should read, with its state and tolerance', async () => {
     const { design } = DEMO_JOBS.find((j) => j.key === 'vet')!;
-    const rows = JSON.parse((await run('expect', JSON.stringify({ design }))).out) as { meter: string; expected: number; tolerance: number; state: string }[];
+    const rows = JSON.parse((await run('expect', JSON.stringify({ design }))).out) as { meter: string; expected: number; tolerance: number; state: string; unit: string; atMost?: true }[];
     expect(rows.length).toBeGreaterThan(20);
-    expect(new Set(rows.map((r) => r.meter))).toEqual(new Set(['volt', 'clamp', 'shunt']));
+    expect(new Set(rows.map((r) => r.meter))).toEqual(new Set(['volt', 'clamp', 'shunt', 'thermometer']));
+    expect(new Set(rows.filter((r) => r.atMost).map((r) => r.unit))).toEqual(new Set(['mV', '°C']));
     for (const r of rows) expect([r.expected >= 0 && r.expected < 200, r.tolerance > 0, r.state.length > 0]).toEqual([true, true, true]);
     for (const r of rows.filter((x) => x.state.includes('only this on'))) expect([r.meter, r.expected > 10 && r.expected < 15, r.tolerance < 1]).toEqual(['volt', true, true]);
   });

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router, withPreloading } from '@angular/router';
+import { throwError } from 'rxjs';
 import { AllWhenWanted, Pages } from './pages';
 
 @Component({ template: '', changeDetection: ChangeDetectionStrategy.OnPush })
@@ -27,8 +28,15 @@ describe('the program’s own pages', () => {
     const pages = TestBed.inject(Pages);
     await TestBed.inject(Router).navigateByUrl('/');
     expect(fetched).toEqual([]);
-    await pages.fetchAll();
+    expect(await pages.fetchAll()).toBeTrue();
     expect(fetched.sort()).toEqual(['a', 'b', 'd']);
+  });
+  it('are counted where one does not come', () => {
+    const all = TestBed.inject(AllWhenWanted);
+    all.wanted = true;
+    let went = false;
+    all.preload({}, () => throwError(() => new Error('no signal'))).subscribe(() => (went = true));
+    expect([went, all.missing]).toEqual([true, 1]);
   });
   it('say so where one could not be fetched, until another opens', async () => {
     const [pages, router] = [TestBed.inject(Pages), TestBed.inject(Router)];

@@ -6,9 +6,17 @@ import { catchError, EMPTY, filter, firstValueFrom, type Observable, of, take } 
 @Injectable({ providedIn: 'root' })
 export class AllWhenWanted implements PreloadingStrategy {
   wanted = false;
+  /** Pages that did not come when all were fetched last. */
+  missing = 0;
 
   preload(_route: Route, load: () => Observable<unknown>): Observable<unknown> {
-    return this.wanted ? load().pipe(catchError(() => of(null))) : EMPTY;
+    if (!this.wanted) return EMPTY;
+    return load().pipe(
+      catchError(() => {
+        this.missing++;
+        return of(null);
+      }),
+    );
   }
 }
 
@@ -20,10 +28,12 @@ export class Pages {
   /** Why the page that was last asked for did not open; null: it did. */
   readonly trouble = signal<string | null>(null);
 
-  /** Fetches every page that is not here yet. */
-  async fetchAll(): Promise<void> {
+  /** Fetches every page that is not here yet; false where one did not come. */
+  async fetchAll(): Promise<boolean> {
     this.all.wanted = true;
+    this.all.missing = 0;
     if (this.injector.get(PreloadingStrategy, null)) await firstValueFrom(this.injector.get(RouterPreloader).preload(), { defaultValue: undefined });
+    return this.all.missing === 0;
   }
 
   /** A page that could not be fetched: nothing would happen, and nobody would know why. */

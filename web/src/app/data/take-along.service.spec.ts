@@ -3,6 +3,7 @@ import { HttpTestingController, provideHttpClientTesting } from '@angular/common
 import { provideZonelessChangeDetection, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { askedOf } from '../testing/asked';
+import { Pages } from './pages';
 import { SessionService } from './session.service';
 import { KeptAnswers } from './sync/kept-answers';
 import { Shelf } from './sync/shelf';
@@ -38,12 +39,13 @@ describe('jobs that are taken along', () => {
   });
   it('are stopped between two of them, and what was taken stays said', async () => {
     const taken = along.take(['a', 'b', 'c']);
-    await answer('a');
+    const first = await askedOf(http, '/api/jobs/a/design', 'GET');
     along.stop();
-    await answer('b').catch(() => undefined);
+    first.flush({});
+    for (const what of SHEETS.slice(1)) (await askedOf(http, `/api/jobs/a/${what}`, 'GET')).flush({});
     await taken;
-    expect(along.said()!.say).toMatch(/^Stopped: [12] jobs? of 3 kept on this device\.$/);
-    http.expectNone('/api/jobs/c/design');
+    expect(along.said()!.say).toBe('Stopped: 1 job of 3 kept on this device.');
+    http.expectNone('/api/jobs/b/design');
   });
   it('say plainly that there is no signal, also where they were there before', async () => {
     const before = along.take(['a']);
@@ -60,6 +62,12 @@ describe('jobs that are taken along', () => {
     (await askedOf(http, '/api/jobs/b/design', 'GET')).flush({ message: 'This job is not in your workshop.' }, { status: 404, statusText: 'Not Found' });
     await taken;
     expect(along.said()!.say).toBe('Only 1 job was kept on this device: This job is not in your workshop.');
+  });
+  it('are none where a page of the program did not come', async () => {
+    spyOn(TestBed.inject(Pages), 'fetchAll').and.resolveTo(false);
+    await along.take(['a']);
+    expect(along.said()).toEqual({ mark: 'stop', say: 'Nothing was kept on this device: not every page of the program came' });
+    http.expectNone('/api/jobs/a/design');
   });
   it('say that the device keeps nothing', async () => {
     const taken = along.take(['a']);

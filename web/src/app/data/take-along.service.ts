@@ -33,7 +33,7 @@ export class TakeAlong {
     void navigator.storage?.persist?.();
     try {
       this.progress.set({ done: 0, of: jobs.length });
-      await this.pages.fetchAll();
+      if (!(await this.pages.fetchAll())) return this.fails('not every page of the program came');
       for (const [done, job] of jobs.entries()) {
         if (this.stopped) return this.ends(done, jobs.length);
         this.progress.set({ done, of: jobs.length });

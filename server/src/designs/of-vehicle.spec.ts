@@ -47,7 +47,7 @@ describe('a job of two vehicles', () => {
     const [ute, camper] = await Promise.all(['', '?vehicle=camper'].map(async (v) => (await get(`/api/jobs/${jobId}/diagram.svg${v}`)).body));
     expect(ute).not.toBe(camper);
     expect(camper).toMatch(/[0-9]+\sA plug/);
-  });
+  }, 60_000);
 
   it('keeps many trips of each apart', async () => {
     const asked = await post(`/api/jobs/${jobId}/trips`, { trips: 100, oneByOne: false, vehicle: 'camper' });

@@ -19,6 +19,7 @@ import { labelRoutes } from './labels/routes.js';
 import { refuseUnkeepable } from './http/characters.js';
 import { sayErrors } from './http/errors.js';
 import { refuseOtherPages } from './http/origin.js';
+import { stayOnTls } from './http/tls.js';
 import { serveWeb } from './http/web.js';
 import { jobRoutes } from './jobs/routes.js';
 import { liveRoutes } from './live/routes.js';
@@ -58,8 +59,10 @@ export async function buildApp({ db, queue, webRoot, demo = true, proxy = false,
   sayErrors(app);
   refuseUnkeepable(app);
   refuseOtherPages(app);
+  stayOnTls(app);
   app.decorateRequest('person', null);
   await app.register(helmet, {
+    hsts: false,
     contentSecurityPolicy: {
       useDefaults: false,
       directives: {

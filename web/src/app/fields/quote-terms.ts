@@ -48,7 +48,6 @@ type Terms = Design['settings']['quote'];
       ><textarea
         nz-input
         rows="2"
-        nzAutosize
         maxlength="1000"
         aria-label="What a quote says is not in it"
         [ngModel]="t.notIncluded"

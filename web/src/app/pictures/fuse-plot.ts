@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, effect, type ElementRef, inject, input, viewChild } from '@angular/core';
 import { outlastsS, PLOT_S, timeCurrentBand, type RunFuse } from '@meridex/core';
 import { Chart, type ChartDataset, Filler, LineController, LineElement, LogarithmicScale, PointElement } from 'chart.js';
+import { afterThePage, colour } from './chart';
 
 Chart.register(LineController, LineElement, PointElement, LogarithmicScale, Filler);
 
 type Point = { x: number; y: number };
 type Line = ChartDataset<'line', Point[]>;
 
-const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 /** Room for the longest time in words, px. */
 const LABELS_PX = 48;
 const plain = { pointRadius: 0, tension: 0 } as const;
@@ -37,9 +37,10 @@ export class FusePlot {
   private chart: Chart | null = null;
 
   constructor() {
-    effect(() => {
+    effect((onCleanup) => {
       this.night();
-      this.draw(this.fuse(), this.near());
+      const [fuse, near] = [this.fuse(), this.near()];
+      onCleanup(afterThePage(() => this.draw(fuse, near)));
     });
     inject(DestroyRef).onDestroy(() => this.chart?.destroy());
   }

@@ -1,9 +1,8 @@
 import { ChangeDetectionStrategy, Component, effect, type ElementRef, input, viewChild, DestroyRef, inject } from '@angular/core';
 import { Chart, type ChartDataset, Filler, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
+import { afterThePage, colour } from './chart';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, Filler);
-
-const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
 /** The middle of many trips with the band that eight of ten keep to. */
 export interface Band {
@@ -43,9 +42,10 @@ export class TripBand {
   private chart: Chart | null = null;
 
   constructor() {
-    effect(() => {
+    effect((onCleanup) => {
       this.night();
-      this.draw(this.hourlySoc(), this.band(), this.reserve(), this.offAtH());
+      const [soc, band, reserve, offAtH] = [this.hourlySoc(), this.band(), this.reserve(), this.offAtH()];
+      onCleanup(afterThePage(() => this.draw(soc, band, reserve, offAtH)));
     });
     inject(DestroyRef).onDestroy(() => this.chart?.destroy());
   }

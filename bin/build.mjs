@@ -20,7 +20,10 @@ export function build({ web = true } = {}) {
   }
   if (web && !isBuilt(['core/src', 'contract/src', 'web'], STAMP.web)) {
     say('building the web application …');
-    const code = runShown('npx', ['--no-install', 'ng', 'build', '--configuration', 'production'], { cwd: join(ROOT, 'web'), env: { ...process.env, NG_CLI_ANALYTICS: 'false', NG_BUILD_OPTIMIZE_CHUNKS: 'true' } });
+    const code = runShown('npx', ['--no-install', 'ng', 'build', '--configuration', 'production'], {
+      cwd: join(ROOT, 'web'),
+      env: { ...process.env, NG_CLI_ANALYTICS: 'false', NG_BUILD_OPTIMIZE_CHUNKS: 'true' },
+    });
     if (code !== 0) giveUp('the build of the web application failed');
     stamp(STAMP.web);
   }

@@ -18,7 +18,7 @@ const LAYERS = [
   ['assess'],
   ['couplings'],
   ['diagram', 'handover', 'formats', 'case-files', 'demo', 'search', 'overrides', 'quick', 'supply-options', 'supply-flow', 'rig-list', 'faults', 'changes', 'test-plan', 'care', 'labels'],
-  ['quote'],
+  ['quote', 'price-list'],
 ];
 
 /** The layers of the application: each with what it may import of the others. */

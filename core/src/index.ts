@@ -17,6 +17,7 @@ export * from './mains/index.js';
 export * from './network/index.js';
 export * from './trip-analysis/index.js';
 export * from './order/index.js';
+export * from './price-list/index.js';
 export * from './quote/index.js';
 export * from './places/index.js';
 export * from './plant/index.js';

@@ -42,7 +42,7 @@ function thingOf({ a, b }: Look, of: Design | FurtherVehicle, section: string, k
   const ofB = <T>(find: (x: Assessment) => T | undefined): T | undefined => find(b) ?? find(a);
   if (section === 'runs') return ofB((x) => x.runs.find((r) => r.spec.id === key)?.spec.name) ?? key;
   if (section === 'accepted') return 'Checks';
-  if (section === 'bought') return sentence(of.bought[key]?.what || key);
+  if (section === 'bought' || section === 'prices') return sentence(of.bought[key]?.what || key);
   if (section === 'multicores') return sentence(of.multicores[key]?.name || 'multi-core');
   const gear = section === 'places' ? key : isThing(section) ? gearKey(refTo(section === 'inlets' ? 'outlets' : section, key)) : null;
   const typed = isThing(section) ? (of as unknown as Record<string, Named>)[section]?.[key]?.name : undefined;
@@ -82,7 +82,7 @@ function oneChange(look: Look, path: string): readonly Changed[] {
   const inVehicle = steps[0] === 'vehicles' && steps.length > 2;
   const [section = '', key = '', ...rest] = inVehicle ? steps.slice(2) : steps;
   const of = inVehicle ? (after.vehicles[steps[1]!] ?? before.vehicles[steps[1]!] ?? after) : after;
-  const keyed = isThing(section) || section === 'runs' || section === 'places' || section === 'accepted' || section === 'vehicles' || section === 'multicores' || section === 'bought';
+  const keyed = isThing(section) || section === 'runs' || section === 'places' || section === 'accepted' || section === 'vehicles' || section === 'multicores' || section === 'bought' || section === 'prices';
   const field = keyed ? rest : [key, ...rest];
   const { words, unit: named } = fieldWords(field.at(-1) ?? '');
   const where = inVehicle ? `${vehicleName(after, steps[1]!)}: ` : '';

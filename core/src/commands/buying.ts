@@ -16,7 +16,7 @@ function bought(d: Design, of: string): Bought {
 
 /** Keeps what was got of a line, and forgets it where nothing is left. */
 function keep(d: Design, of: string, next: Bought): void {
-  if (next.count > 0 || next.here > 0) d.bought[of] = next;
+  if (next.count > 0 || next.here > 0 || next.shelf !== 0) d.bought[of] = next;
   else delete d.bought[of];
 }
 
@@ -27,20 +27,20 @@ export const orderParts = command({
   change: (d, { lines, from, due }) => {
     for (const { key: of, what, unit, count } of lines) {
       const now = d.bought[of];
-      keep(d, of, { what, unit, count: (now?.count ?? 0) + count, here: now?.here ?? 0, from: from || (now?.from ?? ''), due: due ?? now?.due ?? null });
+      keep(d, of, { what, unit, count: (now?.count ?? 0) + count, here: now?.here ?? 0, from: from || (now?.from ?? ''), due: due ?? now?.due ?? null, shelf: now?.shelf ?? 0 });
     }
   },
 });
 
-/** So much of some lines is here: it came, or was taken off the shelf. What was not ordered before is counted as got with it. */
+/** So much of some lines is here: it came, or was taken off the shelf (`shelf`), which has so much less then. What was not ordered before is counted as got with it. */
 export const partsHere = command({
-  input: z.strictObject({ lines: z.array(line).min(1).max(400), from: z.string().max(80).default('') }),
+  input: z.strictObject({ lines: z.array(line).min(1).max(400), from: z.string().max(80).default(''), shelf: z.boolean().default(false) }),
   words: (i) => (i.lines.length === 1 ? `here: ${i.lines[0]!.what}` : `here: ${i.lines.length} lines`),
-  change: (d, { lines, from }) => {
+  change: (d, { lines, from, shelf }) => {
     for (const { key: of, what, unit, count } of lines) {
       const now = d.bought[of];
       const here = (now?.here ?? 0) + count;
-      keep(d, of, { what, unit, count: Math.max(now?.count ?? 0, here), here, from: from || (now?.from ?? ''), due: now?.due ?? null });
+      keep(d, of, { what, unit, count: Math.max(now?.count ?? 0, here), here, from: from || (now?.from ?? ''), due: now?.due ?? null, shelf: (now?.shelf ?? 0) + (shelf ? count : 0) });
     }
   },
 });
@@ -56,14 +56,39 @@ export const setBought = command({
   },
 });
 
-/** What is more than wanted goes back, on to the shelf, or is called off. */
+/** What a supplier asks for some lines, as of a day, takes the place of what they were reckoned with. */
+export const takePrices = command({
+  input: z.strictObject({
+    prices: z
+      .array(z.strictObject({ key, each: z.number().positive().max(1_000_000) }))
+      .min(1)
+      .max(400),
+    from: z.string().max(80),
+    on: z.iso.date(),
+  }),
+  words: (i) => `prices of ${i.from}: ${i.prices.length} ${i.prices.length === 1 ? 'line' : 'lines'}`,
+  change: (d, { prices, from, on }) => {
+    for (const { key: of, each } of prices) d.prices[of] = { each, from, on };
+  },
+});
+
+/** Lines are reckoned with the defaults for planning again. */
+export const dropPrices = command({
+  input: z.strictObject({ keys: z.array(key).min(1).max(400) }),
+  words: (i) => `planning prices again: ${i.keys.length} ${i.keys.length === 1 ? 'line' : 'lines'}`,
+  change: (d, { keys }) => {
+    for (const of of keys) delete d.prices[of];
+  },
+});
+
+/** What is more than wanted goes back to who sold it, or on to the workshop’s shelf (`shelf`), or is called off. */
 export const giveBack = command({
-  input: z.strictObject({ key, here: quantity, waiting: quantity }),
-  words: (i) => `given back or called off: ${i.key}`,
-  change: (d, { key: of, here, waiting }) => {
+  input: z.strictObject({ key, here: quantity, waiting: quantity, shelf: z.boolean().default(false) }),
+  words: (i) => `${i.shelf ? 'on to the shelf' : 'given back'}${i.waiting ? ' or called off' : ''}: ${i.key}`,
+  change: (d, { key: of, here, waiting, shelf }) => {
     const now = bought(d, of);
     if (here > now.here) throw new Refused(`here: ${here}, of ${now.here} that are here; no more than those are accepted`);
     if (waiting > now.count - now.here) throw new Refused(`waiting: ${waiting}, of ${now.count - now.here} on their way; no more than those are accepted`);
-    keep(d, of, { ...now, count: now.count - here - waiting, here: now.here - here });
+    keep(d, of, { ...now, count: now.count - here - waiting, here: now.here - here, shelf: now.shelf - (shelf ? here : 0) });
   },
 });

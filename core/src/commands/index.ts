@@ -1,7 +1,7 @@
 import { catalogueOf } from '../catalogue/index.js';
 import { editDesign, isJoined, OWN, patchInJob, vehicleIn, type Design } from '../design/index.js';
 import { apart } from './apart.js';
-import { giveBack, orderParts, partsHere, setBought } from './buying.js';
+import { dropPrices, giveBack, orderParts, partsHere, setBought, takePrices } from './buying.js';
 import { run, type Command, type Commanded } from './command.js';
 import { addRig, addVehicle, couple, removeVehicle, uncouple } from './vehicles.js';
 import { addExisting, addLoad, addTrace, place, removeLoad, setLoad } from './gear.js';
@@ -38,6 +38,8 @@ export const COMMANDS = {
   partsHere,
   setBought,
   giveBack,
+  takePrices,
+  dropPrices,
   addExisting,
   addTrace,
   place,

@@ -25,6 +25,7 @@ export function blankDesign(customer: string): Design {
     groups: {},
     multicores: {},
     bought: {},
+    prices: {},
     supply: { houseV: 12, startingAh: 80, parkedMa: 30, otherChargersA: 0, seen: {} },
     banks: { house: { order: 1, name: '', batteries: { house: { order: 1, part: 'bat-lfp-100', count: 1 } }, selector: null } },
     arrays: {},

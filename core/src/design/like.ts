@@ -11,7 +11,7 @@ export function unsigned(design: Design): Design {
 
 /**
  * The same rig for another customer. A copy of a job leaves behind what belonged to the one vehicle: its plate, its notes,
- * what was bought for it, accepted and signed, and by whom; lengths that were measured in it stay, since the next one is planned by them.
+ * what was bought for it and at which prices, accepted and signed, and by whom; lengths that were measured in it stay, since the next one is planned by them.
  *
  * @example
  * likeJob(design, 'Lantern Street Cinema', true).brief.plate // ''
@@ -26,6 +26,7 @@ export function likeJob(design: Design, customer: string, copied: boolean): Desi
     of.brief.careFrom = null;
     of.accepted = {};
     of.bought = {};
+    of.prices = {};
     of.mains = nothingSaid();
   }
   return like;

@@ -66,6 +66,15 @@ export const boughtSchema = z.object({
   from: text(80),
   /** Day on which the rest should be here; null: nobody said. */
   due: z.iso.date({ message: 'a day such as 2026-12-03 is accepted' }).nullable(),
+  /** How much of it the workshop’s shelf gave; below 0: so much went on to it. */
+  shelf: z.number().min(-9999).max(9999).default(0),
+});
+
+/** What a supplier asks for one of a line of the order, without tax, and as of which day. */
+export const pricedSchema = z.object({
+  each: z.number().positive({ message: 'above 0 is accepted' }).max(1_000_000),
+  from: text(80),
+  on: z.iso.date({ message: 'a day such as 2026-12-03 is accepted' }),
 });
 
 export const acceptedSchema = z.object({ by: text(80), reason: text(500), at: text(40) });
@@ -87,6 +96,8 @@ export const OF_VEHICLE = {
   multicores: z.record(thingId, multicoreSchema).default({}),
   /** By the line of the order. */
   bought: z.record(z.string().max(160), boughtSchema).default({}),
+  /** By the line of the order; a line that is not here is reckoned with the default for planning. */
+  prices: z.record(z.string().max(160), pricedSchema).default({}),
   accepted: z.record(z.string(), acceptedSchema),
   mains: mainsSchema.default(nothingSaid),
 } as const;

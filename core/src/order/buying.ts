@@ -68,7 +68,7 @@ export function allBought({ bought, vehicles }: Pick<Design, 'bought' | 'vehicle
   const all: Design['bought'] = {};
   for (const [key, b] of [bought, ...Object.values(vehicles).map((v) => v.bought)].flatMap((of) => Object.entries(of))) {
     const there = all[key];
-    all[key] = there ? { ...there, count: there.count + b.count, here: there.here + b.here, due: [there.due, b.due].sort().at(-1) ?? null } : b;
+    all[key] = there ? { ...there, count: there.count + b.count, here: there.here + b.here, due: [there.due, b.due].sort().at(-1) ?? null, shelf: there.shelf + b.shelf } : b;
   }
   return all;
 }

@@ -2,7 +2,7 @@ import { cuttingPlan } from '../cutting/index.js';
 import { PLANNING_PRICES } from './prices.js';
 import type { Cut } from './cut.js';
 
-/** A length that a shop sells, and its price over that of so many single metres: defaults until a price list is there. */
+/** A length that a shop sells, and its price over that of so many single metres: a default, as price lists ask by the metre. */
 interface Sold {
   readonly lengthM: number;
   readonly share: number;
@@ -22,6 +22,9 @@ const KEEP_M = 0.5;
 
 /** Cable that lies on the shelf, m, by size and colour as in `16 mm² red`. */
 export type CableShelf = Readonly<Record<string, readonly number[]>>;
+
+/** What suppliers ask for a metre, by the line of the order. */
+export type AskedPerM = Readonly<Record<string, { readonly each: number }>>;
 
 /** A piece of cable with what is cut from it, in order, and what is left. */
 export interface PieceCut {
@@ -50,9 +53,12 @@ export interface CablePlan {
 }
 
 const cableOf = (c: Cut): string => `${c.size} ${c.colour}`;
-function planOf(cable: string, cuts: readonly Cut[], offcuts: readonly number[]): CablePlan {
+/** The line of the order that a cut belongs to. */
+const lineKey = ({ size, colour, cores }: Cut): string => (cores > 1 ? `cable-${cores}-core-${size}` : `cable-${size}-${colour}`);
+
+function planOf(cable: string, cuts: readonly Cut[], offcuts: readonly number[], prices: AskedPerM): CablePlan {
   const { areaMm2, cores } = cuts[0]!;
-  const perM = PLANNING_PRICES.cableBase + PLANNING_PRICES.cablePerMm2 * areaMm2 * cores;
+  const perM = prices[lineKey(cuts[0]!)]?.each ?? PLANNING_PRICES.cableBase + PLANNING_PRICES.cablePerMm2 * areaMm2 * cores;
   const sold = (areaMm2 <= ROLLS_TO_MM2 ? ROLLS : OFF_THE_DRUM).map(({ lengthM, share }) => ({ lengthM, price: Math.round(100 * perM * lengthM * share) / 100 }));
   const cutsM = cuts.reduce((s, c) => s + c.lengthM, 0);
   const byId = new Map(cuts.map((c, i) => [`${i}`, c]));
@@ -95,7 +101,7 @@ function planOf(cable: string, cuts: readonly Cut[], offcuts: readonly number[])
  * most worth keeping. The shelf's offcuts come first, since they cost nothing.
  * @example cablePlans(assess(design, catalogue).order.cuts, { '16 mm² red': [2.4] }).every((p) => p.trouble === null) // true
  */
-export function cablePlans(cuts: readonly Cut[], shelf: CableShelf): readonly CablePlan[] {
+export function cablePlans(cuts: readonly Cut[], shelf: CableShelf, prices: AskedPerM = {}): readonly CablePlan[] {
   const areaOf = new Map(cuts.map((c) => [cableOf(c), c.areaMm2]));
   const cables = [...areaOf.keys()].sort((a, b) => areaOf.get(b)! - areaOf.get(a)! || a.localeCompare(b));
   return cables.map((cable) =>
@@ -103,6 +109,7 @@ export function cablePlans(cuts: readonly Cut[], shelf: CableShelf): readonly Ca
       cable,
       cuts.filter((c) => cableOf(c) === cable),
       shelf[cable] ?? [],
+      prices,
     ),
   );
 }

@@ -8,6 +8,8 @@ export interface OrderLine {
   readonly quantity: number;
   readonly unit: 'pc' | 'm';
   readonly priceEach: number;
+  /** Who asks that, and as of which day; absent: it is the default for planning. */
+  readonly priced?: { readonly from: string; readonly on: string };
   readonly kg: number;
   /** What it is for, by run or device. */
   readonly uses: readonly string[];

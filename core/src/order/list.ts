@@ -253,6 +253,13 @@ export interface AsLaid {
   readonly links: readonly BoardLink[];
 }
 
+/** Lines at what a supplier asks for them, as far as somebody took that over. */
+const priced = (lines: readonly OrderLine[], prices: Design['prices']): OrderLine[] =>
+  lines.map((l) => {
+    const asked = prices[l.key];
+    return asked ? { ...l, priceEach: asked.each, priced: { from: asked.from, on: asked.on } } : l;
+  });
+
 /** The complete list of parts and cuts for the runs that have a size. */
 export function orderOf(design: Design, catalogue: Catalogue, runs: readonly SizedRun[], arrays: readonly SolarArray[], { layout, enclosures, bond, links }: AsLaid): Order {
   const fitted = runs.filter((r): r is Fitted => r.ok && !r.spec.existing);
@@ -269,7 +276,7 @@ export function orderOf(design: Design, catalogue: Catalogue, runs: readonly Siz
   addWays((line, use) => basket.add(line, use), design, layout);
   addAir((line, use) => basket.add(line, use), layout);
   addBoxes((line, use) => basket.add(line, use), layout, enclosures);
-  const lines = basket.all();
+  const lines = priced(basket.all(), design.prices);
   return {
     lines,
     later: laterOf(design, catalogue),
@@ -291,7 +298,13 @@ export function withMore(order: Order, more: Pick<Order, 'lines' | 'cuts'>, whos
   const lines = new Map(order.lines.map((l) => [l.key, l]));
   for (const l of more.lines) {
     const there = lines.get(l.key);
-    lines.set(l.key, { ...l, quantity: l.quantity + (there?.quantity ?? 0), kg: l.kg + (there?.kg ?? 0), uses: [...(there?.uses ?? []), ...l.uses.map((use) => `${whose}: ${use}`)] });
+    lines.set(l.key, {
+      ...l,
+      ...(there?.priced ? { priceEach: there.priceEach, priced: there.priced } : {}),
+      quantity: l.quantity + (there?.quantity ?? 0),
+      kg: l.kg + (there?.kg ?? 0),
+      uses: [...(there?.uses ?? []), ...l.uses.map((use) => `${whose}: ${use}`)],
+    });
   }
   const all = [...lines.values()];
   return {

@@ -1,0 +1,3 @@
+export * from './match.js';
+export * from './read.js';
+export * from './table.js';

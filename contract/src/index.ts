@@ -8,5 +8,6 @@ export * from './photos.js';
 export * from './roles.js';
 export * from './reviews.js';
 export * from './revisions.js';
+export * from './stores.js';
 export * from './week.js';
 export * from './workshop.js';

@@ -30,6 +30,7 @@ import { openQuoteRoutes, quoteRoutes } from './quotes/routes.js';
 import { readingRoutes } from './readings/routes.js';
 import type { Queue } from './queue/queue.js';
 import { tickRoutes } from './ticks/routes.js';
+import { storesRoutes } from './stores/routes.js';
 import { tripRoutes } from './trips/routes.js';
 import { vehicleRoutes } from './vehicles/routes.js';
 import { weekRoutes } from './week/routes.js';
@@ -99,6 +100,7 @@ export async function buildApp({ db, queue, webRoot, demo = true, proxy = false,
     diagramRoutes,
     vehicleRoutes,
     partRoutes,
+    storesRoutes,
     customerRoutes,
     workshopRoutes,
     photoRoutes,

@@ -1,4 +1,4 @@
-import type { Design, ManyTrips, Part, Patch, Quote, QuoteKey, ShopWeek, Vehicle } from '@meridex/core';
+import type { Design, ManyTrips, Part, Patch, PriceItem, Quote, QuoteKey, ShopWeek, Vehicle } from '@meridex/core';
 import type { JobSummary } from '../jobs/summary.js';
 import { boolean, customType, date, doublePrecision, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
 
@@ -269,3 +269,41 @@ export const ownParts = pgTable('own_parts', {
   author: text('author').notNull(),
   createdAt: at('created_at'),
 });
+
+/** What was counted on the shelf; append-only, the newest of a line counts. `base` has what jobs had taken by then on top. */
+export const shelfCounts = pgTable('shelf_counts', {
+  id: id(),
+  workshopId: workshopId(),
+  key: text('key').notNull(),
+  what: text('what').notNull(),
+  unit: text('unit').$type<'pc' | 'm'>().notNull(),
+  base: doublePrecision('base').notNull(),
+  author: text('author').notNull(),
+  createdAt: at('created_at'),
+});
+
+/** Suppliers' price lists; append-only, the newest of a supplier counts. */
+export const priceLists = pgTable('price_lists', {
+  id: uuid('id').primaryKey(),
+  workshopId: workshopId(),
+  supplier: text('supplier').notNull(),
+  listedOn: date('listed_on').notNull(),
+  items: jsonb('items').$type<PriceItem[]>().notNull(),
+  retired: boolean('retired').notNull().default(false),
+  author: text('author').notNull(),
+  createdAt: at('created_at'),
+});
+
+/** What of a supplier's list a line of an order is, where a person said so. */
+export const priceChoices = pgTable(
+  'price_choices',
+  {
+    workshopId: workshopId(),
+    supplier: text('supplier').notNull(),
+    key: text('key').notNull(),
+    code: text('code').notNull(),
+    author: text('author').notNull(),
+    createdAt: at('created_at'),
+  },
+  (t) => [primaryKey({ columns: [t.workshopId, t.supplier, t.key] })],
+);

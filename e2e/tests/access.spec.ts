@@ -24,7 +24,7 @@ test('every view passes the automatic accessibility check, by day and by night',
   await check('sign-in');
   await signIn(page);
   await check('bay sheet');
-  for (const page_ of ['week', 'customers', 'parts', 'people', 'workshop']) {
+  for (const page_ of ['week', 'customers', 'parts', 'stores', 'people', 'workshop']) {
     await page.goto(`/${page_}`);
     await expect(page.locator('.bench-head h1')).toBeVisible();
     await check(page_);

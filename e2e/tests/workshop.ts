@@ -28,6 +28,7 @@ export const VIEWS = [
   'checks/findings',
   'checks/mains',
   'order/parts',
+  'order/prices',
   'order/buying',
   'order/labels',
   'order/quote',

@@ -17,7 +17,9 @@ export const storesRoutes =
   async (app) => {
     app.addHook('preHandler', signedIn(db));
     const keeps = allowed('keep parts');
-    app.get('/api/shelf', { schema: { response: { 200: z.array(onShelfSchema) } } }, (request) => db.inWorkshop(personOf(request).workshopId, onShelf));
+    app.get('/api/shelf', { schema: { querystring: z.object({ but: z.uuid().optional() }), response: { 200: z.array(onShelfSchema) } } }, (request) =>
+      db.inWorkshop(personOf(request).workshopId, (tx) => onShelf(tx, request.query.but ?? null)),
+    );
     app.put(
       '/api/shelf/:key',
       { preHandler: keeps, schema: { params: z.object({ key: z.string().min(1).max(160) }), body: countSchema, response: { 204: z.null(), 403: message } } },

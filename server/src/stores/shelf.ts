@@ -10,10 +10,10 @@ interface Taken {
   readonly shelf: number;
 }
 
-/** What all jobs together have off the shelf, deleted ones too: a document knows what it took, so that an undo gives it back. */
-async function takenBy(tx: Tx): Promise<ReadonlyMap<string, Taken>> {
+/** What all jobs but one together have off the shelf, deleted ones too: a document knows what it took, so that an undo gives it back. */
+async function takenBy(tx: Tx, but: string | null): Promise<ReadonlyMap<string, Taken>> {
   const { rows } = await tx.execute<{ key: string; what: string; unit: 'pc' | 'm'; shelf: number }>(sql`
-    with newest as (select distinct on (job_id) document from design_revisions order by job_id, number desc),
+    with newest as (select distinct on (job_id) document from design_revisions where job_id is distinct from ${but}::uuid order by job_id, number desc),
     bought as (
       select document -> 'bought' as b from newest
       union all
@@ -27,9 +27,12 @@ async function takenBy(tx: Tx): Promise<ReadonlyMap<string, Taken>> {
   return new Map(rows.map((r) => [r.key, r]));
 }
 
-/** What lies on the shelf: what was counted last, less what jobs took since and with what they put there. */
-export async function onShelf(tx: Tx): Promise<OnShelf[]> {
-  const taken = await takenBy(tx);
+/**
+ * What lies on the shelf: what was counted last, less what jobs took since and with what they put there. `but`: as if
+ * that job had taken nothing, whose document the asker has before them, newer than the server's.
+ */
+export async function onShelf(tx: Tx, but: string | null): Promise<OnShelf[]> {
+  const taken = await takenBy(tx, but);
   const counts = await tx.selectDistinctOn([shelfCounts.key]).from(shelfCounts).orderBy(shelfCounts.key, desc(shelfCounts.createdAt));
   const known = counts.map(({ key, what, unit, base, author, createdAt }): OnShelf => ({ key, what, unit, count: round(base - (taken.get(key)?.shelf ?? 0)), counted: createdAt, author }));
   const there = new Set(counts.map((c) => c.key));
@@ -41,6 +44,6 @@ const round = (n: number): number => Math.round(n * 100) / 100;
 
 /** Keeps what somebody counted, as of what jobs have taken by now. */
 export async function keepCount(tx: Tx, of: { readonly workshopId: string; readonly author: string; readonly key: string }, { what, unit, count }: Count): Promise<void> {
-  const taken = (await takenBy(tx)).get(of.key)?.shelf ?? 0;
+  const taken = (await takenBy(tx, null)).get(of.key)?.shelf ?? 0;
   await tx.insert(shelfCounts).values({ ...of, what, unit, base: count + taken });
 }

@@ -35,6 +35,7 @@ describe('what the workshop has, and what its suppliers ask', () => {
     expect((await shelf()).map((s) => [s.key, s.count, s.author])).toEqual([[KEY, 20, DEMO.name]]);
     await took(5);
     expect((await shelf())[0]!.count).toBe(17);
+    expect((await shed.call('GET', `/api/shelf?but=${shed.job}`)).json<OnShelf[]>()[0]!.count).toBe(22);
     await took(0);
     expect((await shelf())[0]!.count).toBe(22);
   });

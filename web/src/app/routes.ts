@@ -20,6 +20,7 @@ export const routes: Routes = [
   { path: 'customers/:customerId', canActivate: [signedIn], title: 'Customers · Meridex', loadComponent: () => import('./workshop/customers/customers').then((m) => m.CustomersPage) },
   { path: 'week', canActivate: [signedIn], title: 'The bay’s week · Meridex', loadComponent: () => import('./workshop/week/week').then((m) => m.WeekPage) },
   { path: 'parts', canActivate: [signedIn], title: 'Parts · Meridex', loadComponent: () => import('./workshop/parts/parts').then((m) => m.PartsPage) },
+  { path: 'stores', canActivate: [signedIn], title: 'Stores · Meridex', loadComponent: () => import('./workshop/stores/stores').then((m) => m.StoresPage) },
   { path: '', pathMatch: 'full', canActivate: [signedIn], title: 'Bay sheet · Meridex', loadComponent: () => import('./workshop/bay-sheet/bay-sheet').then((m) => m.BaySheet) },
   {
     path: 'jobs/:jobId',
@@ -100,6 +101,7 @@ export const routes: Routes = [
         children: [
           { path: '', pathMatch: 'full', redirectTo: 'parts' },
           { path: 'parts', title: 'Order · Meridex', loadComponent: () => import('./stages/order/parts-list').then((m) => m.PartsSheet) },
+          { path: 'prices', title: 'Prices · Meridex', loadComponent: () => import('./stages/order/prices').then((m) => m.PricesSheet) },
           { path: 'buying', title: 'Buying · Meridex', loadComponent: () => import('./stages/order/buying').then((m) => m.BuyingSheet) },
           { path: 'labels', title: 'Labels · Meridex', loadComponent: () => import('./stages/labels/labels').then((m) => m.LabelsSheet) },
           { path: 'quote', title: 'Quote · Meridex', loadComponent: () => import('./stages/quotes/quote').then((m) => m.QuoteSheet) },

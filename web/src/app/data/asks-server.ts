@@ -23,4 +23,10 @@ export abstract class AsksServer {
       return null;
     }
   }
+
+  /** Whether something was done that has no answer of its own. */
+  protected async done(what: string, ask: Observable<unknown>): Promise<boolean> {
+    await this.tried(what, ask);
+    return this.trouble() === null;
+  }
 }

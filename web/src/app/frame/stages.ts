@@ -52,6 +52,7 @@ export const SHEETS = {
   ],
   order: [
     { path: 'parts', name: 'Parts and cuts' },
+    { path: 'prices', name: 'Prices' },
     { path: 'buying', name: 'Buying' },
     { path: 'labels', name: 'Labels' },
     { path: 'quote', name: 'The quote' },

@@ -48,7 +48,7 @@ export class Strip {
   private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
   protected readonly wanted = signal('');
   /** Pages of the workshop beside its jobs. */
-  protected readonly pages = ['week', 'customers', 'parts', 'people', 'workshop'] as const;
+  protected readonly pages = ['week', 'customers', 'parts', 'stores', 'people', 'workshop'] as const;
   /** The question whose answer is shown. */
   protected readonly question = signal<string | null>(null);
 
@@ -125,6 +125,7 @@ export class Strip {
       { label: 'The bay’s week: who stands where, what will be late', kind: 'go', go: () => void this.router.navigateByUrl('/week') },
       { label: 'Customers: how each is reached, their vehicles', kind: 'go', go: () => void this.router.navigateByUrl('/customers') },
       { label: 'Parts: the catalogue, and the workshop’s own', kind: 'go', go: () => void this.router.navigateByUrl('/parts') },
+      { label: 'Stores: what lies on the shelf, what suppliers ask', kind: 'go', go: () => void this.router.navigateByUrl('/stores') },
       { label: 'People: invite, roles, passwords', kind: 'go', go: () => void this.router.navigateByUrl('/people') },
       { label: 'Workshop: its papers, its ways, its meters', kind: 'go', go: () => void this.router.navigateByUrl('/workshop') },
       { label: this.theme.night() ? 'Day view' : 'Night view', kind: 'do', go: () => this.theme.toggle() },

@@ -1,8 +1,9 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
 import { mayNot } from '@meridex/contract';
-import { type Asked, type BuyLine, type BuyState, buyingOf, figure, type Spare } from '@meridex/core';
+import { allBought, type Asked, type BuyLine, type BuyState, buyingOf, figure, type Spare } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzDatePickerModule } from 'ng-zorro-antd/date-picker';
 import { NzInputModule } from 'ng-zorro-antd/input';
@@ -14,6 +15,7 @@ import { AssessmentService } from '../../data/assessment.service';
 import { DesignService } from '../../data/design.service';
 import { NOW } from '../../data/now';
 import { SessionService } from '../../data/session.service';
+import { StoresService } from '../../data/stores.service';
 
 /** Groups of the list, what wants doing first. */
 const GROUPS: readonly { readonly state: BuyState; readonly title: string }[] = [
@@ -25,7 +27,7 @@ const GROUPS: readonly { readonly state: BuyState; readonly title: string }[] = 
 /** What was ordered, what has come, what is still to be got, and what a changed plan wants no more. */
 @Component({
   selector: 'mx-buying',
-  imports: [DatePipe, FormsModule, Mark, MoneyPipe, NumberField, NzCheckboxModule, NzDatePickerModule, NzInputModule],
+  imports: [DatePipe, FormsModule, Mark, MoneyPipe, NumberField, NzCheckboxModule, NzDatePickerModule, NzInputModule, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './buying.html',
   styleUrl: './buying.less',
@@ -34,8 +36,10 @@ export class BuyingSheet {
   private readonly designs = inject(DesignService);
   private readonly assessments = inject(AssessmentService);
   private readonly session = inject(SessionService);
+  protected readonly stores = inject(StoresService);
   protected readonly today = isoDay(inject(NOW)());
   protected readonly mayNot = computed(() => mayNot(this.session.person()?.role ?? '', 'plan'));
+  protected readonly mayNotCount = computed(() => mayNot(this.session.person()?.role ?? '', 'keep parts'));
   protected readonly buying = computed(() => buyingOf(this.assessments.openAssessment().order, this.designs.openDesign().bought, this.today));
   protected readonly groups = computed(() =>
     GROUPS.map((g) => ({
@@ -48,6 +52,18 @@ export class BuyingSheet {
   /** Lines that are left out of the next order. */
   private readonly without = signal<ReadonlySet<string>>(new Set());
   protected readonly ticked = computed(() => this.buying().lines.filter((l) => l.state === 'to order' && !this.without().has(l.line.key)));
+  /** What lies on the shelf now: what was there without this job, less what all its vehicles have of it; nothing where it was never counted. */
+  private readonly there = computed((): ReadonlyMap<string, number> => {
+    const bought = allBought(this.designs.openJob());
+    return new Map([...this.stores.shelf()].map(([of, s]) => [of, s.count - (bought[of]?.shelf ?? 0)]));
+  });
+  /** Ticked lines that the shelf gives something of, with how much. */
+  protected readonly fromShelf = computed(() =>
+    this.ticked().flatMap((l) => {
+      const gives = Math.min(l.toOrder, this.there().get(l.line.key) ?? 0);
+      return gives > 0 ? [{ l, gives }] : [];
+    }),
+  );
   protected readonly tickedPrice = computed(() => this.ticked().reduce((sum, l) => sum + l.price, 0));
   protected readonly from = signal('');
   protected readonly due = signal<Date | null>(null);
@@ -55,6 +71,11 @@ export class BuyingSheet {
   protected readonly open = signal<string | null>(null);
   protected readonly refused = signal<string | null>(null);
 
+  constructor() {
+    void this.stores.loadShelf(this.designs.jobId() ?? undefined);
+  }
+
+  protected readonly onShelf = (l: BuyLine): number | null => this.there().get(l.line.key) ?? null;
   protected readonly isTicked = (l: BuyLine): boolean => !this.without().has(l.line.key);
   private dueKept: { readonly day: string; readonly noon: Date } | null = null;
 
@@ -95,10 +116,17 @@ export class BuyingSheet {
       this.without.set(new Set());
   }
 
-  /** The ticked are on the shelf already. */
+  /** What the shelf has of the ticked is taken; where nothing of them was ever counted all of it, since somebody has it in the hand. */
   protected offTheShelf(): void {
-    const lines = this.ticked().map((l) => this.line(l, l.toOrder));
-    if (lines.length && this.do(`off the shelf: ${lines.length} ${lines.length === 1 ? 'line' : 'lines'}`, { do: 'partsHere', with: { lines, from: 'the shelf' } })) this.without.set(new Set());
+    const given = this.fromShelf();
+    const lines = given.length ? given.map(({ l, gives }) => this.line(l, gives)) : this.ticked().map((l) => this.line(l, l.toOrder));
+    if (lines.length && this.do(`off the shelf: ${lines.length} ${lines.length === 1 ? 'line' : 'lines'}`, { do: 'partsHere', with: { lines, from: 'the shelf', shelf: true } }))
+      this.without.set(new Set());
+  }
+
+  /** Somebody looked: so many lie there beside what this job has off it. */
+  protected count({ line }: BuyLine, count: number | null): void {
+    if (count !== null) void this.stores.count(line.key, { what: line.what, unit: line.unit, count }, this.designs.jobId() ?? undefined);
   }
 
   /** All that is missing of a line has come. */
@@ -120,7 +148,7 @@ export class BuyingSheet {
     this.set(l, { due: day ? isoDay(day) : null });
   }
 
-  protected gaveBack({ key, what, here, waiting }: Spare): void {
-    this.do(`given back or called off: ${what}`, { do: 'giveBack', with: { key, here, waiting } });
+  protected gaveBack({ key, what, here, waiting }: Spare, shelf: boolean): void {
+    this.do(`${shelf ? 'on to the shelf' : 'given back or called off'}: ${what}`, { do: 'giveBack', with: { key, here, waiting, shelf } });
   }
 }

@@ -38,10 +38,10 @@ test('parts are ordered, come and go back; a plan that changes says what is miss
     await stage(page, 'Order');
     await page.getByRole('link', { name: 'Buying' }).click();
     const spare = page.getByRole('region', { name: 'What the plan wants no more' });
-    await expect(spare).toContainText('here: back to the supplier');
+    await expect(spare).toContainText('here: back to who sold it');
     const rows = await spare.getByRole('row').count();
     await spare
-      .getByRole('button', { name: /^Done with / })
+      .getByRole('button', { name: /^On to the shelf: / })
       .first()
       .click();
     await expect(spare.getByRole('row')).toHaveCount(rows - 1);

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { cablePlans, type CableShelf, type Cut, figure } from '@meridex/core';
+import { type AskedPerM, cablePlans, type CableShelf, type Cut, figure } from '@meridex/core';
 import { MoneyPipe } from '../../fields/money.pipe';
 import { ReadField, type Reader } from '../../ui/read-field';
 import { Mark } from '../../pictures/mark';
@@ -16,7 +16,7 @@ const isShelf = (kept: unknown): kept is CableShelf => typeof kept === 'object' 
   template: `
     <h2>Cable: what to buy, and what it is cut from</h2>
     <p class="narrow muted sum">
-      <b class="figure">{{ sums().price | money: 2 }}</b> at planning prices, {{ figure(sums().waste, 1) }} m thrown away, {{ figure(sums().kept, 1) }} m back on the shelf
+      <b class="figure">{{ sums().price | money: 2 }}</b> {{ asked() ? 'where suppliers were asked at their prices' : 'at planning prices' }}, {{ figure(sums().waste, 1) }} m thrown away, {{ figure(sums().kept, 1) }} m back on the shelf
     </p>
     @for (p of plans(); track p.cable) {
       <div class="cable" [attr.aria-label]="p.cable">
@@ -55,9 +55,12 @@ const isShelf = (kept: unknown): kept is CableShelf => typeof kept === 'object' 
 export class CableCuts {
   private readonly session = inject(SessionService);
   readonly cuts = input.required<readonly Cut[]>();
+  /** What suppliers ask for a metre, by the order’s line. */
+  readonly prices = input<AskedPerM>({});
+  protected readonly asked = computed(() => Object.keys(this.prices()).some((k) => k.startsWith('cable-')));
   protected readonly figure = figure;
   private readonly shelf = signal<CableShelf>(keptHere(this.key, isShelf, {}));
-  protected readonly plans = computed(() => cablePlans(this.cuts(), this.shelf()));
+  protected readonly plans = computed(() => cablePlans(this.cuts(), this.shelf(), this.prices()));
   protected readonly sums = computed(() => this.plans().reduce((s, p) => ({ price: s.price + p.price, waste: s.waste + p.wasteM, kept: s.kept + p.keptM }), { price: 0, waste: 0, kept: 0 }));
   protected readonly isRed = (cable: string): boolean => cable.endsWith('red');
   protected readonly isSheathed = (cable: string): boolean => cable.endsWith('sheathed');

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
-import { cutsCsv, figure, isJoined, type Order, orderCsv, type OrderLine, routedRuns } from '@meridex/core';
+import { cutsCsv, figure, isJoined, type Order, orderCsv, type OrderLine, pricedInWords, routedRuns } from '@meridex/core';
 import { AssessmentService } from '../../data/assessment.service';
 import { DesignService } from '../../data/design.service';
 import { AnalysisService } from '../../data/analysis.service';
@@ -84,6 +84,8 @@ export class PartsSheet {
   protected readonly whole = signal(false);
   private readonly wholeOrder = signal<Order | null>(null);
   protected readonly order = computed(() => (this.whole() && this.several() ? this.wholeOrder() : null) ?? this.assessments.openAssessment().order);
+  protected readonly asked = computed(() => pricedInWords(this.order().lines));
+  protected readonly prices = computed(() => this.designs.openDesign().prices);
   /** Runs of the vehicle that is looked at whose length nobody measured. */
   protected readonly routed = computed(() => routedRuns(this.assessments.openAssessment().runs));
   protected readonly groups = computed(() => GROUPS.map((name) => ({ name, lines: this.order().lines.filter((l) => l.group === name) })).filter((g) => g.lines.length));

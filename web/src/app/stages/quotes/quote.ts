@@ -2,7 +2,7 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { mayNot } from '@meridex/contract';
-import { type Design, isJoined, money, type Quote, type Tier, TIERS } from '@meridex/core';
+import { type Design, isJoined, money, pricedInWords, type Quote, type Tier, TIERS } from '@meridex/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { Comments } from '../../comments/comments';
 import { isoDay } from '../../ui/iso-day';
@@ -54,6 +54,7 @@ export class QuoteSheet {
       (this.designs.past() ? 'This is an older revision: go back to now before a quote is sent.' : null) ??
       (this.sync.ofJob(this.designs.jobId() ?? '').length ? 'Not all is kept yet: a quote is made of what the server has.' : null),
   );
+  protected readonly asked = computed(() => pricedInWords(this.assessments.assessment()?.order.lines ?? []));
   protected readonly stops = computed(() => this.assessments.assessment()?.tellTales.stops ?? 0);
 
   constructor() {

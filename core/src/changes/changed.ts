@@ -82,7 +82,8 @@ function oneChange(look: Look, path: string): readonly Changed[] {
   const inVehicle = steps[0] === 'vehicles' && steps.length > 2;
   const [section = '', key = '', ...rest] = inVehicle ? steps.slice(2) : steps;
   const of = inVehicle ? (after.vehicles[steps[1]!] ?? before.vehicles[steps[1]!] ?? after) : after;
-  const keyed = isThing(section) || section === 'runs' || section === 'places' || section === 'accepted' || section === 'vehicles' || section === 'multicores' || section === 'bought' || section === 'prices';
+  const keyed =
+    isThing(section) || section === 'runs' || section === 'places' || section === 'accepted' || section === 'vehicles' || section === 'multicores' || section === 'bought' || section === 'prices';
   const field = keyed ? rest : [key, ...rest];
   const { words, unit: named } = fieldWords(field.at(-1) ?? '');
   const where = inVehicle ? `${vehicleName(after, steps[1]!)}: ` : '';

@@ -100,10 +100,22 @@ describe('a price that was taken over', () => {
 });
 
 describe('by whose prices an order is reckoned', () => {
-  const line = (key: string, from?: string, on = '2026-11-30'): OrderLine => ({ key, group: 'joints', what: key, quantity: 1, unit: 'pc', priceEach: 1, kg: 0, uses: [], ...(from ? { priced: { from, on } } : {}) });
+  const line = (key: string, from?: string, on = '2026-11-30'): OrderLine => ({
+    key,
+    group: 'joints',
+    what: key,
+    quantity: 1,
+    unit: 'pc',
+    priceEach: 1,
+    kg: 0,
+    uses: [],
+    ...(from ? { priced: { from, on } } : {}),
+  });
   it('is said with who, the days, and what is left at planning prices', () => {
     expect(pricedInWords([line('a'), line('b')])).toBe('at planning prices');
     expect(pricedInWords([line('a', 'Quandong')])).toBe('at the prices of Quandong as of 2026-11-30');
-    expect(pricedInWords([line('a', 'Quandong'), line('b', 'Mulga', '2026-12-02'), line('c')])).toBe('2 of 3 lines at the prices of Quandong and Mulga as of 2026-11-30 to 2026-12-02, the rest at planning prices');
+    expect(pricedInWords([line('a', 'Quandong'), line('b', 'Mulga', '2026-12-02'), line('c')])).toBe(
+      '2 of 3 lines at the prices of Quandong and Mulga as of 2026-11-30 to 2026-12-02, the rest at planning prices',
+    );
   });
 });

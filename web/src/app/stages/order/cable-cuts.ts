@@ -16,7 +16,8 @@ const isShelf = (kept: unknown): kept is CableShelf => typeof kept === 'object' 
   template: `
     <h2>Cable: what to buy, and what it is cut from</h2>
     <p class="narrow muted sum">
-      <b class="figure">{{ sums().price | money: 2 }}</b> {{ asked() ? 'where suppliers were asked at their prices' : 'at planning prices' }}, {{ figure(sums().waste, 1) }} m thrown away, {{ figure(sums().kept, 1) }} m back on the shelf
+      <b class="figure">{{ sums().price | money: 2 }}</b> {{ asked() ? 'where suppliers were asked at their prices' : 'at planning prices' }}, {{ figure(sums().waste, 1) }} m thrown away,
+      {{ figure(sums().kept, 1) }} m back on the shelf
     </p>
     @for (p of plans(); track p.cable) {
       <div class="cable" [attr.aria-label]="p.cable">

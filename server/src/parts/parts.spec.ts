@@ -1,3 +1,4 @@
+import { DEMO_JOBS } from '@meridex/core';
 import type { FastifyInstance } from 'fastify';
 import { hashPassword } from '../accounts/password.js';
 import { buildApp } from '../app.js';
@@ -51,6 +52,13 @@ describe('a workshop’s own parts on the server', () => {
     const good = await send('POST', '/api/parts/file', { text: 'kind,name,ratedA\nswitch,old one,200\nshunt,old shunt,300' });
     expect(good.json<Kept[]>().map((p) => p.part.id)).toEqual(['own-old-one', 'own-old-shunt']);
     expect((await listed()).length).toBe(before + 2);
+  });
+  it('and shipped ones say which jobs have them, in any vehicle, and no job that has not', async () => {
+    const jobsOf = async (part: string, as = cookie) => (await app.inject({ url: `/api/parts/${part}/jobs`, headers: { cookie: as } })).json<{ customer: string; state: string }[]>();
+    const wanted = DEMO_JOBS.filter((j) => JSON.stringify(j.design).includes('"part":"dcdc-40-dual"')).map((j) => j.design.brief.customer);
+    expect(wanted.length).toBeGreaterThan(0);
+    expect((await jobsOf('dcdc-40-dual')).map((j) => j.customer).sort()).toEqual(wanted.sort());
+    expect([await jobsOf('dcdc-40'), await jobsOf('dcdc-40-dual', other)]).toEqual([[], []]);
   });
   it('are retired without being forgotten, and nobody retires what is not there', async () => {
     await send('POST', '/api/parts', ATTIC);

@@ -4,6 +4,7 @@ import { z } from 'zod';
 import type { Database } from '../db/client.js';
 import { allowed, personOf, signedIn } from '../http/guard.js';
 import { keepPart, keptParts } from './store.js';
+import { usedIn, usedInSchema } from './used.js';
 
 const kept = z.object({ part: partSchema, retired: z.boolean(), author: z.string(), at: z.string() });
 const message = z.object({ message: z.string() });
@@ -14,6 +15,9 @@ export const partRoutes =
   async (app) => {
     app.addHook('preHandler', signedIn(db));
     app.get('/api/parts', { schema: { response: { 200: z.array(kept) } } }, (request) => db.inWorkshop(personOf(request).workshopId, keptParts));
+    app.get('/api/parts/:partId/jobs', { schema: { params: z.object({ partId: z.string().min(1).max(60) }), response: { 200: z.array(usedInSchema) } } }, (request) =>
+      db.inWorkshop(personOf(request).workshopId, (tx) => usedIn(tx, request.params.partId)),
+    );
     app.post('/api/parts', { preHandler: allowed('keep parts'), schema: { body: z.unknown(), response: { 201: kept, 400: message, 403: message } } }, async (request, reply) => {
       const { workshopId, name: author } = personOf(request);
       const own = readOwnPart(request.body);

@@ -10,6 +10,15 @@ export interface OwnPart {
   readonly at: string;
 }
 
+/** A job that has a part. */
+export interface UsedIn {
+  readonly jobId: string;
+  readonly customer: string;
+  readonly plate: string;
+  readonly vehicle: string;
+  readonly state: string;
+}
+
 /** The workshop's own parts, kept for every job. */
 @Injectable({ providedIn: 'root' })
 export class OwnPartsService extends AsksServer {
@@ -29,6 +38,11 @@ export class OwnPartsService extends AsksServer {
     const kept = await this.tried('The file was not taken', this.http.post<readonly OwnPart[]>('/api/parts/file', { text }));
     if (kept) await this.load();
     return kept?.length ?? 0;
+  }
+
+  /** Jobs that have a part, shipped or own; null: the server did not say. */
+  usedIn(id: string): Promise<readonly UsedIn[] | null> {
+    return this.tried('Which jobs have it could not be read', this.http.get<readonly UsedIn[]>(`/api/parts/${encodeURIComponent(id)}/jobs`));
   }
 
   async retire(id: string): Promise<void> {

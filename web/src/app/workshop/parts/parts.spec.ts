@@ -131,4 +131,22 @@ describe('the parts', () => {
     expect(button('Type a data sheet').disabled).toBeTrue();
     expect(button('Copy it as our own')).toBeUndefined();
   });
+
+  it('say which jobs have one, and which have none', async () => {
+    await seek('attic');
+    await press('Which jobs have it?');
+    http
+      .expectOne('/api/parts/own-attic-135/jobs')
+      .flush([{ jobId: '8f6f4f0e-0000-4000-8000-000000000000', customer: 'Bellbird Ranges Mobile Vet', plate: 'BRV 27', vehicle: 'ute', state: 'handed over' }]);
+    await new Promise((r) => setTimeout(r));
+    await settle();
+    expect(page().querySelector('.used')!.textContent!.replace(/\s+/g, ' ')).toContain('1 job has it, the built ones first: Bellbird Ranges Mobile Vet ute, BRV 27 handed over');
+    await seek('12 ways');
+    expect(page().querySelector('.used')).toBeNull();
+    await press('Which jobs have it?');
+    http.expectOne((r) => r.url.endsWith('/jobs')).flush([]);
+    await new Promise((r) => setTimeout(r));
+    await settle();
+    expect(page().querySelector('.used')!.textContent).toContain('No job of the workshop has it');
+  });
 });

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
 import { mayNot } from '@meridex/contract';
-import { figure, KIND_WORDS, type Part, type PartKind, PART_KINDS, partsCsv, SHIPPED_CATALOGUE } from '@meridex/core';
+import { csv, figure, KIND_WORDS, type Part, type PartKind, PART_KINDS, partsCsv, SHIPPED_CATALOGUE } from '@meridex/core';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NzModalModule } from 'ng-zorro-antd/modal';
 import { MoneyPipe } from '../../fields/money.pipe';
@@ -10,7 +11,7 @@ import { inShort, plateOf } from '../../fields/plate-words';
 import { Strip } from '../../frame/strip';
 import { SyncBars } from '../../frame/sync-bars';
 import { DesignService } from '../../data/design.service';
-import { OwnPartsService } from '../../data/own-parts.service';
+import { OwnPartsService, type UsedIn } from '../../data/own-parts.service';
 import { saveFile } from '../../data/save-file';
 import { SessionService } from '../../data/session.service';
 import { WorkshopService } from '../../data/workshop.service';
@@ -38,7 +39,7 @@ type Whose = 'all' | 'own' | 'shipped';
 /** The workshop's catalogue: what ships and what it keeps of its own, by kind, searched, copied, changed, in and out as a file. */
 @Component({
   selector: 'mx-parts',
-  imports: [FormsModule, NzInputModule, NzModalModule, MoneyPipe, PlateForm, Strip, SyncBars],
+  imports: [FormsModule, RouterLink, NzInputModule, NzModalModule, MoneyPipe, PlateForm, Strip, SyncBars],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './parts.html',
   styleUrl: './parts.less',
@@ -47,6 +48,7 @@ export class PartsPage {
   protected readonly own = inject(OwnPartsService);
   private readonly session = inject(SessionService);
   protected readonly figure = figure;
+  protected readonly said = (words: string): boolean => words !== '';
   protected readonly kinds = PART_KINDS;
   protected readonly kindWords = KIND_WORDS;
   protected readonly kind = signal<PartKind | null>(null);
@@ -85,6 +87,8 @@ export class PartsPage {
     return list.sort((a, b) => (down ? -1 : 1) * order(a, b));
   });
   protected readonly chosen = computed(() => this.lines().find((l) => l.part.id === this.picked()) ?? this.lines()[0] ?? null);
+  /** Jobs that have the chosen part, once somebody asked: a part that is called back has to be found in every vehicle. */
+  protected readonly used = signal<{ readonly id: string; readonly jobs: readonly UsedIn[] } | null>(null);
   protected readonly sheet = computed(() => (this.chosen() ? plateOf(this.chosen()!.part) : []));
 
   constructor() {
@@ -95,6 +99,16 @@ export class PartsPage {
     // What is typed here is the workshop's, and no job's.
     inject(DesignService).close();
     void this.own.load();
+  }
+
+  protected async whoHasIt({ part }: Line): Promise<void> {
+    const jobs = await this.own.usedIn(part.id);
+    if (jobs) this.used.set({ id: part.id, jobs });
+  }
+
+  /** Whom it is in, as a file: who is to be called. */
+  protected saveUsed({ part }: Line, jobs: readonly UsedIn[]): void {
+    saveFile(`${part.id}-fitted.csv`, ['\ufeff', csv([['customer', 'plate', 'vehicle', 'state'], ...jobs.map((j) => [j.customer, j.plate, j.vehicle, j.state])])], 'text/csv');
   }
 
   protected pick(id: string): void {

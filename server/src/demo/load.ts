@@ -3,6 +3,7 @@ import { drizzle } from 'drizzle-orm/node-postgres';
 import { sql } from 'drizzle-orm';
 import pg from 'pg';
 import { DEMO } from './account.js';
+import { loadStores } from './stores.js';
 import { hashPassword } from '../accounts/password.js';
 import type { Tx } from '../db/client.js';
 import * as schema from '../db/schema.js';
@@ -69,6 +70,7 @@ export async function loadDemo(ownerUrl: string): Promise<boolean> {
         await loadJob(tx, workshopId, demo);
         await keepContact(tx, workshopId, await customerId(tx, workshopId, demo.design.brief.customer), { phone: `0000 555 ${120 + n}`, email: '', address: '', note: '' });
       }
+      await loadStores(tx, { workshopId, author: DEMO.name }, dayIn(-12));
       await keepWeek(tx, workshopId, DEMO.name, demoWeek(), 0);
       return true;
     });

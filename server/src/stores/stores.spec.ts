@@ -1,18 +1,20 @@
 import type { Offers, OnShelf, PriceList } from '@meridex/contract';
+import { assess, catalogueOf, DEMO_JOBS, matchesOf } from '@meridex/core';
 import { DEMO } from '../demo/load.js';
 import { twoWorkshops, type TwoWorkshops } from '../testing/workshops.js';
 import { offersOn, SIMULATED } from './supplier.js';
 
-const KEY = 'fuse-blade-15';
-const line = { key: KEY, what: 'blade fuse 15 A', unit: 'pc' };
+const KEY = 'odd-fuse-15';
+const line = { what: 'odd fuse 15 A' };
+const SUPPLIER = 'Quandong Trade Counter';
 
 describe('what the workshop has, and what its suppliers ask', () => {
   let shed: TwoWorkshops;
   let revision = 1;
-  const shelf = async (as = shed.cookie): Promise<OnShelf[]> => (await shed.call('GET', '/api/shelf', undefined, as)).json<OnShelf[]>();
-  const lists = async (as = shed.cookie): Promise<PriceList[]> => (await shed.call('GET', '/api/price-lists', undefined, as)).json<PriceList[]>();
+  const shelf = async (as = shed.cookie): Promise<OnShelf[]> => (await shed.call('GET', '/api/shelf', undefined, as)).json<OnShelf[]>().filter((s) => s.key === KEY);
+  const lists = async (as = shed.cookie): Promise<PriceList[]> => (await shed.call('GET', '/api/price-lists', undefined, as)).json<PriceList[]>().filter((l) => l.supplier === SUPPLIER);
   const count = (change: object) => shed.call('PUT', `/api/shelf/${KEY}`, { what: line.what, unit: 'pc', count: 20, ...change });
-  const list = (change: object = {}) => ({ id: crypto.randomUUID(), supplier: 'Quandong Trade Counter', on: '2026-11-30', items: [{ code: 'F15', what: 'BLADE FUSE 15A', each: 0.85 }], ...change });
+  const list = (change: object = {}) => ({ id: crypto.randomUUID(), supplier: SUPPLIER, on: '2026-11-30', items: [{ code: 'F15', what: 'BLADE FUSE 15A', each: 0.85 }], ...change });
   /** A job that has got so many off the shelf. */
   const took = async (n: number): Promise<void> => {
     const saved = await shed.call('POST', `/api/jobs/${shed.job}/revisions`, {
@@ -35,7 +37,7 @@ describe('what the workshop has, and what its suppliers ask', () => {
     expect((await shelf()).map((s) => [s.key, s.count, s.author])).toEqual([[KEY, 20, DEMO.name]]);
     await took(5);
     expect((await shelf())[0]!.count).toBe(17);
-    expect((await shed.call('GET', `/api/shelf?but=${shed.job}`)).json<OnShelf[]>()[0]!.count).toBe(22);
+    expect((await shed.call('GET', `/api/shelf?but=${shed.job}`)).json<OnShelf[]>().find((s) => s.key === KEY)!.count).toBe(22);
     await took(0);
     expect((await shelf())[0]!.count).toBe(22);
   });
@@ -59,10 +61,19 @@ describe('what the workshop has, and what its suppliers ask', () => {
     expect(await told({ on: 'soon' })).toBe('on: a day such as 2026-12-03 is accepted');
     expect(await told({ supplier: SIMULATED })).toContain('another name is accepted');
   });
+  it('of the demo prices nearly every line of its jobs, at day and name', async () => {
+    const [list] = (await shed.call('GET', '/api/price-lists')).json<PriceList[]>();
+    for (const { key, design } of DEMO_JOBS) {
+      const lines = assess(design, catalogueOf(design)).order.lines.filter((l) => l.group !== 'sundries');
+      expect(matchesOf(lines, list!.items).length)
+        .withContext(key)
+        .toBeGreaterThan(0.85 * lines.length);
+    }
+  });
   it('are nobody’s of another workshop', async () => {
     await count({});
     await shed.call('POST', '/api/price-lists', list());
-    expect([await shelf(shed.other), await lists(shed.other)]).toEqual([[], []]);
+    expect([(await shed.call('GET', '/api/shelf', undefined, shed.other)).json(), (await shed.call('GET', '/api/price-lists', undefined, shed.other)).json()]).toEqual([[], []]);
     expect((await shed.call('DELETE', '/api/price-lists/Quandong%20Trade%20Counter', undefined, shed.other)).statusCode).toBe(404);
     expect((await lists()).length).toBe(1);
   });

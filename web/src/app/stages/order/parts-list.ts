@@ -44,6 +44,9 @@ const GROUPS: readonly OrderLine['group'][] = ['devices', 'protection', 'cable',
       padding-top: 12px;
       background: var(--panel);
     }
+    th:first-child {
+      width: 46%;
+    }
     td {
       padding: 4px 8px !important;
     }

@@ -1,4 +1,4 @@
-import { assess, catalogueOf, type Design, READING_UNITS } from '@meridex/core';
+import { assess, careCalendar, careTasks, careTick, catalogueOf, type Design, READING_UNITS } from '@meridex/core';
 import type { FastifyInstance } from 'fastify';
 import { readFileSync } from 'node:fs';
 import pg from 'pg';
@@ -52,6 +52,20 @@ describe('the server on a real PostgreSQL', () => {
       expect((await settle(id, { promisedOn: null })).statusCode).toBe(204);
       expect(await lineOf(id)).toEqual(jasmine.objectContaining({ state: 'parts ordered', promisedOn: null, note: 'gland from the coast' }));
       expect((await settle(id, {})).statusCode).toBe(204);
+    });
+    it('that is out says what it wants done next and when, and once that is ticked the turn after', async () => {
+      type Care = { id: string; on: string | null; what: string };
+      const careOf = async (): Promise<Care[]> => (await get('/api/jobs')).json<{ care: Care[] }>().care;
+      const [first, ...others] = await careOf();
+      expect(first!.what).toMatch(/^[A-Z].{8}/);
+      expect([first, ...others].map((c) => c!.on ?? '9')).toEqual([first, ...others].map((c) => c!.on ?? '9').sort());
+      const out = [first!, ...others].find((c) => c.id === jobs.find((j) => j.customer === 'Cinderbush Orchard Bees')!.id)!;
+      expect((await lineOf(out.id)).next.say).toBe(`${out.what}, due ${out.on}`);
+      const { design } = (await get(`/api/jobs/${first!.id}/design`)).json<{ design: Design }>();
+      const ticks = careCalendar(careTasks(design, catalogueOf(design), assess(design, catalogueOf(design))), design.brief.careFrom!, 24).filter((t) => t.on === first!.on);
+      for (const { task, turn } of ticks) await post(`/api/jobs/${first!.id}/ticks`, { id: crypto.randomUUID(), stepId: careTick(task.id, turn), done: true });
+      const after = (await careOf()).find((c) => c.id === first!.id)!;
+      expect(after.on! > first!.on!).toBeTrue();
     });
     it('is deleted and taken back, and loses nothing', async () => {
       const id = await newJob();

@@ -28,3 +28,10 @@ export function careCalendar(tasks: readonly CareTask[], from: string, months: n
   );
   return turns.filter((t) => t.on <= until).sort((a, b) => a.on.localeCompare(b.on));
 }
+
+/** Months beyond today in which the next turn of anything is looked for: longer than the longest turn. */
+const AHEAD_MONTHS = 60;
+
+/** The earliest turn that nobody ticked, `null` where there is none; days before today are late. */
+export const nextCare = (tasks: readonly CareTask[], from: string, today: string, ticked: { has(tick: string): boolean }): CareTurn | null =>
+  careCalendar(tasks, from, AHEAD_MONTHS + monthsSince(from, today)).find((t) => !ticked.has(careTick(t.task.id, t.turn))) ?? null;

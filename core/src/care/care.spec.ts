@@ -3,7 +3,7 @@ import { SHIPPED_CATALOGUE } from '../catalogue/index.js';
 import { DEMO_JOBS } from '../demo/index.js';
 import { copyDesign, type Design } from '../design/index.js';
 import { boxBank } from '../places/index.js';
-import { careCalendar, careTasks, careTick, dayOfTurn, monthsSince, storageOf, type CareTask } from './index.js';
+import { careCalendar, careTasks, careTick, dayOfTurn, monthsSince, nextCare, storageOf, type CareTask } from './index.js';
 
 const demo = (key: string): Design => copyDesign(DEMO_JOBS.find((j) => j.key === key)!.design);
 const tasks = (d: Design): readonly CareTask[] => careTasks(d, SHIPPED_CATALOGUE, assess(d, SHIPPED_CATALOGUE));
@@ -57,4 +57,20 @@ describe('the calendar of care', () => {
     expect([monthsSince('2020-01-31', '2026-12-01'), monthsSince('2026-12-01', '2026-11-01')]).toEqual([82, 0]);
   });
   it('is empty where nothing falls due', () => expect(careCalendar(tasks(demo('vet')), '2026-12-01', 0)).toEqual([]));
+});
+
+describe('what is next to be looked after', () => {
+  const task = (id: string, firstMonths: number, everyMonths: number): CareTask => ({ id, what: id, why: '', by: 'workshop', firstMonths, everyMonths, minutes: 10 });
+  const tasks = [task('joints', 1, 12), task('test', 6, 6)];
+  it('is the earliest turn that nobody ticked, whether its day has passed or not', () => {
+    const next = (today: string, ...ticked: string[]) => {
+      const t = nextCare(tasks, '2026-01-10', today, new Set(ticked));
+      return t && [t.task.id, t.turn, t.on];
+    };
+    expect(next('2026-01-11')).toEqual(['joints', 1, '2026-02-10']);
+    expect(next('2030-01-11')).toEqual(['joints', 1, '2026-02-10']);
+    expect(next('2026-03-01', 'care-joints-1')).toEqual(['test', 1, '2026-07-10']);
+    expect(next('2026-03-01', 'care-joints-1', 'care-test-1', 'care-test-2')).toEqual(['joints', 2, '2027-02-10']);
+    expect(nextCare([], '2026-01-10', '2026-01-11', new Set())).toBeNull();
+  });
 });

@@ -35,7 +35,7 @@ describe('what was bought of an order', () => {
     const come = after(ordered, { do: 'partsHere', with: { lines: [some('fuse', 2)] } }, { do: 'partsHere', with: { lines: [some('tie', 20)], from: 'the shelf' } });
     const b = of(come, line('fuse', 2), line('tie', 20));
     expect(b.counts).toEqual({ here: 2, ordered: 0, 'to order': 0 });
-    expect(come.bought['tie']).toEqual({ what: 'tie', unit: 'pc', count: 20, here: 20, from: 'the shelf', due: null });
+    expect(come.bought['tie']).toEqual({ what: 'tie', unit: 'pc', count: 20, here: 20, from: 'the shelf', due: null, shelf: 0 });
     expect([b.late, b.allBy]).toEqual([0, null]);
   });
 
@@ -48,6 +48,37 @@ describe('what was bought of an order', () => {
     const done = after(come, { do: 'giveBack', with: { key: 'lug', here: 1, waiting: 2 } }, { do: 'giveBack', with: { key: 'fuse', here: 0, waiting: 2 } });
     expect(of(done, line('lug', 3)).spares).toEqual([]);
     expect(done.bought['fuse']).toBeUndefined();
+  });
+
+  it('off the shelf is known to be the shelf’s, and what is left over goes back on it or to who sold it', () => {
+    const taken = after(blank, { do: 'partsHere', with: { lines: [some('fuse', 5)], from: 'the shelf', shelf: true } });
+    expect(taken.bought['fuse']!.shelf).toBe(5);
+    const back = after(taken, { do: 'giveBack', with: { key: 'fuse', here: 5, waiting: 0, shelf: true } });
+    expect(back.bought['fuse']).toBeUndefined();
+    const came = after(ordered, { do: 'partsHere', with: { lines: [some('fuse', 2)] } }, { do: 'giveBack', with: { key: 'fuse', here: 2, waiting: 0, shelf: true } });
+    expect([came.bought['fuse']!.count, came.bought['fuse']!.shelf]).toEqual([0, -2]);
+    expect(of(came, line('fuse', 2)).counts['to order']).toBe(1);
+  });
+
+  it('has prices by who asks them and when, taken and dropped line by line', () => {
+    const taken = after(blank, {
+      do: 'takePrices',
+      with: {
+        prices: [
+          { key: 'lug', each: 2.5 },
+          { key: 'fuse', each: 8 },
+        ],
+        from: 'Quandong',
+        on: '2026-11-30',
+      },
+    });
+    expect(taken.prices['lug']).toEqual({ each: 2.5, from: 'Quandong', on: '2026-11-30' });
+    expect(Object.keys(after(taken, { do: 'dropPrices', with: { keys: ['lug'] } }).prices)).toEqual(['fuse']);
+    expect(refusal(blank, { do: 'takePrices', with: { prices: [{ key: 'lug', each: 0 }], from: 'Quandong', on: '2026-11-30' } })).toMatch(/^prices/);
+    expect(likeJob(taken, 'Lantern Street Cinema', true).prices).toEqual({});
+    const old = structuredClone(blank);
+    keepBought(old, taken);
+    expect(old.prices).toEqual(taken.prices);
   });
 
   it('is refused in words that name the field', () => {
@@ -72,7 +103,7 @@ describe('what was bought of an order', () => {
       { do: 'addVehicle', with: { id: 'camper', vehicleKind: 'camper', name: 'camper' } },
       { do: 'orderParts', in: 'camper', with: { lines: [some('lug', 5)], due: '2026-12-09' } },
     );
-    expect(allBought(two)['lug']).toEqual({ what: 'lug', unit: 'pc', count: 11, here: 0, from: 'Wirrabel Auto Parts', due: '2026-12-09' });
+    expect(allBought(two)['lug']).toEqual({ what: 'lug', unit: 'pc', count: 11, here: 0, from: 'Wirrabel Auto Parts', due: '2026-12-09', shelf: 0 });
     expect(two.bought['lug']!.count).toBe(6);
   });
 

@@ -29,7 +29,7 @@ export interface BaySheet {
   /** Cable and protection for the jobs promised within the week that are not fitted yet, the dearest first. */
   readonly buy: readonly ToBuy[];
   /** Jobs that are out and come back for care. */
-  readonly care: readonly { readonly id: string; readonly customer: string; readonly on: string | null; readonly joints: number }[];
+  readonly care: readonly { readonly id: string; readonly customer: string; readonly on: string | null; readonly what: string }[];
   readonly deleted: readonly { readonly id: string; readonly customer: string }[];
   /** Lines that still say what they said before, or nothing: asked for again, the next of them are worked out. */
   readonly pending: number;
@@ -87,8 +87,8 @@ async function jobRows(tx: Tx) {
     .where(isNull(jobs.deletedAt))
     .orderBy(sql`${jobs.promisedOn} nulls last`, asc(jobs.createdAt));
   const today = new Date().toISOString().slice(0, 10);
-  // Where parts are on their way a day that passes makes them late.
-  return rows.map((r) => ({ ...r, wanted: [PROGRAM, r.number, r.tickedAt, r.readAt, r.job.state, r.job.note, ...(r.summary?.partsBy ? [today] : [])].join('|') }));
+  // Where parts are on their way, or care falls due, a day that passes makes it late.
+  return rows.map((r) => ({ ...r, wanted: [PROGRAM, r.number, r.tickedAt, r.readAt, r.job.state, r.job.note, ...(r.summary?.partsBy || r.summary?.care ? [today] : [])].join('|') }));
 }
 type Row = Awaited<ReturnType<typeof jobRows>>[number];
 
@@ -125,10 +125,10 @@ export async function baySheet(tx: Tx): Promise<BaySheet> {
   const soon = new Date(Date.now() + SOON_MS).toISOString().slice(0, 10);
   const [lines, takes, care]: [JobLine[], JobSummary['takes'][], BaySheet['care'][number][]] = [[], [], []];
   for (const { job, summary, customer: owner, phone } of rows) {
-    const { customer, vehicle, plate, stages, hold, next, minutes, licensed, partsBy, joints, ...s } = fresh.get(job.id) ?? summary ?? waiting(owner);
+    const { customer, vehicle, plate, stages, hold, next, minutes, licensed, partsBy, care: due, ...s } = fresh.get(job.id) ?? summary ?? waiting(owner);
     lines.push({ id: job.id, promisedOn: job.promisedOn, state: job.state, note: job.note, phone, customer, vehicle, plate, stages, hold, next, minutes, licensed, partsBy });
     if (job.state === 'closed' || job.state === 'template') continue;
-    if (isOut(job.state)) care.push({ id: job.id, customer, on: job.promisedOn, joints });
+    if (isOut(job.state)) care.push({ id: job.id, customer, on: due?.on ?? null, what: due?.what ?? '' });
     else if (job.promisedOn !== null && job.promisedOn <= soon && !s.fitted) takes.push(s.takes);
   }
   const deleted = await tx
@@ -138,5 +138,6 @@ export async function baySheet(tx: Tx): Promise<BaySheet> {
     .where(sql`${jobs.deletedAt} is not null`)
     .orderBy(desc(jobs.deletedAt))
     .limit(50);
+  care.sort((x, y) => (x.on ?? '9').localeCompare(y.on ?? '9'));
   return { lines, buy: toBuy(takes), care, deleted, pending: Math.max(0, stale.length - AT_ONCE) };
 }

@@ -28,7 +28,7 @@ const jobLine = z.object({
 const bay = z.object({
   lines: z.array(jobLine),
   buy: z.array(z.object({ what: z.string(), quantity: z.number(), unit: z.string() })),
-  care: z.array(z.object({ id: z.string(), customer: z.string(), on: z.string().nullable(), joints: z.number() })),
+  care: z.array(z.object({ id: z.string(), customer: z.string(), on: z.string().nullable(), what: z.string() })),
   deleted: z.array(z.object({ id: z.string(), customer: z.string() })),
   pending: z.number(),
 });

@@ -1,15 +1,20 @@
 import {
   allBought,
+  assessJob,
   type Assessment,
   assessWhole,
   type Buying,
   buyingOf,
+  careTasks,
   catalogueOf,
   type Design,
   type Done,
   hasMains,
   inWords,
+  isOut,
+  nextCare,
   type Progress,
+  recordKey,
   type Stage,
   stageProgress,
   STAGES,
@@ -33,7 +38,8 @@ export interface JobSummary {
   readonly stages: readonly Progress[];
   readonly hold: Hold;
   readonly next: { readonly stage: Stage; readonly say: string };
-  readonly joints: number;
+  /** What it wants done next where it is out, and the day; null: nothing, or nobody said when it left. */
+  readonly care: { readonly on: string; readonly what: string } | null;
   readonly fitted: boolean;
   /** Work left, by the minutes of the steps that are not done. */
   readonly minutes: number;
@@ -50,8 +56,18 @@ interface Job {
   readonly note: string;
 }
 
-function hold(a: Assessment, state: string, note: string): Hold {
+/** What its summary is made of. */
+interface WorkedOut {
+  readonly a: Assessment;
+  readonly done: Done;
+  readonly buying: Buying;
+  readonly care: JobSummary['care'];
+  readonly today: string;
+}
+
+function hold({ a, care, today }: WorkedOut, { state, note }: Job): Hold {
   const stop = a.open.find((f) => f.severity === 'stop');
+  if (state === 'handed over' && care && care.on < today) return { mark: 'look', say: `care late since ${care.on}` };
   if (state === 'handed over' || state === 'closed') return { mark: 'holds', say: state };
   if (state === 'in service') return { mark: 'look', say: note || 'in service' };
   if (state === 'sign-off') return { mark: 'stop', say: note || 'waits for sign-off' };
@@ -59,6 +75,17 @@ function hold(a: Assessment, state: string, note: string): Hold {
   if (state === 'quoted') return { mark: 'waits', say: `waiting: ${note || 'for the customer’s answer'}` };
   if (state === 'parts ordered') return { mark: 'waits', say: `waiting: ${note || 'for the parts'}` };
   return a.open.length ? { mark: 'look', say: `${a.open.length} to look at` } : { mark: 'holds', say: 'nothing' };
+}
+
+/** The next turn of care of any of its vehicles. */
+function careOf(job: Design, { ticked, state }: Done, today: string): JobSummary['care'] {
+  const from = job.brief.careFrom;
+  if (from === null || !isOut(state ?? '')) return null;
+  const turns = assessJob(job, catalogueOf(job)).flatMap(({ id, design, assessment }) => {
+    const turn = assessment && nextCare(careTasks(design, catalogueOf(design), assessment), from, today, { has: (tick) => ticked.has(recordKey(id, tick)) });
+    return turn ? [{ on: turn.on, what: turn.task.what }] : [];
+  });
+  return turns.sort((x, y) => x.on.localeCompare(y.on))[0] ?? null;
 }
 
 function buy({ lines, counts, late }: Buying, note: string): string {
@@ -69,12 +96,12 @@ function buy({ lines, counts, late }: Buying, note: string): string {
   return note || (counts['to order'] ? 'Order the parts' : 'Fit it: all parts are here');
 }
 
-function next(a: Assessment, done: Done, state: string, note: string, buying: Buying): JobSummary['next'] {
+function next({ a, done, buying, care }: WorkedOut, { state, note }: Job): JobSummary['next'] {
   const stop = a.open.find((f) => f.severity === 'stop');
   if (!a.day.loads.length) return { stage: 'loads', say: 'Type what must run' };
   if (state === 'closed') return { stage: 'look-after', say: 'Nothing: it is closed' };
   if (state === 'template') return { stage: 'loads', say: 'Begin a job from it' };
-  if (state === 'handed over') return { stage: 'look-after', say: `First service: re-tighten ${a.runs.length * 4} joints` };
+  if (state === 'handed over') return { stage: 'look-after', say: care ? `${care.what}, due ${care.on}` : 'Say when it left: its care counts from that day' };
   if (state === 'in service') return { stage: 'prove', say: 'Measure at the load that fails, circuit on' };
   if (state === 'sign-off') return { stage: 'checks', say: 'Sign-off by the licensed electrician' };
   if (stop) return { stage: stop.at.stage, say: inWords(stop).fix };
@@ -89,7 +116,9 @@ function next(a: Assessment, done: Done, state: string, note: string, buying: Bu
 export function summaryOf(job: Job, design: Design, done: Done): JobSummary {
   const a = assessWhole(design, catalogueOf(design));
   const plan = testPlan(design, catalogueOf(design))?.groups.flatMap((g) => g.rows.map((r) => r.id)) ?? [];
-  const buying = buyingOf(a.order, allBought(design), new Date().toISOString().slice(0, 10));
+  const today = new Date().toISOString().slice(0, 10);
+  const buying = buyingOf(a.order, allBought(design), today);
+  const out = { a, done, buying, care: careOf(design, done, today), today };
   const progress = stageProgress(design, a, { ...done, plan });
   return {
     customer: design.brief.customer,
@@ -98,9 +127,9 @@ export function summaryOf(job: Job, design: Design, done: Done): JobSummary {
       .join(' + '),
     plate: design.brief.plate,
     stages: STAGES.map((s) => progress[s]),
-    hold: hold(a, job.state, job.note),
-    next: next(a, done, job.state, job.note, buying),
-    joints: a.runs.length * 4,
+    hold: hold(out, job),
+    next: next(out, job),
+    care: out.care,
     fitted: a.fit.every((s) => done.ticked.has(s.id)),
     minutes: a.fit.reduce((m, s) => (done.ticked.has(s.id) ? m : m + s.minutes), 0),
     licensed: vehicleIds(design).some((id) => hasMains(vehicleIn(design, id), catalogueOf(design))),
@@ -118,7 +147,7 @@ const line = (customer: string, vehicle: string, hold: Hold, say: string): JobSu
   stages: STAGES.map(() => 'hollow'),
   hold,
   next: { stage: 'brief', say },
-  joints: 0,
+  care: null,
   fitted: true,
   minutes: 0,
   licensed: false,

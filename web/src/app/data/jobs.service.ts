@@ -28,7 +28,7 @@ export interface JobLine {
 export interface Bay {
   readonly lines: readonly JobLine[];
   readonly buy: readonly { readonly what: string; readonly quantity: number; readonly unit: string }[];
-  readonly care: readonly { readonly id: string; readonly customer: string; readonly on: string | null; readonly joints: number }[];
+  readonly care: readonly { readonly id: string; readonly customer: string; readonly on: string | null; readonly what: string }[];
   readonly deleted: readonly { readonly id: string; readonly customer: string }[];
   /** Lines that are still being worked out: ask again. */
   readonly pending: number;

@@ -103,9 +103,21 @@ describe('the bay sheet', () => {
   });
 
   it('says what to buy and what comes back for care', async () => {
-    await show({ lines: [], buy: [{ what: 'cable 35 mm² red', quantity: 14, unit: 'm' }], care: [{ id: 'x', customer: 'Orchard', on: '2099-01-14', joints: 32 }], deleted: [], pending: 0 });
+    await show({
+      lines: [],
+      buy: [{ what: 'cable 35 mm² red', quantity: 14, unit: 'm' }],
+      care: [
+        { id: 'x', customer: 'Orchard', on: '2099-01-14', what: 'Re-tighten every joint' },
+        { id: 'y', customer: 'Attic', on: '2020-01-14', what: 'Known-load test' },
+        { id: 'z', customer: 'Shed', on: null, what: '' },
+      ],
+      deleted: [],
+      pending: 0,
+    });
     expect(element.querySelector('.below')!.textContent).toMatch(/cable 35 mm² red\s*14 m/);
-    expect(element.querySelector('.below')!.textContent).toContain('14 Jan: 32 joints');
+    expect(element.querySelector('.below')!.textContent).toContain('14 Jan: Re-tighten every joint');
+    expect(element.querySelector('.below')!.textContent).toContain('late since 14 Jan 2020: Known-load test');
+    expect(element.querySelector('.below')!.textContent).toContain('nobody said when it left');
   });
 
   it('keeps the keys in the customer’s name while the dialog of a new job still opens and takes them to its frame', async () => {

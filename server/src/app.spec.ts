@@ -1,4 +1,4 @@
-import { assess, careCalendar, careTasks, careTick, catalogueOf, type Design, READING_UNITS } from '@meridex/core';
+import { assess, careCalendar, careTasks, careTick, catalogueOf, dayInWords, type Design, READING_UNITS } from '@meridex/core';
 import type { FastifyInstance } from 'fastify';
 import { readFileSync } from 'node:fs';
 import pg from 'pg';
@@ -60,7 +60,7 @@ describe('the server on a real PostgreSQL', () => {
       expect(first!.what).toMatch(/^[A-Z].{8}/);
       expect([first, ...others].map((c) => c!.on ?? '9')).toEqual([first, ...others].map((c) => c!.on ?? '9').sort());
       const out = [first!, ...others].find((c) => c.id === jobs.find((j) => j.customer === 'Cinderbush Orchard Bees')!.id)!;
-      expect((await lineOf(out.id)).next.say).toBe(`${out.what}, due ${out.on}`);
+      expect((await lineOf(out.id)).next.say).toBe(`${out.what}, due ${dayInWords(out.on!)}`);
       const { design } = (await get(`/api/jobs/${first!.id}/design`)).json<{ design: Design }>();
       const ticks = careCalendar(careTasks(design, catalogueOf(design), assess(design, catalogueOf(design))), design.brief.careFrom!, 24).filter((t) => t.on === first!.on);
       for (const { task, turn } of ticks) await post(`/api/jobs/${first!.id}/ticks`, { id: crypto.randomUUID(), stepId: careTick(task.id, turn), done: true });

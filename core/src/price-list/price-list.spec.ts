@@ -113,9 +113,9 @@ describe('by whose prices an order is reckoned', () => {
   });
   it('is said with who, the days, and what is left at planning prices', () => {
     expect(pricedInWords([line('a'), line('b')])).toBe('at planning prices');
-    expect(pricedInWords([line('a', 'Quandong')])).toBe('at the prices of Quandong as of 2026-11-30');
+    expect(pricedInWords([line('a', 'Quandong')])).toBe('at the prices of Quandong as of 30 Nov 2026');
     expect(pricedInWords([line('a', 'Quandong'), line('b', 'Mulga', '2026-12-02'), line('c')])).toBe(
-      '2 of 3 lines at the prices of Quandong and Mulga as of 2026-11-30 to 2026-12-02, the rest at planning prices',
+      '2 of 3 lines at the prices of Quandong and Mulga as of 30 Nov 2026 to 2 Dec 2026, the rest at planning prices',
     );
   });
 });

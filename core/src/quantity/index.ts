@@ -1,3 +1,4 @@
+export * from './day.js';
 export * from './constants.js';
 export * from './format.js';
 export * from './memoize.js';

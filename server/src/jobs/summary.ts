@@ -7,6 +7,7 @@ import {
   buyingOf,
   careTasks,
   catalogueOf,
+  dayInWords,
   type Design,
   type Done,
   hasMains,
@@ -67,7 +68,7 @@ interface WorkedOut {
 
 function hold({ a, care, today }: WorkedOut, { state, note }: Job): Hold {
   const stop = a.open.find((f) => f.severity === 'stop');
-  if (state === 'handed over' && care && care.on < today) return { mark: 'look', say: `care late since ${care.on}` };
+  if (state === 'handed over' && care && care.on < today) return { mark: 'look', say: `care late since ${dayInWords(care.on)}` };
   if (state === 'handed over' || state === 'closed') return { mark: 'holds', say: state };
   if (state === 'in service') return { mark: 'look', say: note || 'in service' };
   if (state === 'sign-off') return { mark: 'stop', say: note || 'waits for sign-off' };
@@ -101,7 +102,7 @@ function next({ a, done, buying, care }: WorkedOut, { state, note }: Job): JobSu
   if (!a.day.loads.length) return { stage: 'loads', say: 'Type what must run' };
   if (state === 'closed') return { stage: 'look-after', say: 'Nothing: it is closed' };
   if (state === 'template') return { stage: 'loads', say: 'Begin a job from it' };
-  if (state === 'handed over') return { stage: 'look-after', say: care ? `${care.what}, due ${care.on}` : 'Say when it left: its care counts from that day' };
+  if (state === 'handed over') return { stage: 'look-after', say: care ? `${care.what}, due ${dayInWords(care.on)}` : 'Say when it left: its care counts from that day' };
   if (state === 'in service') return { stage: 'prove', say: 'Measure at the load that fails, circuit on' };
   if (state === 'sign-off') return { stage: 'checks', say: 'Sign-off by the licensed electrician' };
   if (stop) return { stage: stop.at.stage, say: inWords(stop).fix };

@@ -78,7 +78,7 @@ describe('the line diagram', () => {
       const symbols = d.nodes.map((n): Box => ({ what: n.node.id, x0: n.x, x1: n.x + n.w, y0: n.y, y1: n.y + n.h }));
       for (const a of words) for (const s of symbols) expect(meet(a, s)).withContext(`${a.what} / ${s.what}`).toBeFalse();
       for (const [i, a] of symbols.entries()) for (const b of symbols.slice(i + 1)) expect(meet(a, b)).withContext(`${a.what} / ${b.what}`).toBeFalse();
-    });
+    }, 60_000);
   }
 
   it('has the bars as its spine: what feeds them to the left, what hangs on them to the right, no line round the sheet', async () => {

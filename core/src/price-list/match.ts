@@ -41,7 +41,7 @@ interface Words {
   readonly words: ReadonlySet<string>;
 }
 
-/** Figures with their units, apart from the words. @example wordsIn('cable 16 mm² red').figures // Set { '16mm2' } */
+/** Figures with their units, apart from the words. */
 function wordsIn(text: string): Words {
   const low = text
     .toLowerCase()

@@ -41,7 +41,7 @@ export function amountOf(text: string): number | null {
   return Number.isFinite(value) ? value : null;
 }
 
-/** How many pieces or metres a price is for. @example perOf('100 m reel') // 100 */
+/** How many pieces or metres a price is for. */
 function perOf(text: string): number | null {
   if (text === '') return 1;
   const found = /(\d+(?:[.,]\d+)?)/.exec(text);

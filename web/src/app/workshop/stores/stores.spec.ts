@@ -57,8 +57,8 @@ describe('the stores', () => {
     files.items.add(new File([CSV], 'list.csv'));
     box.files = files.files;
     box.dispatchEvent(new Event('change'));
-    await settle();
-    await settle();
+    // A file is read in its own time.
+    while (!says().includes('1 price is read')) await settle();
     expect(says()).toContain('1 price is read');
     expect(says()).toContain('line 3: price: “POA”; an amount above 0 is accepted');
     expect(says()).toContain('Whose list is it?');

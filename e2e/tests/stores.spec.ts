@@ -18,7 +18,7 @@ test('a supplier’s list prices a job, its parts are ordered for their days, an
     await page.getByRole('link', { name: 'stores' }).click();
     await page.getByRole('button', { name: 'Take in a price list' }).click();
     await page.locator('mx-new-list input[type=file]').setInputFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(LIST) });
-    await expect(page.locator('mx-new-list')).toContainText('line 6: price: “POA”; an amount above 0 is accepted');
+    await expect(page.locator('mx-new-list')).toContainText('row 6: price: “POA”; an amount above 0');
     await page.getByLabel('Supplier').fill('Quandong Trade Counter');
     await page.getByRole('button', { name: 'Keep 4 prices' }).click();
     await expect(page.getByRole('region', { name: 'Price lists' })).toContainText('Quandong Trade Counter');

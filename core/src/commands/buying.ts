@@ -52,7 +52,8 @@ export const setBought = command({
   change: (d, { key: of, set }) => {
     const next = { ...bought(d, of), ...set };
     if (next.here > next.count) throw new Refused(`here: ${next.here}, of ${next.count} that were ordered; no more than those are accepted`);
-    keep(d, of, next);
+    // The shelf gave no more than is here.
+    keep(d, of, { ...next, shelf: Math.min(next.shelf, next.here) });
   },
 });
 

@@ -53,6 +53,7 @@ describe('what was bought of an order', () => {
   it('off the shelf is known to be the shelf’s, and what is left over goes back on it or to who sold it', () => {
     const taken = after(blank, { do: 'partsHere', with: { lines: [some('fuse', 5)], from: 'the shelf', shelf: true } });
     expect(taken.bought['fuse']!.shelf).toBe(5);
+    expect(after(taken, { do: 'setBought', with: { key: 'fuse', set: { here: 3 } } }).bought['fuse']!.shelf).toBe(3);
     const back = after(taken, { do: 'giveBack', with: { key: 'fuse', here: 5, waiting: 0, shelf: true } });
     expect(back.bought['fuse']).toBeUndefined();
     const came = after(ordered, { do: 'partsHere', with: { lines: [some('fuse', 2)] } }, { do: 'giveBack', with: { key: 'fuse', here: 2, waiting: 0, shelf: true } });

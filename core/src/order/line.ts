@@ -8,8 +8,8 @@ export interface OrderLine {
   readonly quantity: number;
   readonly unit: 'pc' | 'm';
   readonly priceEach: number;
-  /** Who asks that, and as of which day; absent: it is the default for planning. */
-  readonly priced?: { readonly from: string; readonly on: string };
+  /** Who asks that, as of which day, and the default for planning that it stands for; absent: it is that default. */
+  readonly priced?: { readonly from: string; readonly on: string; readonly planned: number };
   readonly kg: number;
   /** What it is for, by run or device. */
   readonly uses: readonly string[];

@@ -257,7 +257,7 @@ export interface AsLaid {
 const priced = (lines: readonly OrderLine[], prices: Design['prices']): OrderLine[] =>
   lines.map((l) => {
     const asked = prices[l.key];
-    return asked ? { ...l, priceEach: asked.each, priced: { from: asked.from, on: asked.on } } : l;
+    return asked ? { ...l, priceEach: asked.each, priced: { from: asked.from, on: asked.on, planned: l.priceEach } } : l;
   });
 
 /** The complete list of parts and cuts for the runs that have a size. */

@@ -1,3 +1,4 @@
+export * from './by-day.js';
 export * from './match.js';
 export * from './read.js';
 export * from './table.js';

@@ -72,26 +72,53 @@ function fit(line: Words, item: Words): number {
   return all ? (2 * shared) / all - 0.1 * more : 0;
 }
 
+interface Known extends Words {
+  readonly item: PriceItem;
+}
+
+/** Things of a list by each figure and word that they say. */
+function indexOf(items: readonly PriceItem[]): ReadonlyMap<string, readonly Known[]> {
+  const by = new Map<string, Known[]>();
+  for (const item of items) {
+    const known = { item, ...wordsIn(item.what) };
+    for (const said of [...known.figures, ...known.words]) {
+      const there = by.get(said);
+      if (there) there.push(known);
+      else by.set(said, [known]);
+    }
+  }
+  return by;
+}
+
+/** What can be a line at all: what has its rarest figure; of a line without figures, what shares a word with it. */
+function candidates({ figures, words }: Words, by: ReadonlyMap<string, readonly Known[]>): Iterable<Known> {
+  if (!figures.size) return new Set([...words].flatMap((w) => by.get(w) ?? []));
+  return [...figures].map((f) => by.get(f) ?? []).sort((a, b) => a.length - b.length)[0]!;
+}
+
+/** The one that fits best; none where nothing fits, or others fit as well at another price. */
+function bestOf(line: Words, by: ReadonlyMap<string, readonly Known[]>): PriceItem | null {
+  let [score, best]: [number, PriceItem[]] = [LEAST, []];
+  for (const known of candidates(line, by)) {
+    const of = fit(line, known);
+    if (of > score || (of === score && !best.length)) [score, best] = [of, [known.item]];
+    else if (of === score) best.push(known.item);
+  }
+  return best[0] && best.every((i) => i.each === best[0]!.each) ? best[0] : null;
+}
+
 /**
  * What of a price list each line of an order is: by its figures, which must all be there, the colour and kind, which must
- * be the same, then by its words. Where two fit alike nobody can tell, and none is proposed. `chosen` says what a person
- * once chose for a line (a code of the list), and goes first; an empty code: none of this list.
+ * be the same, then by its words. Where several fit alike at different prices nobody can tell, and none is proposed.
+ * `chosen` says what a person once chose for a line (a code of the list), and goes first; an empty code: none of this list.
  */
 export function matchesOf(lines: readonly { readonly key: string; readonly what: string }[], items: readonly PriceItem[], chosen: Readonly<Record<string, string>> = {}): readonly Match[] {
   const byCode = new Map(items.map((i) => [codeOf(i), i]));
-  const known = items.map((item) => ({ item, words: wordsIn(item.what) }));
+  const by = indexOf(items);
   return lines.flatMap(({ key, what }): Match[] => {
     const said = chosen[key];
-    if (said !== undefined) return said !== '' && byCode.has(said) ? [{ key, item: byCode.get(said)! }] : [];
-    const line = wordsIn(what);
-    const ranked = known.flatMap(({ item, words }) => {
-      const score = fit(line, words);
-      return score >= LEAST ? [{ item, score }] : [];
-    });
-    ranked.sort((a, b) => b.score - a.score);
-    const [first, second] = ranked;
-    if (!first || (second && second.score === first.score && second.item.each !== first.item.each)) return [];
-    return [{ key, item: first.item }];
+    const item = said === undefined ? bestOf(wordsIn(what), by) : (byCode.get(said) ?? null);
+    return item ? [{ key, item }] : [];
   });
 }
 

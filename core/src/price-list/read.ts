@@ -10,10 +10,9 @@ export const priceItemSchema = z.object({
 });
 export type PriceItem = z.infer<typeof priceItemSchema>;
 
-/** A line that gives no price, with why. */
+/** A row that gives no price, with why. */
 export interface LeftOut {
-  /** As a text editor counts it; the headings are line 1. */
-  readonly line: number;
+  readonly row: number;
   readonly why: string;
 }
 
@@ -22,23 +21,34 @@ export interface PricesRead {
   readonly left: readonly LeftOut[];
 }
 
+/** What stands before the cents in a file; the other of the two parts thousands. */
+export type DecimalMark = '.' | ',';
+
+const bareOf = (text: string): string => text.replace(/[^\d.,-]/g, '').replace(/[.,]+$/, '');
+
 /**
- * An amount as it stands in a file, whatever parts its thousands and decimals; null: it is none. Of a comma or dot alone
- * before exactly three figures nobody knows which it is: with a currency's two decimals it would be one thousand or more.
- * @example amountOf('$1.234,50') // 1234.5
+ * What a whole column has before its cents: what one amount alone does not tell (`4.125`), the others do (`1.190,00`).
+ * Where none tells it is a dot.
+ * @example decimalMarkOf(['4.125', '12,50']) // ','
  */
-export function amountOf(text: string): number | null {
-  const bare = text.replace(/[^\d.,-]/g, '');
-  if (!/\d/.test(bare) || bare.includes('-')) return null;
-  const last = Math.max(bare.lastIndexOf(','), bare.lastIndexOf('.'));
-  if (last < 0) return Number(bare);
-  const [before, after] = [bare.slice(0, last), bare.slice(last + 1)];
-  const mark = bare[last]!;
-  const other = mark === ',' ? '.' : ',';
-  const thousands = after.length === 3 && before !== '' && before !== '0' && !before.includes(other);
-  const whole = before.replaceAll(',', '').replaceAll('.', '');
-  const value = Number(thousands ? `${whole}${after}` : `${whole || '0'}.${after}`);
-  return Number.isFinite(value) ? value : null;
+export function decimalMarkOf(amounts: readonly string[]): DecimalMark {
+  let commas = 0;
+  for (const bare of amounts.map(bareOf)) {
+    const marks = bare.replace(/[^.,]/g, '');
+    const last = bare[Math.max(bare.lastIndexOf(','), bare.lastIndexOf('.'))];
+    if (marks === '' || last === undefined) continue;
+    // Both: the last one. One mark twice parts thousands. One alone tells unless three figures follow, which thousands have too.
+    const told = marks.includes(',') && marks.includes('.') ? last : marks.length > 1 ? (last === ',' ? '.' : ',') : /[.,]\d{3}$/.test(bare) && !/^0?[.,]/.test(bare) ? null : last;
+    if (told !== null) commas += told === ',' ? 1 : -1;
+  }
+  return commas > 0 ? ',' : '.';
+}
+
+/** An amount in a file that has this mark before its cents; null: it is none, or its thousands are parted where none are. @example amountOf('$1.234,50', ',') // 1234.5 */
+export function amountOf(text: string, mark: DecimalMark): number | null {
+  const bare = bareOf(text);
+  const plain = mark === ',' ? bare.replaceAll('.', ' ').replaceAll(',', '.') : bare.replaceAll(',', ' ');
+  return /^(\d+|\d{1,3}( \d{3})+)?(\.\d+)?$/.test(plain) && plain !== '' ? Number(plain.replaceAll(' ', '')) : null;
 }
 
 /** How many pieces or metres a price is for. */
@@ -50,23 +60,24 @@ function perOf(text: string): number | null {
   return n > 0 ? n : null;
 }
 
-function itemOf(row: readonly string[], { code, what, price, per }: PriceColumns): PriceItem | string {
+function itemOf(row: readonly string[], { code, what, price, per }: PriceColumns, mark: DecimalMark): PriceItem | string {
   const [said, asked] = [(row[what] ?? '').slice(0, 200), row[price] ?? ''];
   if (!said) return 'nothing says what it is';
-  const amount = amountOf(asked);
-  if (amount === null || amount <= 0) return `price: ${asked ? `“${asked}”` : 'nothing'}; an amount above 0 is accepted`;
+  const amount = amountOf(asked, mark);
+  if (amount === null || amount <= 0) return `price: ${asked ? `“${asked}”` : 'nothing'}; an amount above 0${mark === ',' ? ' with a comma before the cents, as the others have,' : ''} is accepted`;
   const share = per === null ? 1 : perOf(row[per] ?? '');
   if (share === null) return `per: “${row[per!]}”; a number of pieces or metres is accepted`;
   const each = Math.round((amount / share) * 10_000) / 10_000;
   return each > 0 && each <= 1_000_000 ? { code: (code === null ? '' : (row[code] ?? '')).slice(0, 80), what: said, each } : `price: ${asked} is for ${share}, which leaves nothing for one`;
 }
 
-/** Everything of a file that has a price, and the lines that have none, with why. */
+/** Everything of a file that has a price, and the rows that have none, with why. */
 export function readPrices({ rows }: PriceTable, columns: PriceColumns): PricesRead {
+  const mark = decimalMarkOf(rows.map((r) => r.cells[columns.price] ?? ''));
   const [items, left]: [PriceItem[], LeftOut[]] = [[], []];
-  for (const [i, row] of rows.entries()) {
-    const item = itemOf(row, columns);
-    if (typeof item === 'string') left.push({ line: i + 2, why: item });
+  for (const { row, cells } of rows) {
+    const item = itemOf(cells, columns, mark);
+    if (typeof item === 'string') left.push({ row, why: item });
     else items.push(item);
   }
   return { items, left };

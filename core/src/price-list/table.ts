@@ -1,9 +1,15 @@
 import Papa from 'papaparse';
 
+/** A row of a file, with its place in it: the headings are row 1. */
+export interface PriceRow {
+  readonly row: number;
+  readonly cells: readonly string[];
+}
+
 /** A supplier's file as it is: its headings and rows, whatever it parts them with. */
 export interface PriceTable {
   readonly headings: readonly string[];
-  readonly rows: readonly (readonly string[])[];
+  readonly rows: readonly PriceRow[];
 }
 
 /** Which column of a file is what; null: the file has none. */
@@ -27,8 +33,9 @@ const HEADINGS: Readonly<Record<keyof PriceColumns, readonly RegExp[]>> = {
 
 /** Cuts a supplier's file into rows; the first line is its headings. @example readPriceTable('code;description;price\nC16R;cable 16 mm2 red;4,10') */
 export function readPriceTable(text: string): { readonly ok: true; readonly table: PriceTable } | { readonly ok: false; readonly message: string } {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
-  const [headings, ...rows] = data.map((r) => r.map((c) => c.trim()));
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''));
+  const [first, ...rows] = data.map((cells, i): PriceRow => ({ row: i + 1, cells: cells.map((c) => c.trim()) })).filter(({ cells }) => cells.some((c) => c !== ''));
+  const headings = first?.cells;
   if (!headings || headings.length < 2) return { ok: false, message: 'file: no table in it; CSV with a line of headings, a description and a price is accepted' };
   if (!rows.length) return { ok: false, message: 'file: headings and no line under them' };
   if (rows.length > MOST_ROWS) return { ok: false, message: `file: ${rows.length} lines; up to ${MOST_ROWS} are accepted` };

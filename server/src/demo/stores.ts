@@ -12,7 +12,7 @@ function wanted(): readonly OrderLine[] {
   return [...new Map(all.map((l) => [l.key, l])).values()];
 }
 
-/** As a wholesaler's program says it: in capitals, without spaces before units, for somewhat less than was planned. */
+/** As a wholesaler's program says it: in capitals, without spaces before units, for about what was planned. */
 const itemOf = ({ what, priceEach }: OrderLine, i: number): PriceItem => ({
   code: `ML${1000 + i}`,
   what: what

@@ -25,14 +25,18 @@ import {
   assessJob,
   type JoinedResult,
   type Order,
+  type OrderLine,
   orderOfJob,
   joinedTripOf,
   type ManualOverride,
   manualOverrides,
+  type Match,
+  matchesOf,
   type NoState,
   type Helps,
   type PlaceOffer,
   planCalendar,
+  type PriceItem,
   type Quote,
   quoteOf,
   type Saving,
@@ -77,6 +81,7 @@ export type AnalysisAsk =
   | { readonly what: 'kept'; readonly design: Design }
   | { readonly what: 'joined trip'; readonly design: Design }
   | { readonly what: 'whole order'; readonly design: Design }
+  | { readonly what: 'prices'; readonly lines: readonly OrderLine[]; readonly items: readonly PriceItem[]; readonly chosen: Readonly<Record<string, string>> }
   | { readonly what: 'quote'; readonly design: Design; readonly tiers: readonly Tier[] }
   | { readonly what: 'week'; readonly week: ShopWeek; readonly jobs: readonly ShopJob[]; readonly from: string }
   | { readonly what: 'build plan'; readonly steps: readonly FitStep[] }
@@ -119,6 +124,7 @@ export interface AnalysisAnswers {
   readonly kept: readonly ManualOverride[];
   readonly 'joined trip': JoinedResult | null;
   readonly 'whole order': Order;
+  readonly prices: readonly Match[];
   readonly quote: QuoteAnswer;
   readonly week: WeekAnswer;
   readonly 'build plan': BuildPlan;
@@ -171,6 +177,8 @@ export function answerAnalysis(ask: AnalysisAsk): AnalysisAnswers[AnalysisAsk['w
       return joinedTripOf(ask.design, catalogueOf(ask.design));
     case 'whole order':
       return orderOfJob(assessJob(ask.design, catalogueOf(ask.design)));
+    case 'prices':
+      return matchesOf(ask.lines, ask.items, ask.chosen);
     case 'quote': {
       const catalogue = catalogueOf(ask.design);
       return { quote: quoteOf(ask.design, catalogue, ask.tiers), cannot: cannotQuote(assessJob(ask.design, catalogue)) };

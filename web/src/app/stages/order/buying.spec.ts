@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import type { OnShelf } from '@meridex/contract';
-import { StoresService } from '../../data/stores.service';
+import { StockService } from '../../data/stock.service';
 import { onBench } from '../../testing/bench';
 import { BuyingSheet } from './buying';
 
@@ -47,7 +47,7 @@ describe('what was bought', () => {
     const { element, bench, click, fixture } = await onBench(BuyingSheet, 'vet');
     const [a, b] = bench.openAssessment().order.lines;
     const there = (l: typeof a, count: number): OnShelf => ({ key: l!.key, what: l!.what, unit: l!.unit, count, counted: '2026-12-01T10:00:00Z', author: 'Ann' });
-    TestBed.inject(StoresService).shelf.set(
+    TestBed.inject(StockService).shelf.set(
       new Map([
         [a!.key, there(a, 5)],
         [b!.key, there(b, 0)],

@@ -15,7 +15,7 @@ import { AssessmentService } from '../../data/assessment.service';
 import { DesignService } from '../../data/design.service';
 import { NOW } from '../../data/now';
 import { SessionService } from '../../data/session.service';
-import { StoresService } from '../../data/stores.service';
+import { StockService } from '../../data/stock.service';
 
 /** Groups of the list, what wants doing first. */
 const GROUPS: readonly { readonly state: BuyState; readonly title: string }[] = [
@@ -36,7 +36,7 @@ export class BuyingSheet {
   private readonly designs = inject(DesignService);
   private readonly assessments = inject(AssessmentService);
   private readonly session = inject(SessionService);
-  protected readonly stores = inject(StoresService);
+  protected readonly stock = inject(StockService);
   protected readonly today = isoDay(inject(NOW)());
   protected readonly mayNot = computed(() => mayNot(this.session.person()?.role ?? '', 'plan'));
   protected readonly mayNotCount = computed(() => mayNot(this.session.person()?.role ?? '', 'keep parts'));
@@ -55,7 +55,7 @@ export class BuyingSheet {
   /** What lies on the shelf now: what was there without this job, less what all its vehicles have of it; nothing where it was never counted. */
   private readonly there = computed((): ReadonlyMap<string, number> => {
     const bought = allBought(this.designs.openJob());
-    return new Map([...this.stores.shelf()].map(([of, s]) => [of, s.count - (bought[of]?.shelf ?? 0)]));
+    return new Map([...this.stock.shelf()].map(([of, s]) => [of, s.count - (bought[of]?.shelf ?? 0)]));
   });
   /** Ticked lines that the shelf gives something of, with how much. */
   protected readonly fromShelf = computed(() =>
@@ -72,7 +72,7 @@ export class BuyingSheet {
   protected readonly refused = signal<string | null>(null);
 
   constructor() {
-    void this.stores.loadShelf(this.designs.jobId() ?? undefined);
+    void this.stock.load(this.designs.jobId() ?? undefined);
   }
 
   protected readonly onShelf = (l: BuyLine): number | null => this.there().get(l.line.key) ?? null;
@@ -126,7 +126,7 @@ export class BuyingSheet {
 
   /** Somebody looked: so many lie there beside what this job has off it. */
   protected count({ line }: BuyLine, count: number | null): void {
-    if (count !== null) void this.stores.count(line.key, { what: line.what, unit: line.unit, count }, this.designs.jobId() ?? undefined);
+    if (count !== null) void this.stock.count(line.key, { what: line.what, unit: line.unit, count }, this.designs.jobId() ?? undefined);
   }
 
   /** All that is missing of a line has come. */

@@ -1,9 +1,8 @@
 import { TestBed } from '@angular/core/testing';
 import type { Offers, PriceList } from '@meridex/contract';
-import { StoresService } from '../../data/stores.service';
+import { SuppliersService } from '../../data/suppliers.service';
 import { onBench } from '../../testing/bench';
 import { PricesSheet } from './prices';
-import { afterWorkingDays } from './working-days';
 
 const text = (e: Element | null): string => (e?.textContent ?? '').replace(/\s+/g, ' ').trim();
 const button = (e: HTMLElement, name: RegExp): HTMLButtonElement => [...e.querySelectorAll('button')].find((b) => name.test(text(b)))!;
@@ -20,7 +19,7 @@ describe('what suppliers ask', () => {
   it('is found in a list line by line, and taken for what is ticked', async () => {
     const { element, bench, click, fixture, first, second, third } = await open();
     const before = bench.openAssessment().order.total;
-    TestBed.inject(StoresService).lists.set([
+    TestBed.inject(SuppliersService).lists.set([
       listOf({ code: 'Q1', what: first.what.toUpperCase(), each: first.priceEach + 11 }, { code: 'Q2', what: second.what.toUpperCase(), each: second.priceEach + 5 }),
     ]);
     await fixture.whenStable();
@@ -37,13 +36,13 @@ describe('what suppliers ask', () => {
 
   it('and is not found may be chosen by hand, which the workshop keeps', async () => {
     const { element, click, fixture, third } = await open();
-    const stores = TestBed.inject(StoresService);
+    const sellers = TestBed.inject(SuppliersService);
     const chosen: string[][] = [];
-    stores.choose = (...said) => {
+    sellers.choose = (...said) => {
       chosen.push(said);
       return Promise.resolve();
     };
-    stores.lists.set([listOf({ code: 'ODD', what: 'something else', each: 3 })]);
+    sellers.lists.set([listOf({ code: 'ODD', what: 'something else', each: 3 })]);
     await fixture.whenStable();
     await click(row(element, third.key).querySelector('button')!);
     await click(element.querySelector('tr.fields nz-select nz-select-top-control, tr.fields nz-select')!);
@@ -54,8 +53,8 @@ describe('what suppliers ask', () => {
 
   it('by the simulated supplier is ordered for the days on which it comes', async () => {
     const { element, bench, click, first, second } = await open();
-    const stores = TestBed.inject(StoresService);
-    stores.offers = (asked): Promise<Offers> =>
+    const sellers = TestBed.inject(SuppliersService);
+    sellers.offers = (asked): Promise<Offers> =>
       Promise.resolve({ supplier: 'Mulga (simulated)', on: '2026-12-02', offers: asked.slice(0, 2).map(({ key, planned }, i) => ({ key, each: planned + 1, has: 9, days: i ? 4 : 1 })) });
     await click(button(element, /^Ask what it has/));
     expect(text(row(element, first.key))).toContain('9, in 1 day');
@@ -65,11 +64,17 @@ describe('what suppliers ask', () => {
     expect(bought[first.key]!.due! < bought[second.key]!.due!).toBeTrue();
     expect(Object.values(prices).map((p) => p.from)).toEqual(['Mulga (simulated)', 'Mulga (simulated)']);
   });
-});
 
-describe('working days', () => {
-  it('leave out Saturdays and Sundays', () => {
-    expect(['2026-12-02', '2026-12-04', '2026-12-05'].map((d) => afterWorkingDays(d, 1))).toEqual(['2026-12-03', '2026-12-07', '2026-12-07']);
-    expect(afterWorkingDays('2026-12-02', 5)).toBe('2026-12-09');
+  it('by the simulated supplier is asked with what was planned, and not with its own answer, which would grow from time to time', async () => {
+    const { element, bench, click } = await onBench(PricesSheet, 'vet', (d) => (d.prices['bat-lfp-200'] = { each: 9999, from: 'Mulga (simulated)', on: '2026-12-01' }));
+    const line = bench.openAssessment().order.lines.find((l) => l.key === 'bat-lfp-200')!;
+    let planned = 0;
+    TestBed.inject(SuppliersService).offers = (lines) => {
+      planned = lines.find((l) => l.key === line.key)!.planned;
+      return Promise.resolve(null);
+    };
+    await click(button(element, /^Ask what it has/));
+    expect([line.priceEach, planned]).toEqual([9999, line.priced!.planned]);
+    expect(planned).toBeLessThan(9999);
   });
 });

@@ -1,20 +1,20 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { mayNot, type Offers, type PriceList } from '@meridex/contract';
-import { type Asked, codeOf, figure, matchesOf, type OrderLine, type PriceItem } from '@meridex/core';
+import { afterWorkingDays, type Asked, codeOf, figure, type OrderLine, ordersByDay, type PriceItem } from '@meridex/core';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
 import { NzSelectModule } from 'ng-zorro-antd/select';
+import { AnalysisService } from '../../data/analysis.service';
 import { AssessmentService } from '../../data/assessment.service';
 import { DesignService } from '../../data/design.service';
 import { NOW } from '../../data/now';
 import { SessionService } from '../../data/session.service';
-import { StoresService } from '../../data/stores.service';
+import { SuppliersService } from '../../data/suppliers.service';
 import { MoneyPipe } from '../../fields/money.pipe';
 import { Choice } from '../../ui/choice';
 import { isoDay } from '../../ui/iso-day';
-import { afterWorkingDays } from './working-days';
 
 /** Who is asked: a list that was taken in, or the supplier that ships. */
 const SIMULATED = 'the simulated supplier';
@@ -37,7 +37,8 @@ interface Line {
   styleUrl: './prices.less',
 })
 export class PricesSheet {
-  protected readonly stores = inject(StoresService);
+  protected readonly sellers = inject(SuppliersService);
+  protected readonly analysis = inject(AnalysisService);
   private readonly designs = inject(DesignService);
   private readonly assessments = inject(AssessmentService);
   private readonly session = inject(SessionService);
@@ -50,9 +51,9 @@ export class PricesSheet {
   protected readonly from = computed(() => [...new Set(this.priced().map((l) => l.priced!.from))].join(', '));
 
   private readonly picked = signal<string | null>(null);
-  protected readonly suppliers = computed(() => [...this.stores.lists().map((l) => l.supplier), SIMULATED]);
+  protected readonly suppliers = computed(() => [...this.sellers.lists().map((l) => l.supplier), SIMULATED]);
   protected readonly who = computed(() => (this.picked() !== null && this.suppliers().includes(this.picked()!) ? this.picked()! : this.suppliers()[0]!));
-  protected readonly list = computed((): PriceList | null => this.stores.lists().find((l) => l.supplier === this.who()) ?? null);
+  protected readonly list = computed((): PriceList | null => this.sellers.lists().find((l) => l.supplier === this.who()) ?? null);
   protected readonly offers = signal<Offers | null>(null);
   protected readonly asking = signal(false);
   /** The line whose thing of the list is chosen by hand. */
@@ -61,10 +62,13 @@ export class PricesSheet {
   private readonly without = signal<ReadonlySet<string>>(new Set());
   protected readonly refused = signal<string | null>(null);
 
+  /** What of the list each line is, by its key; a long list is looked through in the worker. */
+  private readonly found = signal<ReadonlyMap<string, PriceItem>>(new Map());
+
   protected readonly lines = computed((): readonly Line[] => {
     const [list, offers] = [this.list(), this.offers()];
     if (list) {
-      const matches = new Map(matchesOf(this.order().lines, list.items, list.chosen).map((m) => [m.key, m.item]));
+      const matches = this.found();
       return this.order().lines.map((line) => {
         const item = matches.get(line.key);
         return { line, asked: item ? { each: item.each, words: [item.code, item.what].filter(Boolean).join(' · '), has: null, days: null } : null };
@@ -94,7 +98,14 @@ export class PricesSheet {
   protected readonly codeOf = codeOf;
 
   constructor() {
-    void this.stores.loadLists();
+    void this.sellers.load();
+    effect(() => {
+      const [list, { lines }] = [this.list(), this.order()];
+      if (!list) return;
+      void this.analysis.ask({ what: 'prices', lines, items: list.items, chosen: list.chosen }).then((matches) => {
+        if (matches && this.list() === list && this.order().lines === lines) this.found.set(new Map(matches.map((m) => [m.key, m.item])));
+      });
+    });
   }
 
   protected noon = (day: string): Date => new Date(`${day}T12:00:00`);
@@ -110,7 +121,7 @@ export class PricesSheet {
 
   protected async askSimulated(): Promise<void> {
     this.asking.set(true);
-    this.offers.set(await this.stores.offers(this.order().lines.map((l) => ({ key: l.key, count: l.quantity, planned: l.priceEach }))));
+    this.offers.set(await this.sellers.offers(this.order().lines.map((l) => ({ key: l.key, count: l.quantity, planned: l.priced?.planned ?? l.priceEach }))));
     this.asking.set(false);
   }
 
@@ -125,33 +136,30 @@ export class PricesSheet {
 
   protected async choose(l: Line, code: string): Promise<void> {
     this.open.set(null);
-    await this.stores.choose(this.supplier(), l.line.key, code);
+    await this.sellers.choose(this.supplier(), l.line.key, code);
   }
 
   private do(words: string, ...asked: readonly Asked[]): void {
     this.refused.set(this.designs.command(words, ...asked));
   }
 
+  /** The prices of what is ticked, in the place of those that the order is reckoned with. */
+  private prices(): Asked {
+    return { do: 'takePrices', with: { prices: this.taken().map(({ line, asked }) => ({ key: line.key, each: asked!.each })), from: this.supplier(), on: this.on() } };
+  }
+
   protected take(): void {
-    const prices = this.taken().map(({ line, asked }) => ({ key: line.key, each: asked!.each }));
-    this.do(`prices of ${this.supplier()}`, { do: 'takePrices', with: { prices, from: this.supplier(), on: this.on() } });
+    this.do(`prices of ${this.supplier()}`, this.prices());
   }
 
   /** Prices taken and the lines ordered, each for the day on which it comes. */
   protected takeAndOrder(): void {
-    const bought = this.designs.openDesign().bought;
-    const byDay = new Map<string, object[]>();
-    for (const { line, asked } of this.taken()) {
-      const count = line.quantity - (bought[line.key]?.count ?? 0);
-      const day = afterWorkingDays(this.today, asked!.days ?? 0);
-      if (count > 0) byDay.set(day, [...(byDay.get(day) ?? []), { key: line.key, what: line.what, unit: line.unit, count }]);
-    }
-    const prices = this.taken().map(({ line, asked }) => ({ key: line.key, each: asked!.each }));
-    this.do(
-      `ordered from ${this.supplier()}`,
-      { do: 'takePrices', with: { prices, from: this.supplier(), on: this.on() } },
-      ...[...byDay].map(([due, lines]): Asked => ({ do: 'orderParts', with: { lines, from: this.supplier(), due } })),
+    const orders = ordersByDay(
+      this.taken().map(({ line, asked }) => ({ line, days: asked!.days ?? 0 })),
+      this.designs.openDesign().bought,
+      this.today,
     );
+    this.do(`ordered from ${this.supplier()}`, this.prices(), ...orders.map(({ due, lines }): Asked => ({ do: 'orderParts', with: { lines, from: this.supplier(), due } })));
   }
 
   protected drop(): void {

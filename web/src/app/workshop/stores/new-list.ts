@@ -4,7 +4,7 @@ import { figure, guessColumns, type PriceColumns, readPrices, readPriceTable, ty
 import { NzDatePickerModule } from 'ng-zorro-antd/date-picker';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { NOW } from '../../data/now';
-import { StoresService } from '../../data/stores.service';
+import { SuppliersService } from '../../data/suppliers.service';
 import { MoneyPipe } from '../../fields/money.pipe';
 import { Choice } from '../../ui/choice';
 import { isoDay } from '../../ui/iso-day';
@@ -29,7 +29,7 @@ const SHOWN = 6;
 export class NewList {
   readonly kept = output<string>();
   readonly left = output<void>();
-  protected readonly stores = inject(StoresService);
+  private readonly suppliers = inject(SuppliersService);
   protected readonly figure = figure;
   protected readonly fields = COLUMNS;
   private readonly table = signal<PriceTable | null>(null);
@@ -79,7 +79,7 @@ export class NewList {
     if (!read || !day || this.missing() !== null) return;
     this.busy.set(true);
     const supplier = this.supplier().trim();
-    const done = await this.stores.keepList({ id: crypto.randomUUID(), supplier, on: isoDay(day), items: [...read.items] });
+    const done = await this.suppliers.keep({ id: crypto.randomUUID(), supplier, on: isoDay(day), items: [...read.items] });
     this.busy.set(false);
     if (done) this.kept.emit(`${figure(read.items.length, 0)} prices of ${supplier} are kept: a job takes them under Order, Prices.`);
   }

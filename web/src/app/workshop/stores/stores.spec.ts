@@ -58,9 +58,9 @@ describe('the stores', () => {
     box.files = files.files;
     box.dispatchEvent(new Event('change'));
     // A file is read in its own time.
-    while (!says().includes('1 price is read')) await settle();
+    for (let i = 0; i < 200 && !says().includes('1 price is read'); i++) await settle();
     expect(says()).toContain('1 price is read');
-    expect(says()).toContain('line 3: price: “POA”; an amount above 0 is accepted');
+    expect(says()).toContain('row 3: price: “POA”; an amount above 0 with a comma before the cents, as the others have, is accepted');
     expect(says()).toContain('Whose list is it?');
     const name = page().querySelector<HTMLInputElement>('mx-new-list input[maxlength="80"]')!;
     name.value = 'Quandong Trade Counter';
@@ -78,5 +78,20 @@ describe('the stores', () => {
     expect(page().querySelector('[data-line="fuse-blade-15"] input')).toBeNull();
     expect(button(/^Take in/).disabled).toBeTrue();
     expect(says()).toContain('A viewer may not keep parts');
+  });
+
+  it('do not say that nothing lies there where nobody could look', async () => {
+    TestBed.resetTestingModule();
+    const session = { provide: SessionService, useValue: { person } };
+    TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), provideNzI18n(en_US), provideHttpClient(), provideHttpClientTesting(), provideRouter([]), session] });
+    http = TestBed.inject(HttpTestingController);
+    fixture = TestBed.createComponent(StoresPage);
+    fixture.detectChanges();
+    http.expectOne('/api/shelf').flush({ message: 'no' }, { status: 403, statusText: 'no' });
+    http.expectOne('/api/price-lists').flush([]);
+    await settle();
+    expect(says()).toContain('The shelf could not be read: no');
+    expect(says()).not.toContain('Nothing was counted yet');
+    expect(says()).toContain('No price list yet');
   });
 });

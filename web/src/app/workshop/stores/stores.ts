@@ -8,7 +8,8 @@ import { Strip } from '../../frame/strip';
 import { SyncBars } from '../../frame/sync-bars';
 import { DesignService } from '../../data/design.service';
 import { SessionService } from '../../data/session.service';
-import { StoresService } from '../../data/stores.service';
+import { StockService } from '../../data/stock.service';
+import { SuppliersService } from '../../data/suppliers.service';
 import { WorkshopService } from '../../data/workshop.service';
 import { NumberField } from '../../ui/number-field';
 import { NewList } from './new-list';
@@ -22,7 +23,8 @@ import { NewList } from './new-list';
   styleUrl: './stores.less',
 })
 export class StoresPage {
-  protected readonly stores = inject(StoresService);
+  protected readonly stock = inject(StockService);
+  protected readonly suppliers = inject(SuppliersService);
   private readonly session = inject(SessionService);
   protected readonly figure = figure;
   protected readonly mayNot = computed(() => mayNot(this.session.person()?.role ?? '', 'keep parts'));
@@ -30,7 +32,7 @@ export class StoresPage {
   /** A file of a supplier is being taken in. */
   protected readonly taking = signal(false);
   protected readonly told = signal<string | null>(null);
-  private readonly all = computed(() => [...this.stores.shelf().values()]);
+  private readonly all = computed(() => [...this.stock.shelf().values()]);
   protected readonly shown = computed(() => {
     const words = this.wanted().toLowerCase().split(/\s+/).filter(Boolean);
     return this.all().filter((s) => words.every((w) => s.what.toLowerCase().includes(w)));
@@ -45,12 +47,12 @@ export class StoresPage {
       .subscribe({ error: () => undefined });
     // What is counted here is the workshop's, and no job's.
     inject(DesignService).close();
-    void this.stores.loadShelf();
-    void this.stores.loadLists();
+    void this.stock.load();
+    void this.suppliers.load();
   }
 
   protected count({ key, what, unit }: OnShelf, count: number | null): void {
-    if (count !== null) void this.stores.count(key, { what, unit, count });
+    if (count !== null) void this.stock.count(key, { what, unit, count });
   }
 
   protected kept(words: string): void {
@@ -59,7 +61,6 @@ export class StoresPage {
   }
 
   protected async putAway(supplier: string): Promise<void> {
-    await this.stores.putAway(supplier);
-    this.told.set(`The list of ${supplier} is put away; prices that jobs took from it stay in them.`);
+    if (await this.suppliers.putAway(supplier)) this.told.set(`The list of ${supplier} is put away; prices that jobs took from it stay in them.`);
   }
 }

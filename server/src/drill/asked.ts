@@ -1,4 +1,4 @@
-import { assess, catalogueOf, vehicleOf, type Assessment, type Design } from '@meridex/core';
+import { vehicleOf, type Design } from '@meridex/core';
 import { z } from 'zod';
 import type { Database } from '../db/client.js';
 import { designOf, vehicleAsked } from '../designs/of-vehicle.js';
@@ -10,9 +10,8 @@ export const paperAsked = (usual: Paper) =>
   vehicleAsked.extend({ paper: z.enum(Object.keys(PAPERS) as [Paper, ...Paper[]], { message: `${Object.keys(PAPERS).join(', ')} are accepted` }).default(usual) });
 
 /** A vehicle of a job as it is now, with what its drawings are called after. */
-export interface Drawn {
+export interface ToDraw {
   readonly design: Design;
-  readonly assessment: Assessment;
   /** Customer and vehicle, and the revision. */
   readonly of: string;
   readonly revision: string;
@@ -23,15 +22,9 @@ export interface Drawn {
 export const NO_JOB = { message: 'This job is not in your workshop.' };
 
 /** Null: the job is not in the workshop, or has no such vehicle. */
-export async function drawn(db: Database, workshopId: string, jobId: string, vehicle: string): Promise<Drawn | null> {
+export async function toDraw(db: Database, workshopId: string, jobId: string, vehicle: string): Promise<ToDraw | null> {
   const found = await db.inWorkshop(workshopId, (tx) => newestRevision(tx, jobId));
   const design = found && designOf(found.design, vehicle);
   if (!design) return null;
-  return {
-    design,
-    assessment: assess(design, catalogueOf(design)),
-    of: `${design.brief.customer}, ${vehicleOf(design).name}`,
-    revision: `revision ${found.number}`,
-    file: design.brief.customer.toLowerCase().replace(/[^a-z0-9]+/g, '-'),
-  };
+  return { design, of: `${design.brief.customer}, ${vehicleOf(design).name}`, revision: `revision ${found.number}`, file: design.brief.customer.toLowerCase().replace(/[^a-z0-9]+/g, '-') };
 }

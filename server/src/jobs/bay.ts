@@ -1,11 +1,15 @@
-import { isOut, readDesign } from '@meridex/core';
-import { and, asc, desc, eq, inArray, isNull, max, sql } from 'drizzle-orm';
+import { isOut } from '@meridex/core';
+import { and, asc, desc, eq, inArray, isNull, max, or, sql } from 'drizzle-orm';
 import { readdirSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { aside, TookTooLong } from '../aside/aside.js';
 import type { Tx } from '../db/client.js';
 import { customers, designRevisions, jobs, jobSummaries, readings, ticks } from '../db/schema.js';
-import { type JobSummary, summaryOf, unreadable, waiting } from './summary.js';
+import { type JobSummary, unreadable, waiting } from './summary.js';
+import type { SummaryAsked } from './work.js';
+
+const summaryOf = aside<SummaryAsked, JobSummary>(new URL('./work.js', import.meta.url));
 
 /** A line of the bay sheet. */
 export interface JobLine extends Pick<JobSummary, 'customer' | 'vehicle' | 'plate' | 'stages' | 'hold' | 'next' | 'minutes' | 'licensed' | 'partsBy'> {
@@ -98,23 +102,27 @@ async function workOut(tx: Tx, stale: readonly Row[]): Promise<ReadonlyMap<strin
   if (!ids.length) return new Map();
   const lastTicks = await tx.selectDistinctOn([ticks.jobId, ticks.stepId]).from(ticks).where(inArray(ticks.jobId, ids)).orderBy(asc(ticks.jobId), asc(ticks.stepId), desc(ticks.createdAt));
   const readRows = await tx.selectDistinct({ jobId: readings.jobId, rowId: readings.rowId }).from(readings).where(inArray(readings.jobId, ids));
-  const out = new Map<string, JobSummary>();
-  for (const { job, number, customer, wanted } of stale) {
-    const [row] = await tx
-      .select({ document: designRevisions.document })
-      .from(designRevisions)
-      .where(and(eq(designRevisions.jobId, job.id), eq(designRevisions.number, number!)));
-    const design = readDesign(row!.document);
-    const ticked = new Set(lastTicks.filter((t) => t.jobId === job.id && t.done).map((t) => t.stepId));
-    const read = new Set(readRows.filter((r) => r.jobId === job.id).map((r) => r.rowId));
-    const summary = design.ok ? summaryOf(job, design.design, { ticked, read, state: job.state }) : unreadable(customer, design.message);
-    await tx
-      .insert(jobSummaries)
-      .values({ jobId: job.id, workshopId: job.workshopId, of: wanted, summary })
-      .onConflictDoUpdate({ target: jobSummaries.jobId, set: { of: wanted, summary } });
-    out.set(job.id, summary);
-  }
-  return out;
+  const documents = await tx
+    .select({ jobId: designRevisions.jobId, document: designRevisions.document })
+    .from(designRevisions)
+    .where(or(...stale.map((r) => and(eq(designRevisions.jobId, r.job.id), eq(designRevisions.number, r.number!)))));
+  const worked = await Promise.all(
+    stale.map(async ({ job, customer, wanted }) => {
+      const document = documents.find((d) => d.jobId === job.id)!.document;
+      const ticked = new Set(lastTicks.filter((t) => t.jobId === job.id && t.done).map((t) => t.stepId));
+      const read = new Set(readRows.filter((r) => r.jobId === job.id).map((r) => r.rowId));
+      const summary = await summaryOf({ job: { state: job.state, note: job.note }, customer, document, ticked, read }).catch((error: unknown) => {
+        if (error instanceof TookTooLong) return unreadable(customer, error.message);
+        throw error;
+      });
+      return { jobId: job.id, workshopId: job.workshopId, of: wanted, summary };
+    }),
+  );
+  await tx
+    .insert(jobSummaries)
+    .values(worked)
+    .onConflictDoUpdate({ target: jobSummaries.jobId, set: { of: sql`excluded.of`, summary: sql`excluded.summary` } });
+  return new Map(worked.map((w) => [w.jobId, w.summary]));
 }
 
 /** The bay sheet: all jobs by promised day, those without one last, and what they call for. Only what changed since is worked out. */

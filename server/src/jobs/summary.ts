@@ -156,9 +156,8 @@ const line = (customer: string, vehicle: string, hold: Hold, say: string): JobSu
   takes: [],
 });
 
-/** A job whose document this program cannot read stands on its line and says so; all others are as they are. */
-export const unreadable = (customer: string, message: string): JobSummary =>
-  line(customer, 'not readable', { mark: 'stop', say: `Its document cannot be read by this Meridex: ${message}` }, 'Update Meridex, or ask for help with its file');
+/** A job of which nothing can be worked out stands on its line and says why; all others are as they are. */
+export const unreadable = (customer: string, message: string): JobSummary => line(customer, 'not readable', { mark: 'stop', say: message }, 'Update Meridex, or ask for help with its file');
 
 /** A job that was not worked out yet. */
 export const waiting = (customer: string): JobSummary => line(customer, '…', { mark: 'waits', say: 'being worked out' }, '…');

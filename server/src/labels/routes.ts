@@ -1,11 +1,14 @@
-import { catalogueOf, LABEL_SHEET_IDS, LABEL_SHEETS, labelLink, labelsOf, type LabelSheetId } from '@meridex/core';
+import { LABEL_SHEET_IDS, type LabelSheetId } from '@meridex/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
+import { aside } from '../aside/aside.js';
 import type { Database } from '../db/client.js';
 import { vehicleAsked } from '../designs/of-vehicle.js';
-import { drawn, NO_JOB } from '../drill/asked.js';
+import { NO_JOB, toDraw } from '../drill/asked.js';
 import { personOf, signedIn } from '../http/guard.js';
-import { labelsPdf } from './paper.js';
+import type { LabelsAsked } from './work.js';
+
+const labelsFile = aside<LabelsAsked, Uint8Array>(new URL('./work.js', import.meta.url));
 
 /** Which sheet is in the printer, and the first label that is left on it. */
 const sheetAsked = vehicleAsked.extend({
@@ -27,20 +30,12 @@ export const labelRoutes =
     app.addHook('preHandler', signedIn(db));
     app.get('/api/jobs/:jobId/labels.pdf', { schema: { params: z.object({ jobId: z.uuid() }), querystring: sheetAsked } }, async (request, reply) => {
       const { vehicle, sheet, first, codes } = request.query;
-      const of = await drawn(db, personOf(request).workshopId, request.params.jobId, vehicle);
-      if (!of) return reply.code(404).send(NO_JOB);
-      const labels = labelsOf(of.design, catalogueOf(of.design), of.assessment);
+      const { jobId } = request.params;
+      const draw = await toDraw(db, personOf(request).workshopId, jobId, vehicle);
+      if (!draw) return reply.code(404).send(NO_JOB);
       return reply
-        .header('content-disposition', `inline; filename="${of.file}-labels.pdf"`)
+        .header('content-disposition', `inline; filename="${draw.file}-labels.pdf"`)
         .type('application/pdf')
-        .send(
-          await labelsPdf(
-            `Labels · ${of.of}, ${of.revision}`,
-            labels,
-            LABEL_SHEETS[sheet],
-            first,
-            codes === 'yes' ? labelLink(`${request.protocol}://${request.host}`, request.params.jobId, vehicle) : null,
-          ),
-        );
+        .send(await labelsFile({ draw, sheet, first, codes: codes === 'yes' ? { origin: `${request.protocol}://${request.host}`, jobId, vehicle } : null }));
     });
   };

@@ -1,8 +1,8 @@
-import { assessIn, catalogueOf, handOverPack, recordKey, recordsOf, testPlan, vehicleOf } from '@meridex/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
+import { aside } from '../aside/aside.js';
 import type { Database } from '../db/client.js';
-import { designOf, NO_VEHICLE, vehicleAsked } from '../designs/of-vehicle.js';
+import { NO_VEHICLE, vehicleAsked } from '../designs/of-vehicle.js';
 import { newestRevision } from '../designs/store.js';
 import { personOf, signedIn } from '../http/guard.js';
 import { picturesOf } from '../photos/store.js';
@@ -10,7 +10,9 @@ import { latest, readingsOf } from '../readings/store.js';
 import { ticksOf } from '../ticks/store.js';
 import { reviewsOf } from '../reviews/store.js';
 import { ownWorkshop } from '../workshop/store.js';
-import { packPdf } from './paper.js';
+import type { PackAsked, PackFile } from './work.js';
+
+const packFile = aside<PackAsked, PackFile | null>(new URL('./work.js', import.meta.url));
 
 /** Photos of a pack at most: it is to be printed and sent by mail. */
 const MOST_PICTURES = 36;
@@ -36,27 +38,8 @@ export const packRoutes =
         );
       });
       if (!found) return reply.code(404).send({ message: 'This job is not in your workshop.' });
-      const { vehicle } = request.query;
-      const { design: job, number } = found.revision;
-      const design = designOf(job, vehicle);
-      if (!design) return reply.code(404).send(NO_VEHICLE);
-      const own = recordsOf(vehicle, found.readings);
-      const values = Object.fromEntries(Object.entries(own).map(([row, r]) => [row, r.value]));
-      const taken = Object.fromEntries(Object.entries(own).map(([row, r]) => [row, { value: r.value, at: r.at, by: r.author }]));
-      const done = Object.fromEntries(found.ticks.map((t) => [t.stepId, t.done]));
-      const ticked = new Set(Object.entries(recordsOf(vehicle, done)).flatMap(([step, is]) => (is ? [step] : [])));
-      const left = { readings: taken, plan: testPlan(design, catalogueOf(job)), ticked, reviewed: found.reviews[0] ?? null };
-      const assessment = assessIn(job, vehicle, catalogueOf(job), { readings: values });
-      const pack = handOverPack(design, assessment, vehicleOf(design).name, left);
-      // Those of the vehicle, each with the step or reading that it shows.
-      const read = [...assessment.prove, ...(left.plan?.groups.flatMap((g) => g.rows) ?? [])];
-      const about = new Map([...assessment.fit.map((s) => [s.id, s.text] as const), ...read.map((r) => [r.id, `Reading: ${r.where}`] as const)].map(([id, says]) => [recordKey(vehicle, id), says]));
-      const mark = recordKey(vehicle, '');
-      const shown = found.photos.flatMap((p) =>
-        about.has(p.about) || p.about === mark ? [{ says: [about.get(p.about) ?? 'The job', p.caption, p.at.slice(0, 10)].filter(Boolean).join(', '), image: p.image }] : [],
-      );
-      const pdf = await packPdf(pack, found.workshop, number, new Date().toISOString().slice(0, 10), shown);
-      const name = `${pack.title.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-pack.pdf`;
-      return reply.header('content-disposition', `inline; filename="${name}"`).type('application/pdf').send(pdf);
+      const made = await packFile({ ...found, vehicle: request.query.vehicle, today: new Date().toISOString().slice(0, 10) });
+      if (!made) return reply.code(404).send(NO_VEHICLE);
+      return reply.header('content-disposition', `inline; filename="${made.name}"`).type('application/pdf').send(made.pdf);
     });
   };

@@ -3,13 +3,15 @@ import { addsUp, type Quote, quoteSchema } from '@meridex/core';
 import type { FastifyReply } from 'fastify';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { z } from 'zod';
+import { aside } from '../aside/aside.js';
 import { keepComment } from '../comments/store.js';
 import type { Database } from '../db/client.js';
 import { allowed, personOf, signedIn } from '../http/guard.js';
 import { jobExists } from '../jobs/store.js';
 import { tell } from '../live/tell.js';
-import { quotePdf } from './paper.js';
 import { accept, asOpen, newLink, quoteBehind, quoteOfOwn, quotesOf, sendQuote, withdraw } from './store.js';
+
+const quoteFile = aside<OpenQuote<Quote>, Uint8Array>(new URL('./work.js', import.meta.url));
 
 const message = z.object({ message: z.string() });
 const ofJob = z.object({ jobId: z.uuid() });
@@ -25,7 +27,7 @@ const onPaper = async (reply: FastifyReply, open: OpenQuote<Quote>): Promise<Fas
   reply
     .header('content-disposition', `inline; filename="quote-${open.at.slice(0, 10)}.pdf"`)
     .type('application/pdf')
-    .send(await quotePdf(open));
+    .send(await quoteFile(open));
 
 /** Quotes of a job: sent, found by a new link, taken back. */
 export const quoteRoutes =

@@ -1,0 +1,2 @@
+/** A sent quote as a file. */
+export { quotePdf as default } from './paper.js';

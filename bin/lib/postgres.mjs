@@ -1,18 +1,19 @@
-import { createHash, randomBytes } from 'node:crypto';
-import { chmodSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { chmodSync, existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { needPostgres } from './packages.mjs';
 import { freePort } from './ports.mjs';
+import { CLUSTER, keepRoles, OWNER } from './roles.mjs';
 import { ROOT, runQuiet } from './run.mjs';
 import { giveUp, say } from './say.mjs';
+import { keepSettings, settingsOf } from './settings.mjs';
 
-const OWNER = 'meridex_owner';
 const isRoot = process.getuid?.() === 0;
 
 /** Runs one of PostgreSQL's programs as the user that owns the data: they refuse root. */
-function pgRun(bin, program, args) {
+function pgRun(bin, program, args, options = {}) {
   const full = join(bin, program);
-  return isRoot ? runQuiet('runuser', ['-u', 'postgres', '--', full, ...args], { cwd: '/' }) : runQuiet(full, args);
+  return isRoot ? runQuiet('runuser', ['-u', 'postgres', '--', full, ...args], { cwd: '/', ...options }) : runQuiet(full, args, options);
 }
 
 /** A folder that PostgreSQL's user can reach: inside the project, or in /var/lib where the project lies behind a closed door. */
@@ -27,21 +28,26 @@ function dataHome(name) {
   return outside;
 }
 
-function settings(home) {
-  const file = join(home, 'settings.json');
-  if (existsSync(file)) return JSON.parse(readFileSync(file, 'utf8'));
-  const fresh = { ownerPassword: randomBytes(18).toString('hex'), appPassword: randomBytes(18).toString('hex'), port: 0 };
-  writeFileSync(file, JSON.stringify(fresh), { mode: 0o600 });
-  return fresh;
-}
-
 function initialise(bin, home, set) {
-  const passwordFile = join(home, 'owner-password');
-  writeFileSync(passwordFile, set.ownerPassword, { mode: 0o600 });
+  const passwordFile = join(home, 'first-password');
+  writeFileSync(passwordFile, set.clusterPassword, { mode: 0o600 });
   if (isRoot) runQuiet('chown', ['postgres', passwordFile]);
-  const done = pgRun(bin, 'initdb', ['-D', join(home, 'data'), '-A', 'scram-sha-256', `--pwfile=${passwordFile}`, '-U', OWNER, '-E', 'UTF8', '--locale=C.UTF-8']);
+  // Put in place in one go: one that was cut off in between is begun anew.
+  const fresh = join(home, 'data.new');
+  rmSync(fresh, { recursive: true, force: true });
+  const done = pgRun(bin, 'initdb', ['-D', fresh, '-A', 'scram-sha-256', `--pwfile=${passwordFile}`, '-U', CLUSTER, '-E', 'UTF8', '--locale=C.UTF-8']);
   rmSync(passwordFile, { force: true });
   if (done.code !== 0) giveUp(`PostgreSQL could not make its data folder:\n${done.out}`);
+  renameSync(fresh, join(home, 'data'));
+}
+
+/** Gives the data a password that is known again, without asking for the old one: from its own folder, while nobody is served. */
+function newPassword(bin, data, set) {
+  // In a folder of before, the first role has another name.
+  const tell = "SELECT 'ALTER ROLE ' || rolname FROM pg_roles WHERE oid = 10";
+  const first = pgRun(bin, 'postgres', ['--single', '-D', data, 'postgres'], { input: `${tell}\n` }).out.match(/ALTER ROLE \w+/)?.[0];
+  const done = first && pgRun(bin, 'postgres', ['--single', '-D', data, 'postgres'], { input: `${first} PASSWORD '${set.clusterPassword}'\n` });
+  if (!done || done.code !== 0) giveUp(`the passwords in ${data} are lost, and new ones could not be set:\n${done?.out ?? ''}`);
 }
 
 /** True for a process that was killed and not yet cleared away: PostgreSQL's own check takes it for alive. */
@@ -71,7 +77,7 @@ export async function startPostgres({ name, wishedPort, throwaway = false }) {
   const home = dataHome(name);
   const data = join(home, 'data');
   const sockets = join(home, 'sockets');
-  const set = settings(home);
+  const { lost, ...set } = settingsOf(home);
   mkdirSync(sockets, { recursive: true });
   if (isRoot) {
     runQuiet('chown', ['postgres', home, sockets]);
@@ -79,6 +85,8 @@ export async function startPostgres({ name, wishedPort, throwaway = false }) {
   }
   if (!existsSync(join(data, 'PG_VERSION'))) initialise(bin, home, set);
   let port;
+  if (lost && running(bin, data)) pgRun(bin, 'pg_ctl', ['-D', data, '-m', 'fast', '-w', 'stop']);
+  if (lost) newPassword(bin, data, set);
   const found = running(bin, data);
   if (found) port = portOf(data);
   else {
@@ -87,7 +95,8 @@ export async function startPostgres({ name, wishedPort, throwaway = false }) {
     const started = pgRun(bin, 'pg_ctl', ['-D', data, '-w', '-l', join(home, 'sockets', 'postgres.log'), '-o', `-c listen_addresses=127.0.0.1 -p ${port} -k ${sockets}${safety}`, 'start']);
     if (started.code !== 0) giveUp(`PostgreSQL did not start:\n${started.out}`);
   }
-  writeFileSync(join(home, 'settings.json'), JSON.stringify({ ...set, port }), { mode: 0o600 });
+  keepSettings(home, { ...set, port });
+  await keepRoles(port, set);
   return {
     /** It ran already. */
     found,

@@ -21,7 +21,7 @@ export interface Database {
 }
 
 export function openDatabase(url: string): Database {
-  const pool = new pg.Pool({ connectionString: url, max: 10 });
+  const pool = new pg.Pool({ connectionString: url, max: 10, connectionTimeoutMillis: 20_000 });
   // A connection lost while idle is replaced by the pool; without a listener it would end the process.
   pool.on('error', () => undefined);
   const db = drizzle(pool, { schema });

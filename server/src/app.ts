@@ -4,7 +4,7 @@ import helmet from '@fastify/helmet';
 import rateLimit from '@fastify/rate-limit';
 import { fastifySSE } from '@fastify/sse';
 import { sql } from 'drizzle-orm';
-import Fastify, { type FastifyInstance } from 'fastify';
+import Fastify, { type FastifyInstance, type RouteOptions } from 'fastify';
 import { serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';
 import { z } from 'zod';
 import { openRoutes, peopleRoutes } from './accounts/people-routes.js';
@@ -49,13 +49,16 @@ export interface AppOptions {
   readonly log?: boolean;
   /** How often a stream that stands open is asked whether its person is still signed in, ms. */
   readonly lookMs?: number;
+  /** Hears of each route while it is set up. */
+  readonly eachRoute?: (route: RouteOptions) => void;
 }
 
 const SELF = ["'self'"];
 
 /** The whole server, not yet listening. */
-export async function buildApp({ db, queue, webRoot, demo = true, proxy = false, log = false, lookMs = 20_000 }: AppOptions): Promise<FastifyInstance> {
+export async function buildApp({ db, queue, webRoot, demo = true, proxy = false, log = false, lookMs = 20_000, eachRoute }: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({ logger: log ? { level: 'warn' } : false, bodyLimit: 2 * 1024 * 1024, trustProxy: proxy });
+  if (eachRoute) app.addHook('onRoute', eachRoute);
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
   sayErrors(app);

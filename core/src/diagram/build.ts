@@ -190,6 +190,8 @@ class Builder {
     const pole = p.pole === 'positive' ? 'plus' : 'minus';
     const here = this.putGear(p.id);
     const bus = this.putGear(p.b === COUNTED_MINUS ? 'switch' : 'bus');
+    // Of a plan whose battery or bars were taken out, what stood in line with them is not drawn.
+    if (!this.nodes.has(here) || !this.nodes.has(bus)) return;
     // A switch changes nothing of what a conductor is: the feed stays the feed, the return the return.
     const kind = p.pole === 'positive' ? 'feed' : 'return';
     if (p.id === 'disconnect') this.line(`${p.id}:link`, kind, null, { node: bus, side: 'east', pole }, { node: here, side: 'west', pole });

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { chmodSync, existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { setTimeout as wait } from 'node:timers/promises';
 import { needPostgres } from './packages.mjs';
 import { freePort } from './ports.mjs';
 import { CLUSTER, keepRoles, OWNER } from './roles.mjs';
@@ -92,7 +93,14 @@ export async function startPostgres({ name, wishedPort, throwaway = false }) {
   else {
     port = await freePort(set.port || wishedPort);
     const safety = throwaway ? ' -c fsync=off -c synchronous_commit=off -c full_page_writes=off' : '';
-    const started = pgRun(bin, 'pg_ctl', ['-D', data, '-w', '-l', join(home, 'sockets', 'postgres.log'), '-o', `-c listen_addresses=127.0.0.1 -p ${port} -k ${sockets}${safety}`, 'start']);
+    const start = () => pgRun(bin, 'pg_ctl', ['-D', data, '-w', '-l', join(home, 'sockets', 'postgres.log'), '-o', `-c listen_addresses=127.0.0.1 -p ${port} -k ${sockets}${safety}`, 'start']);
+    let started = start();
+    // Of one that was killed, something may still be dying.
+    for (let n = 0; started.code !== 0 && n < 20; n++) {
+      await wait(500);
+      running(bin, data);
+      started = start();
+    }
     if (started.code !== 0) giveUp(`PostgreSQL did not start:\n${started.out}`);
   }
   keepSettings(home, { ...set, port });
@@ -101,6 +109,7 @@ export async function startPostgres({ name, wishedPort, throwaway = false }) {
     /** It ran already. */
     found,
     appPassword: set.appPassword,
+    data,
     /** One of PostgreSQL's programs that connects like anybody else, as the owner of a database; the password is in no list of processes. */
     program: (name, database, args) =>
       runQuiet(join(bin, name), ['-h', '127.0.0.1', '-p', String(port), '-U', OWNER, '-d', database, ...args], { env: { ...process.env, PGPASSWORD: set.ownerPassword } }),

@@ -3,7 +3,6 @@ import cookie from '@fastify/cookie';
 import helmet from '@fastify/helmet';
 import rateLimit from '@fastify/rate-limit';
 import { fastifySSE } from '@fastify/sse';
-import { sql } from 'drizzle-orm';
 import Fastify, { type FastifyInstance, type RouteOptions } from 'fastify';
 import { serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';
 import { z } from 'zod';
@@ -91,7 +90,7 @@ export async function buildApp({ db, queue, webRoot, demo = true, proxy = false,
   await app.register(fastifySSE, { heartbeatInterval: 20_000 });
   await app.register(rateLimit, { global: false });
   app.get('/api/health', { schema: { response: { 200: z.object({ ok: z.boolean() }) } } }, async () => {
-    await db.outside((tx) => tx.execute(sql`select 1`));
+    await db.alive();
     return { ok: true };
   });
   for (const routes of [

@@ -2,7 +2,7 @@ import { availableParallelism } from 'node:os';
 import { Tinypool } from 'tinypool';
 
 /** Longest that one answer may take, waiting in line too, ms. */
-export const MOST_MS = 30_000;
+export const MOST_MS = 60_000;
 
 let pool: Tinypool | null = null;
 /** Threads are made when they are first wanted; one is always ready from then on. */

@@ -27,7 +27,7 @@ export const commentRoutes =
         const kept = await db.inWorkshop(workshopId, async (tx) => {
           if (!(await jobExists(tx, jobId))) return false;
           await keepComment(tx, { workshopId, jobId, author }, request.body);
-          await tell(tx, jobId, { what: 'comment' });
+          tell(tx, jobId, { what: 'comment' });
           return true;
         });
         return kept ? reply.code(204).send(null) : reply.code(404).send({ message: 'This job is not in your workshop.' });
@@ -40,7 +40,7 @@ export const commentRoutes =
         const person = personOf(request);
         const done = await db.inWorkshop(person.workshopId, async (tx) => {
           const jobId = await settleComment(tx, request.params.id, request.body.settled ? person.name : null);
-          if (jobId) await tell(tx, jobId, { what: 'comment' });
+          if (jobId) tell(tx, jobId, { what: 'comment' });
           return jobId !== null;
         });
         return done ? reply.code(204).send(null) : reply.code(404).send({ message: 'This comment is not in your workshop.' });

@@ -94,6 +94,9 @@ function mayNotVow(save: Save, after: Design, before: Design): string | null {
   return null;
 }
 
+/** What the register of customers and vehicles takes from a plan. */
+const registered = ({ brief: { customer, vehicleKind, plate } }: Design): string => JSON.stringify([customer, vehicleKind, plate]);
+
 /**
  * Keeps an edit. It names the revision it was made on: when others have saved since, edits of different things merge,
  * and edits of the same thing come back with both values. What its author saved since, beneath it, is none of the
@@ -127,8 +130,8 @@ export async function saveRevision(tx: Tx, workshopId: string, jobId: string, sa
     .insert(designRevisions)
     .values({ jobId, workshopId, number: newest.number + 1, base: save.base, patch: save.patch, document: edited.design, clientId: save.clientId, author: save.author, label: save.label })
     .returning();
-  await keepRegister(tx, jobId, edited.design);
-  await tell(tx, jobId, { what: 'revision', number: newest.number + 1 });
+  if (registered(edited.design) !== registered(newest.design)) await keepRegister(tx, jobId, edited.design);
+  tell(tx, jobId, { what: 'revision', number: newest.number + 1 });
   return { ok: true, revision: asRevision(row!), merged: since.length > 0 };
 }
 

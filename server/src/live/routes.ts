@@ -20,7 +20,7 @@ export const liveRoutes =
       const { workshopId, accountId } = personOf(request);
       const { jobId } = request.params;
       const { tab } = request.query;
-      const said = (what: 'came' | 'left') => db.inWorkshop(workshopId, (tx) => tell(tx, jobId, { what, tab }));
+      const said = (what: 'came' | 'left') => db.inWorkshop(workshopId, async (tx) => tell(tx, jobId, { what, tab }));
       if (!(await db.inWorkshop(workshopId, (tx) => jobExists(tx, jobId)))) return reply.code(404).send(NOT_HERE);
       reply.sse.keepAlive();
       const off = await db.live.on(jobId, (event) => {
@@ -55,7 +55,7 @@ export const liveRoutes =
       const { jobId } = request.params;
       const there = await db.inWorkshop(workshopId, async (tx) => {
         const found = await jobExists(tx, jobId);
-        if (found) await tell(tx, jobId, { what: 'here', name, ...request.body });
+        if (found) tell(tx, jobId, { what: 'here', name, ...request.body });
         return found;
       });
       return there ? reply.code(204).send(null) : reply.code(404).send(NOT_HERE);

@@ -40,7 +40,7 @@ export const photoRoutes =
         const kept = await db.inWorkshop(workshopId, async (tx) => {
           if (!(await jobExists(tx, jobId))) return false;
           await keepPhoto(tx, { workshopId, jobId, author }, photo);
-          await tell(tx, jobId, { what: 'photo' });
+          tell(tx, jobId, { what: 'photo' });
           return true;
         });
         return kept ? reply.code(204).send(null) : reply.code(404).send({ message: 'This job is not in your workshop.' });
@@ -70,7 +70,7 @@ export const photoRoutes =
       async (request, reply) => {
         const done = await db.inWorkshop(personOf(request).workshopId, async (tx) => {
           const jobId = await changePhoto(tx, request.params.id, request.body);
-          if (jobId) await tell(tx, jobId, { what: 'photo' });
+          if (jobId) tell(tx, jobId, { what: 'photo' });
           return jobId !== null;
         });
         return done ? reply.code(204).send(null) : reply.code(404).send(NONE);

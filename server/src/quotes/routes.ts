@@ -92,7 +92,7 @@ export const openQuoteRoutes =
       const { id, name, text } = request.body;
       await db.inWorkshop(workshopId, async (tx) => {
         await keepComment(tx, { workshopId, jobId, author: `${name}, by the quote’s link` }, { id, about: 'quote', text });
-        await tell(tx, jobId, { what: 'comment' });
+        tell(tx, jobId, { what: 'comment' });
       });
       return reply.code(204).send(null);
     });

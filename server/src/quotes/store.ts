@@ -60,7 +60,7 @@ export async function sendQuote(tx: Tx, { id, workshopId, jobId, author, revisio
     .where(and(eq(quotes.jobId, jobId), isNull(quotes.acceptedAt), isNull(quotes.withdrawnAt)));
   await tx.insert(quotes).values({ id, workshopId, jobId, tokenHash, revision, document: quote, validUntil: until, author });
   await forward(tx, jobId, 'quoted');
-  await tell(tx, jobId, { what: 'quote' });
+  tell(tx, jobId, { what: 'quote' });
   return token;
 }
 
@@ -78,7 +78,7 @@ export async function withdraw(tx: Tx, id: string): Promise<boolean> {
     .set({ withdrawnAt: sql`now()` })
     .where(and(eq(quotes.id, id), isNull(quotes.acceptedAt), isNull(quotes.withdrawnAt)))
     .returning({ jobId: quotes.jobId });
-  if (row) await tell(tx, row.jobId, { what: 'quote' });
+  if (row) tell(tx, row.jobId, { what: 'quote' });
   return row !== undefined;
 }
 
@@ -116,7 +116,7 @@ export async function accept(db: Database, { id, workshopId, jobId, document }: 
       .set({ acceptedOption: option as Row['acceptedOption'], acceptedBy: name, acceptedAt: sql`now()` })
       .where(eq(quotes.id, id));
     await forward(tx, jobId, 'accepted');
-    await tell(tx, jobId, { what: 'quote' });
+    tell(tx, jobId, { what: 'quote' });
     return null;
   });
 }

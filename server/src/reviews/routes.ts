@@ -28,7 +28,7 @@ export const reviewRoutes =
           const found = await newestRevision(tx, jobId);
           if (!found || request.body.revision > found.number) return found?.number ?? null;
           await keepReview(tx, { workshopId, jobId, author }, request.body);
-          await tell(tx, jobId, { what: 'review' });
+          tell(tx, jobId, { what: 'review' });
           return found.number;
         });
         if (newest === null) return reply.code(404).send({ message: 'This job is not in your workshop.' });

@@ -22,7 +22,7 @@ export const tickRoutes =
       const kept = await db.inWorkshop(person.workshopId, async (tx) => {
         if (!(await jobExists(tx, request.params.jobId))) return false;
         await keepTick(tx, person.workshopId, request.params.jobId, { ...request.body, author: person.name });
-        await tell(tx, request.params.jobId, { what: 'tick' });
+        tell(tx, request.params.jobId, { what: 'tick' });
         return true;
       });
       return kept ? reply.code(204).send(null) : reply.code(404).send({ message: 'This job is not in your workshop.' });

@@ -107,6 +107,7 @@ const suites = [
   ['unused', asOne(() => npx(['knip', '--no-config-hints']))],
   ['core, server and command line', nodeSuite],
   ['backup and restore', backupSuite],
+  ['killed under work', asOne(() => runKept(node, ['bin/torture.mjs', '0', '2']))],
   ['web', webSuite],
   ['paths', pathSuite],
 ];

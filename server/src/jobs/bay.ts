@@ -111,11 +111,14 @@ async function workOut(tx: Tx, stale: readonly Row[]): Promise<ReadonlyMap<strin
       const document = documents.find((d) => d.jobId === job.id)!.document;
       const ticked = new Set(lastTicks.filter((t) => t.jobId === job.id && t.done).map((t) => t.stepId));
       const read = new Set(readRows.filter((r) => r.jobId === job.id).map((r) => r.rowId));
+      let of = wanted;
       const summary = await summaryOf({ job: { state: job.state, note: job.note }, customer, document, ticked, read }).catch((error: unknown) => {
-        if (error instanceof TookTooLong) return unreadable(customer, error.message);
-        throw error;
+        if (!(error instanceof TookTooLong)) throw error;
+        // Not for good: a busy moment is no fault of the job's, and it is asked for again the next time.
+        of = '';
+        return unreadable(customer, error.message);
       });
-      return { jobId: job.id, workshopId: job.workshopId, of: wanted, summary };
+      return { jobId: job.id, workshopId: job.workshopId, of, summary };
     }),
   );
   await tx
